@@ -1,0 +1,1 @@
+export { svgPattern } from './svg-pattern.ts';

@@ -1,0 +1,18 @@
+export { clearDepth, clearInside, foldToFoldFor, outside, wallFor } from './layers.ts';
+export { judgeGap, judgePair, type GapState } from './gap.ts';
+export { compareCosts, looseness, tightness } from './marks-cost.ts';
+export {
+  type Chain,
+  type ChainMarks,
+  type Fit,
+  type Lean,
+  type MarksCost,
+  type MarksProblem,
+  type MarksSolution,
+  type MarkTools,
+  type ScoreReading,
+  type Section,
+  type SheetLimit,
+} from './marks-problem.ts';
+export { readChain } from './readings.ts';
+export { solveMarks } from './solve-marks.ts';

@@ -1,0 +1,21 @@
+/** The values that a section can still take: `residue` modulo `step`; one value when the step is 0. */
+export interface Lattice {
+  readonly residue: number;
+  readonly step: number;
+}
+
+/** Of two whole numbers; the other one when one is 0. */
+export function greatestCommonDivisor(a: number, b: number): number {
+  return b === 0 ? Math.abs(a) : greatestCommonDivisor(b, a % b);
+}
+
+/** The lattice's values next to a range: from the last one at or below it to the first at or above it. */
+export function valuesAround(lattice: Lattice, from: number, to: number): readonly number[] {
+  if (lattice.step === 0) return [lattice.residue];
+  const first = Math.floor((from - lattice.residue) / lattice.step);
+  const last = Math.ceil((to - lattice.residue) / lattice.step);
+  return Array.from(
+    { length: last - first + 1 },
+    (_, i) => lattice.residue + (first + i) * lattice.step,
+  );
+}

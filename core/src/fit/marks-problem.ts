@@ -1,0 +1,98 @@
+import type { Length, Tolerance } from '../length/index.ts';
+
+/** A fold-to-fold distance to be chosen. Where a section stands twice, both panels come out equal. */
+export interface Section {
+  readonly id: string;
+  readonly least: Length;
+  readonly target: Length;
+  readonly most: Length;
+  /** How much a deviation from the target counts; 0 where only a fit decides. */
+  readonly weight: number;
+}
+
+/** One direction of a piece: its sections from edge to edge, by id. Their sum is the cut size. */
+export interface Chain {
+  readonly id: string;
+  readonly sections: readonly string[];
+}
+
+/**
+ * One thing going over another: gap = outer section − inner section − `layers`. The fits of one `group`
+ * belong to the same pair (a lid over its base, both ways): none may be tight, and the closest of them
+ * must hold.
+ */
+export interface Fit {
+  readonly id: string;
+  readonly group: string;
+  readonly outer: string;
+  readonly inner: string;
+  readonly layers: Length;
+  readonly gap: Tolerance;
+}
+
+/** A piece must fit its sheet, turned sideways too if it may be. */
+export interface SheetLimit {
+  readonly across: string;
+  readonly down: string;
+  readonly width: Length;
+  readonly height: Length;
+  readonly mayTurn: boolean;
+}
+
+/** Which side to err on when no gap in range can be had: a loose lid can be packed, a tight one can't go on. */
+export type Lean = 'loose' | 'tight';
+
+/** What the tools can hit: cut sizes on multiples of `step`, scores on multiples of `pitch` up to `reach`. */
+export interface MarkTools {
+  readonly step: Length;
+  readonly pitch: Length;
+  readonly reach: Length;
+}
+
+export interface MarksProblem {
+  readonly sections: readonly Section[];
+  readonly chains: readonly Chain[];
+  readonly fits: readonly Fit[];
+  /** Pairs of sections of which the first may not be larger than the second. */
+  readonly notLarger: readonly (readonly [string, string])[];
+  readonly limits: readonly SheetLimit[];
+  readonly tools: MarkTools;
+  readonly lean: Lean;
+}
+
+/** Where one score of a chain is measured from, and what is read there. */
+export interface ScoreReading {
+  /** How many sections lie before the score. */
+  readonly index: number;
+  readonly position: Length;
+  readonly from: 'start' | 'end';
+  readonly reading: Length;
+  readonly onGroove: boolean;
+}
+
+export interface ChainMarks {
+  readonly id: string;
+  readonly cut: Length;
+  readonly scores: readonly ScoreReading[];
+}
+
+/** What a choice of marks costs; compared in this order, less is better. */
+export interface MarksCost {
+  /** How far gaps are out of range in all, in nanometres, the side leant away from counted heavily. */
+  readonly unfit: number;
+  /** Scores that are on no groove from either edge. */
+  readonly offGrid: number;
+  /** Weighted sum of deviations of sections and gaps from their targets, in nanometres. */
+  readonly deviation: number;
+  /** Different readings that the maker has to set. */
+  readonly settings: number;
+  /** Sum of the cut sizes, in nanometres. */
+  readonly size: number;
+}
+
+export interface MarksSolution {
+  readonly sections: ReadonlyMap<string, Length>;
+  readonly chains: readonly ChainMarks[];
+  readonly gaps: ReadonlyMap<string, Length>;
+  readonly cost: MarksCost;
+}

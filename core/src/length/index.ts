@@ -1,0 +1,30 @@
+export {
+  absolute,
+  half,
+  inches,
+  inchFraction,
+  largest,
+  lengthBetween,
+  lengthSchema,
+  millimetres,
+  minus,
+  nanometres,
+  plus,
+  smallest,
+  times,
+  toMillimetres,
+  zero,
+  type Length,
+} from './length.ts';
+export { isOnGrid, roundDown, roundToGrid, roundUp } from './grid.ts';
+export { toleranceSchema, type Tolerance } from './tolerance.ts';
+export { unitSchema, type Unit } from './unit.ts';
+export { explainLengthFault, parseLength, type LengthFault, type ParsedLength } from './parse.ts';
+export {
+  formatGap,
+  formatLength,
+  formatWithUnit,
+  measureParts,
+  type MeasureParts,
+} from './format.ts';
+export { describeMark, markInWords, type Ruler } from './words.ts';

@@ -1,0 +1,18 @@
+import { z } from 'zod';
+import { lengthBetween, millimetres, type Length } from './length.ts';
+
+/** What a measured distance may be: never below `least`, best at `target`, never above `most`. */
+export interface Tolerance {
+  readonly least: Length;
+  readonly target: Length;
+  readonly most: Length;
+}
+
+const few = lengthBetween(millimetres(0), millimetres(20));
+
+/** A tolerance in a document, in order: least, target, most. */
+export const toleranceSchema = z
+  .object({ least: few, target: few, most: few })
+  .refine((range) => range.least <= range.target && range.target <= range.most, {
+    error: 'The least gap, the best gap and the most must stand in that order.',
+  });

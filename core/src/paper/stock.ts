@@ -1,0 +1,36 @@
+import { inches, millimetres, type Length } from '../length/index.ts';
+import { usualLidGap, type Paper } from './paper.ts';
+
+const square = { name: '12 × 12 in', width: inches(12), height: inches(12) };
+
+function card(id: string, name: string, colour: string, thickness: Length): Paper {
+  return {
+    id,
+    name,
+    thickness,
+    sheet: square,
+    print: 'plain',
+    printRuns: 'any way',
+    finish: 'matt',
+    colour,
+    lidGap: usualLidGap,
+  };
+}
+
+/** The papers that Rangoli starts with. */
+export const stockPapers: readonly Paper[] = [
+  card('dusk', 'Dusk', '#32499b', millimetres(0.3)),
+  card('sodium', 'Sodium', '#e6903c', millimetres(0.3)),
+  card('comet', 'Comet', '#8fb7d9', millimetres(0.27)),
+  card('graphite', 'Graphite', '#5b6468', millimetres(0.36)),
+  card('eggshell', 'Eggshell', '#f3e6cf', millimetres(0.3)),
+  {
+    ...card('star-trails', 'Star trails', '#4a3d86', millimetres(0.24)),
+    print: 'one face',
+    printRuns: 'one way',
+  },
+  {
+    ...card('orbits', 'Orbits', '#3f8f86', millimetres(0.24)),
+    print: 'one face',
+  },
+];

@@ -1,0 +1,162 @@
+import { z } from 'zod';
+import { lengthBetween, millimetres, plus, zero, type Length } from '../length/index.ts';
+
+/** What a cell of the grid becomes in the box. Waste is cut away. */
+export const cellRoleSchema = z.enum([
+  'floor',
+  'wall',
+  'lid',
+  'tab',
+  'flap',
+  'seam',
+  'rim',
+  'waste',
+]);
+export type CellRole = z.infer<typeof cellRoleSchema>;
+
+/** The side of a cell or a piece, as it lies drawn. */
+export const sideSchema = z.enum(['left', 'right', 'top', 'bottom']);
+export type Side = z.infer<typeof sideSchema>;
+
+/**
+ * How a score folds, seen from the face that is drawn: a valley comes up towards the eye, a mountain goes
+ * away from it, a mark is never folded. `angle` is how far it is turned in the finished box, in degrees.
+ */
+const foldSchema = z.object({
+  sense: z.enum(['valley', 'mountain', 'mark']),
+  angle: z.number().min(0).max(180),
+});
+export type Fold = z.infer<typeof foldSchema>;
+
+const index = z.int().nonnegative();
+
+const scoreSpanSchema = z.object({
+  make: z.literal('score'),
+  from: index,
+  to: index,
+  fold: foldSchema,
+});
+const slitSpanSchema = z.object({
+  make: z.literal('slit'),
+  from: index,
+  to: index,
+});
+const spanSchema = z.discriminatedUnion('make', [scoreSpanSchema, slitSpanSchema]);
+
+/**
+ * A run of a grid line, between two crossing grid lines numbered from 0 at the edge: what is made there.
+ * A part score is a span that does not reach both edges.
+ */
+export type LineSpan = z.infer<typeof spanSchema>;
+
+const gridLineSchema = z.object({
+  /** A column line runs from top to bottom, a row line from left to right. */
+  axis: z.enum(['column', 'row']),
+  /** How many sections lie before it; never the piece's own edge. */
+  index: z.int().positive(),
+  spans: z.array(spanSchema),
+});
+export type GridLine = z.infer<typeof gridLineSchema>;
+export type GridAxis = GridLine['axis'];
+
+const gridPointSchema = z.object({ column: index, row: index });
+/** The crossing of two grid lines, the piece's edges among them. */
+export type GridPoint = z.infer<typeof gridPointSchema>;
+
+const diagonalSchema = z.discriminatedUnion('make', [
+  z.object({
+    make: z.literal('score'),
+    from: gridPointSchema,
+    to: gridPointSchema,
+    fold: foldSchema,
+  }),
+  z.object({
+    make: z.literal('slit'),
+    from: gridPointSchema,
+    to: gridPointSchema,
+  }),
+]);
+export type Diagonal = z.infer<typeof diagonalSchema>;
+
+const section = lengthBetween(millimetres(0.1), millimetres(2000));
+
+const taperSchema = z.object({
+  cell: gridPointSchema,
+  /** The side on which the cell hangs on its neighbour. */
+  hinge: sideSchema,
+  /** How far each corner of the free end is drawn in. */
+  inset: section,
+});
+/** A tab whose two free corners are drawn in so that it doesn't catch: a wedge of waste on each flank. */
+export type Taper = z.infer<typeof taperSchema>;
+
+/**
+ * A piece of card as a grid: sections edge to edge both ways, a role for each cell, and what is made along
+ * each grid line. Everything else about a piece is derived from this.
+ */
+export const scoreGridSchema = z.object({
+  /** Section widths from left to right. */
+  columns: z.array(section).min(1),
+  /** Section heights from top to bottom. */
+  rows: z.array(section).min(1),
+  /** Roles by row, then by column. */
+  roles: z.array(z.array(cellRoleSchema)),
+  lines: z.array(gridLineSchema),
+  diagonals: z.array(diagonalSchema),
+  tapers: z.array(taperSchema),
+});
+export type ScoreGrid = z.infer<typeof scoreGridSchema>;
+
+/** Where the grid lines stand, from the first edge at 0 to the last edge at the cut size. */
+export function gridPositions(sections: readonly Length[]): readonly Length[] {
+  const positions = [zero];
+  let reached = zero;
+  for (const each of sections) {
+    reached = plus(reached, each);
+    positions.push(reached);
+  }
+  return positions;
+}
+
+/** The size that a piece is cut to. */
+export function cutSizeOf(grid: ScoreGrid): {
+  readonly width: Length;
+  readonly height: Length;
+} {
+  return { width: plus(...grid.columns), height: plus(...grid.rows) };
+}
+
+/** The name of a grid line within its piece: `column 2`. The strip, the piece and the steps share it. */
+export function lineName(line: Pick<GridLine, 'axis' | 'index'>): string {
+  return `${line.axis} ${line.index}`;
+}
+
+/** What is wrong with a grid as plain sentences; none when it holds together. */
+export function faultsOf(grid: ScoreGrid): readonly string[] {
+  const faults: string[] = [];
+  const columns = grid.columns.length;
+  const rows = grid.rows.length;
+  if (grid.roles.length !== rows || grid.roles.some((row) => row.length !== columns))
+    faults.push('Every cell needs one role.');
+  for (const line of grid.lines) {
+    const lines = line.axis === 'column' ? columns : rows;
+    const across = line.axis === 'column' ? rows : columns;
+    if (line.index >= lines) faults.push(`There is no ${lineName(line)}.`);
+    let reached = 0;
+    for (const span of line.spans) {
+      if (span.from < reached || span.to <= span.from || span.to > across)
+        faults.push(`The spans of ${lineName(line)} must follow one another inside the piece.`);
+      reached = span.to;
+    }
+  }
+  for (const { cell, hinge, inset } of grid.tapers) {
+    const free =
+      hinge === 'left' || hinge === 'right' ? grid.rows[cell.row] : grid.columns[cell.column];
+    if (free === undefined) faults.push(`There is no cell ${cell.column}, ${cell.row} to taper.`);
+    else if (2 * inset >= free) faults.push('A taper can’t take the whole end of its tab.');
+  }
+  for (const { from, to } of grid.diagonals)
+    if ([from, to].some((point) => point.column > columns || point.row > rows))
+      faults.push('A diagonal must run between grid points.');
+  return faults;
+}

@@ -1,0 +1,144 @@
+import { toMillimetres } from '../length/index.ts';
+import type { Point } from './point.ts';
+import {
+  gridPositions,
+  lineName,
+  type Fold,
+  type GridPoint,
+  type ScoreGrid,
+  type Side,
+  type Taper,
+} from './score-grid.ts';
+
+/** What a straight line on a piece is made with: the piece's own edge, a cut inside it, a slit or a score. */
+export type Make = 'edge' | 'cut' | 'slit' | 'score';
+
+/** A straight line on a piece, in millimetres. */
+export interface Segment {
+  readonly from: Point;
+  readonly to: Point;
+  readonly make: Make;
+  readonly fold?: Fold;
+  /** The grid line it belongs to, when it does. */
+  readonly line?: string;
+}
+
+/** The drawn place of every grid point. */
+export function gridPlacer(grid: ScoreGrid): (point: GridPoint) => Point {
+  const xs = gridPositions(grid.columns).map(toMillimetres);
+  const ys = gridPositions(grid.rows).map(toMillimetres);
+  return ({ column, row }) => ({ x: xs[column] ?? 0, y: ys[row] ?? 0 });
+}
+
+function cornersOf(cell: GridPoint, place: (point: GridPoint) => Point) {
+  const { column, row } = cell;
+  return {
+    topLeft: place({ column, row }),
+    topRight: place({ column: column + 1, row }),
+    bottomLeft: place({ column, row: row + 1 }),
+    bottomRight: place({ column: column + 1, row: row + 1 }),
+  };
+}
+
+/** The two wedges that a taper cuts away, each a triangle: hinge corner, free corner, drawn-in corner. */
+export function wedgesOf(
+  taper: Taper,
+  place: (point: GridPoint) => Point,
+): readonly (readonly Point[])[] {
+  const corners = cornersOf(taper.cell, place);
+  const inset = toMillimetres(taper.inset);
+  const flanks: Record<Side, readonly (readonly [Point, Point])[]> = {
+    left: [
+      [corners.topLeft, corners.topRight],
+      [corners.bottomLeft, corners.bottomRight],
+    ],
+    right: [
+      [corners.topRight, corners.topLeft],
+      [corners.bottomRight, corners.bottomLeft],
+    ],
+    top: [
+      [corners.topLeft, corners.bottomLeft],
+      [corners.topRight, corners.bottomRight],
+    ],
+    bottom: [
+      [corners.bottomLeft, corners.topLeft],
+      [corners.bottomRight, corners.topRight],
+    ],
+  };
+  const [one, other] = flanks[taper.hinge];
+  if (!one || !other) return [];
+  const drawnIn = (free: Point, towards: Point): Point => {
+    const span = Math.hypot(towards.x - free.x, towards.y - free.y);
+    return {
+      x: free.x + ((towards.x - free.x) * inset) / span,
+      y: free.y + ((towards.y - free.y) * inset) / span,
+    };
+  };
+  return [
+    [one[0], one[1], drawnIn(one[1], other[1])],
+    [other[0], other[1], drawnIn(other[1], one[1])],
+  ];
+}
+
+/** Every line of a piece before they are split where they meet: edges, spans, diagonals, wedges, waste. */
+export function segmentsOf(grid: ScoreGrid): readonly Segment[] {
+  const place = gridPlacer(grid);
+  const columns = grid.columns.length;
+  const rows = grid.rows.length;
+  const segments: Segment[] = [];
+  const corners = [
+    place({ column: 0, row: 0 }),
+    place({ column: columns, row: 0 }),
+    place({ column: columns, row: rows }),
+    place({ column: 0, row: rows }),
+  ];
+  corners.forEach((from, i) => {
+    segments.push({ from, to: corners[(i + 1) % 4] ?? from, make: 'edge' });
+  });
+  for (const line of grid.lines)
+    for (const span of line.spans) {
+      const at = (along: number) =>
+        line.axis === 'column'
+          ? place({ column: line.index, row: along })
+          : place({ column: along, row: line.index });
+      segments.push({
+        from: at(span.from),
+        to: at(span.to),
+        line: lineName(line),
+        ...(span.make === 'score' ? { make: 'score', fold: span.fold } : { make: 'slit' }),
+      });
+    }
+  for (const diagonal of grid.diagonals)
+    segments.push({
+      from: place(diagonal.from),
+      to: place(diagonal.to),
+      ...(diagonal.make === 'score' ? { make: 'score', fold: diagonal.fold } : { make: 'slit' }),
+    });
+  for (const taper of grid.tapers)
+    for (const [hinge, , drawnIn] of wedgesOf(taper, place))
+      if (hinge && drawnIn) segments.push({ from: hinge, to: drawnIn, make: 'cut' });
+  return [...segments, ...wasteBorders(grid, place)];
+}
+
+/** Waste is cut away even where no line was asked for on its border. */
+function wasteBorders(grid: ScoreGrid, place: (point: GridPoint) => Point): readonly Segment[] {
+  const borders: Segment[] = [];
+  const isWaste = (column: number, row: number) => grid.roles[row]?.[column] === 'waste';
+  grid.roles.forEach((roles, row) => {
+    roles.forEach((_, column) => {
+      if (column > 0 && isWaste(column, row) !== isWaste(column - 1, row))
+        borders.push({
+          from: place({ column, row }),
+          to: place({ column, row: row + 1 }),
+          make: 'cut',
+        });
+      if (row > 0 && isWaste(column, row) !== isWaste(column, row - 1))
+        borders.push({
+          from: place({ column, row }),
+          to: place({ column: column + 1, row }),
+          make: 'cut',
+        });
+    });
+  });
+  return borders;
+}

@@ -1,0 +1,194 @@
+import { doubleArea, interiorPoint, isInside, type Point } from './point.ts';
+import type { CellRole, Fold, ScoreGrid } from './score-grid.ts';
+import { gridPlacer, segmentsOf, wedgesOf, type Make, type Segment } from './segments.ts';
+
+/** A straight run between two corners with the faces on its two sides; none outside the piece. */
+export interface SubdivisionEdge {
+  readonly from: number;
+  readonly to: number;
+  readonly make: Make;
+  readonly fold?: Fold;
+  readonly line?: string;
+  /** Indices into the faces. */
+  readonly faces: readonly number[];
+}
+
+export interface Face {
+  /** Indices into the corners, clockwise as drawn. */
+  readonly corners: readonly number[];
+  readonly role: CellRole;
+}
+
+/** A piece as a flat map: its corners, the edges between them, and the faces that they bound. */
+export interface Subdivision {
+  readonly corners: readonly Point[];
+  readonly edges: readonly SubdivisionEdge[];
+  readonly faces: readonly Face[];
+}
+
+/** Corners closer than this are one: a thousandth of the smallest thing that a blade can do. */
+const same = 1e-5;
+
+const strength: Record<Make, number> = { edge: 3, cut: 2, slit: 1, score: 0 };
+
+class CornerIndex {
+  readonly corners: Point[] = [];
+  readonly #byPlace = new Map<string, number>();
+
+  at(point: Point): number {
+    const key = `${Math.round(point.x / same)},${Math.round(point.y / same)}`;
+    const known = this.#byPlace.get(key);
+    if (known !== undefined) return known;
+    this.corners.push(point);
+    this.#byPlace.set(key, this.corners.length - 1);
+    return this.corners.length - 1;
+  }
+}
+
+function cross(o: Point, a: Point, b: Point): number {
+  return (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
+}
+
+/** How far along `segment` (0–1) the other one meets it, for every meeting point. */
+function meetings(segment: Segment, other: Segment): readonly number[] {
+  const { from: a, to: b } = segment;
+  const { from: c, to: d } = other;
+  const length = Math.hypot(b.x - a.x, b.y - a.y);
+  const otherLength = Math.hypot(d.x - c.x, d.y - c.y);
+  const along = (point: Point) =>
+    ((point.x - a.x) * (b.x - a.x) + (point.y - a.y) * (b.y - a.y)) / (length * length);
+  const touches = (point: Point) => Math.abs(cross(a, b, point)) / length < same;
+  const found = [c, d].filter(touches).map(along);
+  if (found.length === 0) {
+    const sideC = cross(a, b, c);
+    const sideD = cross(a, b, d);
+    const sideA = cross(c, d, a) / otherLength;
+    const sideB = cross(c, d, b) / otherLength;
+    if (sideC > 0 !== sideD > 0) {
+      if (sideA > 0 !== sideB > 0 || Math.abs(sideA) < same || Math.abs(sideB) < same)
+        found.push(sideA / (sideA - sideB));
+    }
+  }
+  const slack = same / length;
+  return found.filter((t) => t > -slack && t < 1 + slack);
+}
+
+interface Run {
+  readonly from: number;
+  readonly to: number;
+  readonly segment: Segment;
+}
+
+/** Splits all segments where they meet; where two lie on one another the stronger make stays. */
+function splitRuns(segments: readonly Segment[], index: CornerIndex): readonly Run[] {
+  const runs = new Map<string, Run>();
+  for (const segment of segments) {
+    const stops = [0, 1];
+    for (const other of segments) if (other !== segment) stops.push(...meetings(segment, other));
+    const places = stops
+      .sort((a, b) => a - b)
+      .map((t) =>
+        index.at({
+          x: segment.from.x + t * (segment.to.x - segment.from.x),
+          y: segment.from.y + t * (segment.to.y - segment.from.y),
+        }),
+      );
+    places.forEach((to, i) => {
+      const from = places[i - 1];
+      if (from === undefined || from === to) return;
+      const key = from < to ? `${from} ${to}` : `${to} ${from}`;
+      const known = runs.get(key);
+      if (!known || strength[known.segment.make] < strength[segment.make])
+        runs.set(key, { from, to, segment });
+    });
+  }
+  return [...runs.values()];
+}
+
+/** Walks every bounded face once, always taking the next run clockwise at a corner. */
+function traceRings(
+  corners: readonly Point[],
+  runs: readonly Run[],
+): {
+  readonly rings: readonly (readonly number[])[];
+  readonly ringOf: Map<string, number>;
+} {
+  const spokes: { to: number; angle: number }[][] = corners.map(() => []);
+  const addSpoke = (from: number, to: number) => {
+    const a = corners[from];
+    const b = corners[to];
+    if (a && b) spokes[from]?.push({ to, angle: Math.atan2(b.y - a.y, b.x - a.x) });
+  };
+  for (const { from, to } of runs) {
+    addSpoke(from, to);
+    addSpoke(to, from);
+  }
+  for (const each of spokes) each.sort((a, b) => a.angle - b.angle);
+  const ringOf = new Map<string, number>();
+  const rings: (readonly number[])[] = [];
+  for (const run of runs)
+    for (const [start, next] of [
+      [run.from, run.to],
+      [run.to, run.from],
+    ] as const) {
+      if (ringOf.has(`${start} ${next}`)) continue;
+      const ring: number[] = [];
+      let [from, to] = [start, next];
+      do {
+        ring.push(from);
+        ringOf.set(`${from} ${to}`, rings.length);
+        const around: readonly { to: number }[] = spokes[to] ?? [];
+        const back = around.findIndex((spoke) => spoke.to === from);
+        const onward: number = around[(back + around.length - 1) % around.length]?.to ?? from;
+        [from, to] = [to, onward];
+      } while (from !== start || to !== next);
+      rings.push(ring);
+    }
+  return { rings, ringOf };
+}
+
+/**
+ * The planar subdivision of all the lines of a piece. Faces in waste cells and the wedges of tapers have
+ * the role `waste`. A face that spans several cells (no line between them) takes the role of one of them.
+ */
+export function subdivide(grid: ScoreGrid): Subdivision {
+  const index = new CornerIndex();
+  const runs = splitRuns(segmentsOf(grid), index);
+  const corners = index.corners;
+  const { rings, ringOf } = traceRings(corners, runs);
+  const place = gridPlacer(grid);
+  const wedges = grid.tapers.flatMap((taper) => wedgesOf(taper, place));
+  const faceOf = new Map<number, number>();
+  const faces: Face[] = [];
+  rings.forEach((ring, i) => {
+    const points = ring.map((corner) => corners[corner] ?? { x: 0, y: 0 });
+    if (doubleArea(points) <= same) return;
+    const inner = interiorPoint(points);
+    faceOf.set(i, faces.length);
+    faces.push({
+      corners: ring,
+      role: wedges.some((wedge) => isInside(wedge, inner)) ? 'waste' : roleAt(grid, inner),
+    });
+  });
+  const edges = runs.map(({ from, to, segment }): SubdivisionEdge => {
+    const sides = [ringOf.get(`${from} ${to}`), ringOf.get(`${to} ${from}`)]
+      .map((ring) => (ring === undefined ? undefined : faceOf.get(ring)))
+      .filter((face) => face !== undefined);
+    return {
+      from,
+      to,
+      make: segment.make,
+      faces: sides,
+      ...(segment.fold && { fold: segment.fold }),
+      ...(segment.line !== undefined && { line: segment.line }),
+    };
+  });
+  return { corners, edges, faces };
+}
+
+function roleAt(grid: ScoreGrid, point: Point): CellRole {
+  const place = gridPlacer(grid);
+  const column = grid.columns.findIndex((_, i) => point.x < place({ column: i + 1, row: 0 }).x);
+  const row = grid.rows.findIndex((_, i) => point.y < place({ column: 0, row: i + 1 }).y);
+  return grid.roles[row]?.[column] ?? 'waste';
+}

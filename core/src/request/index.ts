@@ -1,0 +1,9 @@
+export {
+  longestName,
+  planRequestSchema,
+  projectDocumentSchema,
+  type PlanRequest,
+  type ProjectDocument,
+} from './request.ts';
+export { nameOfField, problemsFrom, type Problem } from './problem.ts';
+export { newProject, stockPaper, usualKit, usualRequest } from './first-project.ts';

@@ -1,0 +1,62 @@
+import type { z } from 'zod';
+import { formatWithUnit, nanometres, type Unit } from '../length/index.ts';
+
+/** Something that stands in the way of a plan: which field, what is wrong, and the way out. */
+export interface Problem {
+  /** Path of the field, like `gift.across`. */
+  readonly field: string;
+  readonly message: string;
+}
+
+const fieldNames: Readonly<Record<string, string>> = {
+  'gift.across': 'The gift’s width',
+  'gift.deep': 'The gift’s depth',
+  'gift.high': 'The gift’s height',
+  'gift.diameter': 'The gift’s diameter',
+  'gift.length': 'The gift’s length',
+  'gift.shape': 'The gift’s shape',
+  'room.across.target': 'The room at the sides',
+  'room.deep.target': 'The room at front and back',
+  'room.high.target': 'The room over the top',
+  'papers.base.thickness': 'The thickness of the base’s card',
+  'papers.lid.thickness': 'The thickness of the lid’s card',
+  'kit.board.pitch': 'The pitch of the board’s grooves',
+  'kit.trimmer.step': 'The step of the trimmer’s ruler',
+  unit: 'The unit',
+  lean: 'The lid’s lean',
+  version: 'The version',
+  name: 'The name',
+};
+
+/** What a field is called in a sentence. A field without a name of its own goes by its path. */
+export function nameOfField(path: string): string {
+  return fieldNames[path.replace(/^(document\.)?(box\.)?/, '')] ?? `“${path}”`;
+}
+
+function isLengthIssue(issue: z.core.$ZodIssue): boolean {
+  return 'origin' in issue && (issue.origin === 'int' || issue.origin === 'number');
+}
+
+function explain(issue: z.core.$ZodIssue, path: string, unit: Unit): string {
+  const name = nameOfField(path);
+  if (issue.code === 'too_small' && isLengthIssue(issue))
+    return `${name} must be at least ${formatWithUnit(nanometres(Number(issue.minimum)), unit)}. Type a larger one.`;
+  if (issue.code === 'too_big' && isLengthIssue(issue))
+    return `${name} can be at most ${formatWithUnit(nanometres(Number(issue.maximum)), unit)}. Type a smaller one.`;
+  if (issue.code === 'custom' || issue.message.endsWith('.')) return issue.message;
+  if (issue.code === 'invalid_value')
+    return `${name} must be ${issue.values.map((value) => `“${String(value)}”`).join(' or ')}.`;
+  if (issue.code === 'invalid_type')
+    return issue.input === undefined
+      ? `${name} is missing.`
+      : `${name} must be ${issue.expected === 'int' ? 'a whole number of nanometres' : `of type ${issue.expected}`}.`;
+  return `${name} is not right: ${issue.message}.`;
+}
+
+/** A refused document as sentences, one for each field. */
+export function problemsFrom(error: z.ZodError, unit: Unit): readonly Problem[] {
+  return error.issues.map((issue) => {
+    const path = issue.path.map(String).join('.');
+    return { field: path, message: explain(issue, path, unit) };
+  });
+}

@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { giftSchema, roomSchema } from '../gift/index.ts';
+import { unitSchema } from '../length/index.ts';
+import { paperSchema } from '../paper/index.ts';
+import { styleChoiceSchema } from '../styles/index.ts';
+import { kitSchema } from '../tools/index.ts';
+
+/** What a plan is asked for. Lengths are whole nanometres. */
+export const planRequestSchema = z.object({
+  version: z.literal(1),
+  /** The ruler that the maker reads; sentences are worded in it. */
+  unit: unitSchema,
+  gift: giftSchema,
+  room: roomSchema,
+  style: styleChoiceSchema,
+  papers: z.object({ base: paperSchema, lid: paperSchema }),
+  kit: kitSchema,
+  /** Which side to err on when the tools allow no lid that slides with a light tug. */
+  lean: z.enum(['loose', 'tight']),
+});
+export type PlanRequest = z.infer<typeof planRequestSchema>;
+
+/** The longest name of a project. */
+export const longestName = 80;
+
+/** A project as it is stored and exchanged. */
+export const projectDocumentSchema = z.object({
+  version: z.literal(1),
+  name: z
+    .string()
+    .trim()
+    .min(1, { error: 'Give the box a name.' })
+    .max(longestName, { error: `Keep the name to ${longestName} characters.` }),
+  box: planRequestSchema,
+});
+export type ProjectDocument = z.infer<typeof projectDocumentSchema>;

@@ -1,0 +1,1 @@
+export { laySheets, type Placement, type SheetUse } from './lay.ts';

@@ -1,0 +1,147 @@
+import { minus, plus, zero, type Length } from '../length/index.ts';
+import { cutSizeOf, type Piece } from '../piece/index.ts';
+import type { Paper } from '../paper/index.ts';
+
+/** One piece on one sheet, by its top left corner; turned a quarter when it lies sideways. */
+export interface Placement {
+  readonly piece: string;
+  readonly sheet: number;
+  readonly x: Length;
+  readonly y: Length;
+  readonly turned: boolean;
+}
+
+/** The sheets of one paper that a box takes. */
+export interface SheetUse {
+  readonly paper: string;
+  readonly sheets: number;
+  readonly placements: readonly Placement[];
+  /** Share of the bought card that is left over, 0–1. */
+  readonly leftOver: number;
+}
+
+interface Space {
+  readonly sheet: number;
+  readonly x: Length;
+  readonly y: Length;
+  readonly width: Length;
+  readonly height: Length;
+}
+
+interface Rectangle {
+  readonly piece: string;
+  readonly width: Length;
+  readonly height: Length;
+}
+
+/** Both edge-to-edge ways of splitting what is left of a space beside a piece in its top left corner. */
+function splits(space: Space, width: Length, height: Length): readonly (readonly Space[])[] {
+  const right = minus(space.width, width);
+  const below = minus(space.height, height);
+  const beside = { ...space, x: plus(space.x, width), width: right };
+  const under = { ...space, y: plus(space.y, height), height: below };
+  return [
+    [{ ...beside, height }, under],
+    [beside, { ...under, width }],
+  ].map((spaces) => spaces.filter((each) => each.width > 0 && each.height > 0));
+}
+
+interface Layout {
+  readonly sheets: number;
+  readonly placements: readonly Placement[];
+}
+
+/**
+ * Lays pieces by edge-to-edge cuts, trying every order of spaces, every turn and every split: the number
+ * of sheets is the least for the given order of pieces. Meant for the few pieces of one box.
+ */
+function layInOrder(
+  rectangles: readonly Rectangle[],
+  spaces: readonly Space[],
+  sheets: number,
+  paper: Paper,
+  most: number,
+): Layout | undefined {
+  const [next, ...rest] = rectangles;
+  if (!next) return { sheets, placements: [] };
+  let best: Layout | undefined;
+  const fresh: Space = {
+    sheet: sheets,
+    x: zero,
+    y: zero,
+    width: paper.sheet.width,
+    height: paper.sheet.height,
+  };
+  const mayOpen = sheets < most ? [fresh] : [];
+  const turns = paper.printRuns === 'one way' ? [false] : [false, true];
+  for (const space of [...spaces, ...mayOpen])
+    for (const turned of turns) {
+      const width = turned ? next.height : next.width;
+      const height = turned ? next.width : next.height;
+      if (width > space.width || height > space.height) continue;
+      for (const left of splits(space, width, height)) {
+        const others = spaces.filter((each) => each !== space);
+        const used = Math.max(sheets, space.sheet + 1);
+        const onward = layInOrder(rest, [...others, ...left], used, paper, most);
+        if (onward && (!best || onward.sheets < best.sheets))
+          best = {
+            sheets: onward.sheets,
+            placements: [
+              {
+                piece: next.piece,
+                sheet: space.sheet,
+                x: space.x,
+                y: space.y,
+                turned,
+              },
+              ...onward.placements,
+            ],
+          };
+        if (best && best.sheets === sheets) return best;
+      }
+    }
+  return best;
+}
+
+function layOn(paper: Paper, pieces: readonly Piece[]): SheetUse {
+  const rectangles = pieces
+    .flatMap((piece): readonly Rectangle[] => {
+      const { width, height } = cutSizeOf(piece.grid);
+      return Array.from({ length: piece.copies }, () => ({
+        piece: piece.id,
+        width,
+        height,
+      }));
+    })
+    .sort((a, b) => b.width * b.height - a.width * a.height);
+  const layout = layInOrder(rectangles, [], 0, paper, rectangles.length);
+  if (!layout) throw new RangeError(`A piece is larger than a sheet of ${paper.name}`);
+  const used = rectangles.reduce((sum, { width, height }) => sum + width * height, 0);
+  const bought = layout.sheets * paper.sheet.width * paper.sheet.height;
+  return {
+    paper: paper.id,
+    sheets: layout.sheets,
+    placements: layout.placements,
+    leftOver: 1 - used / bought,
+  };
+}
+
+/**
+ * The sheets that a box takes, paper by paper; pieces of the same paper share sheets.
+ * @throws RangeError when a piece is larger than its sheet.
+ */
+export function laySheets(
+  pieces: readonly Piece[],
+  papers: Readonly<Record<Piece['paper'], Paper>>,
+): readonly SheetUse[] {
+  const byPaper = new Map<string, { paper: Paper; pieces: Piece[] }>();
+  for (const piece of pieces) {
+    const paper = papers[piece.paper];
+    // The same card bought in two sizes is two stacks on the table.
+    const key = `${paper.id} ${paper.sheet.width} ${paper.sheet.height}`;
+    const stack = byPaper.get(key) ?? { paper, pieces: [] };
+    stack.pieces.push(piece);
+    byPaper.set(key, stack);
+  }
+  return [...byPaper.values()].map((stack) => layOn(stack.paper, stack.pieces));
+}

@@ -1,0 +1,80 @@
+import { minus, zero, type Length } from '../length/index.ts';
+import type { Paper } from '../paper/index.ts';
+import {
+  cutSizeOf,
+  gridPositions,
+  lineName,
+  type GridLine,
+  type Piece,
+  type ScoreGrid,
+  type Side,
+} from '../piece/index.ts';
+import type { Kit } from '../tools/index.ts';
+import { scoreSteps, type PieceMarks } from './score-steps.ts';
+import type { SlitStep, Step, TaperStep } from './step.ts';
+
+function slitsOf(grid: ScoreGrid, line: GridLine): SlitStep['slits'] {
+  const along = gridPositions(line.axis === 'column' ? grid.rows : grid.columns);
+  const [start, end]: readonly Side[] =
+    line.axis === 'column' ? ['top', 'bottom'] : ['left', 'right'];
+  return line.spans
+    .filter(({ make }) => make === 'slit')
+    .map(({ from, to }) => ({
+      line: lineName(line),
+      from: (from === 0 ? start : end) ?? 'top',
+      length: minus(along[to] ?? zero, along[from] ?? zero),
+    }));
+}
+
+/** What a piece needs done, with the marks that were found for it. */
+export interface PieceJob {
+  readonly piece: Piece;
+  readonly paper: Paper;
+  readonly marks: PieceMarks;
+}
+
+/**
+ * The steps of a box on a trimmer, a scoring board and a pair of scissors: all cuts first, then each
+ * piece's scores, then slits and tapers.
+ */
+export function planSteps(jobs: readonly PieceJob[], kit: Kit): readonly Step[] {
+  const common = ({ piece }: PieceJob) => ({
+    piece: piece.id,
+    name: piece.name,
+    copies: piece.copies,
+  });
+  const cuts = jobs.map((job): Step => {
+    const { width, height } = cutSizeOf(job.piece.grid);
+    return {
+      kind: 'cut',
+      ...common(job),
+      paper: job.paper.name,
+      width,
+      height,
+    };
+  });
+  const scores = jobs.flatMap(({ piece, marks, paper }) =>
+    scoreSteps(piece, marks, paper, kit.board),
+  );
+  const snips = jobs.flatMap((job): readonly Step[] => {
+    const { grid } = job.piece;
+    const slits = grid.lines.flatMap((line) => slitsOf(grid, line));
+    const slitStep: readonly Step[] =
+      slits.length > 0 ? [{ kind: 'slit', ...common(job), slits }] : [];
+    return [...slitStep, ...taperSteps(job, common(job))];
+  });
+  return [...cuts, ...scores, ...snips];
+}
+
+function taperSteps(
+  job: PieceJob,
+  common: Pick<TaperStep, 'piece' | 'name' | 'copies'>,
+): readonly Step[] {
+  const insets = new Set<Length>(job.piece.grid.tapers.map(({ inset }) => inset));
+  return [...insets].map((inset): Step => ({
+    kind: 'taper',
+    ...common,
+    tabs: job.piece.grid.tapers.filter((taper) => taper.inset === inset).length,
+    inset,
+  }));
+}

@@ -1,0 +1,76 @@
+import { z } from 'zod';
+import { lengthSchema } from '../length/index.ts';
+import { sideSchema } from '../piece/index.ts';
+
+/** How far a piece is turned on the table before a pass, clockwise seen from above. */
+export const turnSchema = z.enum(['none', 'quarter', 'half', 'three quarters']);
+export type Turn = z.infer<typeof turnSchema>;
+
+const common = {
+  piece: z.string(),
+  name: z.string(),
+  copies: z.int().positive(),
+};
+
+/** Cut a piece to size on the trimmer. */
+export const cutStepSchema = z.object({
+  kind: z.literal('cut'),
+  ...common,
+  paper: z.string(),
+  width: lengthSchema,
+  height: lengthSchema,
+});
+export type CutStep = z.infer<typeof cutStepSchema>;
+
+/** One score: which edge of the piece, as drawn, lies against the fence. */
+const passSchema = z.object({
+  edge: sideSchema,
+  turn: turnSchema,
+  line: z.string(),
+});
+export type ScorePass = z.infer<typeof passSchema>;
+
+/** All scores of a piece at one reading. */
+export const scoreStepSchema = z.object({
+  kind: z.literal('score'),
+  ...common,
+  tool: z.enum(['board', 'ruler']),
+  /** The face that will be inside the box lies up; a print lies down. */
+  face: z.enum(['inside up', 'print down', 'foil down']),
+  /** Distance from the edge at the fence. */
+  reading: lengthSchema,
+  /** For a score on no groove: the nearest groove and how far the score lies beyond it. */
+  offGroove: z.object({ nearest: lengthSchema, beyond: lengthSchema }).optional(),
+  /** Whether the piece is square, so that its edges need no names. */
+  square: z.boolean(),
+  /** Which sides are the longer ones, where there are any. */
+  longSides: z.enum(['left and right', 'top and bottom']),
+  passes: z.array(passSchema).min(1),
+});
+export type ScoreStep = z.infer<typeof scoreStepSchema>;
+
+/** Slit from an edge to a fold, along a line that has been scored. */
+export const slitStepSchema = z.object({
+  kind: z.literal('slit'),
+  ...common,
+  slits: z.array(z.object({ line: z.string(), from: sideSchema, length: lengthSchema })).min(1),
+});
+export type SlitStep = z.infer<typeof slitStepSchema>;
+
+/** Draw in the free corners of tabs. */
+export const taperStepSchema = z.object({
+  kind: z.literal('taper'),
+  ...common,
+  tabs: z.int().positive(),
+  inset: lengthSchema,
+});
+export type TaperStep = z.infer<typeof taperStepSchema>;
+
+/** One thing that the maker does with one tool setting; its wording is made from it. */
+export const stepSchema = z.discriminatedUnion('kind', [
+  cutStepSchema,
+  scoreStepSchema,
+  slitStepSchema,
+  taperStepSchema,
+]);
+export type Step = z.infer<typeof stepSchema>;

@@ -1,0 +1,142 @@
+import {
+  absolute,
+  formatLength,
+  formatWithUnit,
+  markInWords,
+  type Length,
+  type Unit,
+} from '../length/index.ts';
+import type { Kit } from '../tools/index.ts';
+import type { CutStep, ScoreStep, SlitStep, Step, TaperStep, Turn } from './step.ts';
+
+const numbers = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
+
+function count(amount: number): string {
+  return numbers[amount] ?? `${amount}`;
+}
+
+function capital(text: string): string {
+  return text.slice(0, 1).toUpperCase() + text.slice(1);
+}
+
+const turnWords: Record<Turn, string> = {
+  none: '',
+  quarter: 'turn a quarter',
+  half: 'turn it round',
+  'three quarters': 'turn a quarter back',
+};
+
+function isLongEdge(edge: ScoreStep['passes'][number]['edge'], step: ScoreStep): boolean {
+  const upright = edge === 'left' || edge === 'right';
+  return upright === (step.longSides === 'left and right');
+}
+
+/** Which edges of the piece go to the fence, as one would say it at the table. */
+export function edgesInWords(step: ScoreStep): string {
+  const { passes, square } = step;
+  if (passes.length === 4) return 'all four sides';
+  const long = passes.filter(({ edge }) => isLongEdge(edge, step)).length;
+  const short = passes.length - long;
+  if (!square && long === 2 && short === 0) return 'both long sides';
+  if (!square && short === 2 && long === 0) return 'both short sides';
+  if (square && passes.length === 2 && (long === 2 || short === 2)) return 'two opposite sides';
+  if (passes.length === 1)
+    return square ? 'one side' : long === 1 ? 'one long side' : 'one short side';
+  return passes.map(({ edge }) => `the ${edge}`).join(', ');
+}
+
+const faceWords: Record<ScoreStep['face'], string> = {
+  'inside up': 'Inside face up',
+  'print down': 'Print face down',
+  'foil down': 'Foil face down',
+};
+
+/** The short line of a score step: `Score all four sides, turning each time`. */
+export function scoreHeadline(step: ScoreStep): string {
+  const turning =
+    step.passes.length === 4
+      ? ', turning each time'
+      : step.passes.length > 1
+        ? `, ${turnWords[step.passes[1]?.turn ?? 'half']} between`
+        : '';
+  return `Score ${edgesInWords(step)}${turning}`;
+}
+
+/** Where the reading is on the tool: `3/4 is the sixth small mark`, or how to make it off the grooves. */
+export function readingInWords(step: ScoreStep, kit: Kit): string {
+  const { unit, pitch } = kit.board;
+  const figure = formatLength(step.reading, unit);
+  if (!step.offGroove) {
+    const words = markInWords(step.reading, { unit, step: pitch });
+    return words === undefined || words === `the ${figure}` ? '' : `${figure} is ${words}`;
+  }
+  const { nearest, beyond } = step.offGroove;
+  const where = beyond > 0 ? 'past' : 'short of';
+  const off = formatWithUnit(absolute(beyond), kit.trimmer.unit);
+  return beyond === 0
+    ? `Beyond the board’s reach: measure and score with a ruler`
+    : `Not on a groove: ${off} ${where} ${formatLength(nearest, unit)}. Score with a ruler`;
+}
+
+/** The full instruction of a score step. */
+export function scoreInWords(step: ScoreStep, kit: Kit): string {
+  const where = readingInWords(step, kit);
+  const figure = formatLength(
+    step.reading,
+    step.tool === 'board' ? kit.board.unit : kit.trimmer.unit,
+  );
+  const face = `${faceWords[step.face]}, ${step.square ? 'any edge' : firstEdge(step)} against the fence.`;
+  return `${step.name}: ${face} ${scoreHeadline(step)}, at ${figure}.${where === '' ? '' : ` ${where}.`}`;
+}
+
+function firstEdge(step: ScoreStep): string {
+  const [first] = step.passes;
+  return first && isLongEdge(first.edge, step) ? 'a long edge' : 'a short edge';
+}
+
+function cutInWords(step: CutStep, unit: Unit): string {
+  const size = formatSize(step.width, step.height, unit);
+  const setting =
+    step.width === step.height ? 'one setting, both ways' : 'one setting for each side';
+  return `${step.name}: cut ${count(step.copies)} ${size} from ${step.paper}, ${setting}.`;
+}
+
+/** A cut size as text: `4 × 4 in`. */
+export function formatSize(width: Length, height: Length, unit: Unit): string {
+  return `${formatLength(width, unit)} × ${formatWithUnit(height, unit)}`;
+}
+
+/** The short line of the slits: `Slit four corners to the fold`. */
+export function slitHeadline(step: SlitStep): string {
+  return `Slit ${count(step.slits.length)} ${step.slits.length === 1 ? 'corner' : 'corners'} to the fold`;
+}
+
+function slitInWords(step: SlitStep): string {
+  const [first] = step.slits;
+  const sides = [...new Set(step.slits.map(({ from }) => from))];
+  const which = sides.length === 2 && first ? ` from the ${sides.join(' and the ')} edge` : '';
+  return `${step.name}: ${slitHeadline(step).toLowerCase()}${which}, along the score.`;
+}
+
+/** The short line of the tapers: `taper the tabs`. */
+export function taperHeadline(step: TaperStep): string {
+  return `taper the ${count(step.tabs)} tabs`;
+}
+
+function taperInWords(step: TaperStep): string {
+  return `${step.name}: ${taperHeadline(step)}, drawing in each free corner by ${formatWithUnit(step.inset, 'mm')}.`;
+}
+
+/** A step as one would say it; made from the step's data alone. */
+export function stepInWords(step: Step, kit: Kit): string {
+  switch (step.kind) {
+    case 'cut':
+      return capital(cutInWords(step, kit.trimmer.unit));
+    case 'score':
+      return scoreInWords(step, kit);
+    case 'slit':
+      return slitInWords(step);
+    case 'taper':
+      return taperInWords(step);
+  }
+}

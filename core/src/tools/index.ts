@@ -1,0 +1,10 @@
+export {
+  genericBoards,
+  genericTrimmers,
+  kitSchema,
+  scoringBoardSchema,
+  trimmerSchema,
+  type Kit,
+  type ScoringBoard,
+  type Trimmer,
+} from './kit.ts';

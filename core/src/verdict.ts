@@ -1,0 +1,119 @@
+import {
+  formatGap,
+  formatWithUnit,
+  inchFraction,
+  millimetres,
+  roundToGrid,
+  smallest,
+  type Length,
+  type Unit,
+} from './length/index.ts';
+import type { Plan } from './plan.ts';
+import type { PlanRequest } from './request/index.ts';
+
+/** One answer to what makers check before they cut. */
+export interface Verdict {
+  readonly about: 'gift' | 'lid' | 'marks' | 'paper';
+  /** Whether it holds, wants care, or is wrong; undefined for a plain fact. */
+  readonly state?: 'holds' | 'care' | 'wrong';
+  /** The sentence in three parts; the middle one is the figure. */
+  readonly text: readonly [string, string, string];
+  /** A second sentence for who wants to know more. */
+  readonly detail?: string;
+}
+
+/** A clearance to the nearest 1/64 in or 0.1 mm, said to be about that. */
+function about(length: Length, unit: Unit): string {
+  const step = unit === 'inch' ? inchFraction(1, 64) : millimetres(0.1);
+  const rounded = roundToGrid(length, step);
+  return `${rounded === length ? '' : 'about '}${formatWithUnit(rounded, unit)}`;
+}
+
+function giftVerdict(plan: Plan, unit: Unit): Verdict {
+  const { across, deep, high } = plan.room;
+  return {
+    about: 'gift',
+    state: 'holds',
+    text: ['Gift has ', about(smallest(across, deep), unit), ' each side'],
+    detail: `${about(across, unit)} at the sides, ${about(deep, unit)} at front and back, ${about(high, unit)} over the top.`,
+  };
+}
+
+function lidVerdict({ lid }: Plan): Verdict {
+  const ways = lid.fits
+    .map(
+      ({ gap, direction }) =>
+        `${formatGap(gap)} ${direction === 'across' ? 'side to side' : 'front to back'}`,
+    )
+    .join(', ');
+  const detail = `Between lid and base in all: ${ways}.`;
+  switch (lid.state) {
+    case 'holds':
+      return {
+        about: 'lid',
+        state: 'holds',
+        text: ['Lid clears by ', formatGap(lid.gap), ''],
+        detail,
+      };
+    case 'loose':
+      return {
+        about: 'lid',
+        state: 'care',
+        text: ['Lid is loose: ', formatGap(lid.gap), ''],
+        detail,
+      };
+    case 'tight':
+      return {
+        about: 'lid',
+        state: 'wrong',
+        text: ['Lid jams: ', formatGap(lid.gap), ''],
+        detail,
+      };
+  }
+}
+
+function marksVerdict(plan: Plan): Verdict {
+  return plan.offGrid === 0
+    ? {
+        about: 'marks',
+        state: 'holds',
+        text: ['', 'Every score', ' is on a groove'],
+      }
+    : {
+        about: 'marks',
+        state: 'care',
+        text: ['', `${plan.offGrid} ${plan.offGrid === 1 ? 'score' : 'scores'}`, ' on no groove'],
+        detail: 'The cut card says how to make them.',
+      };
+}
+
+function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
+  const total = plan.sheets.reduce((sum, { sheets }) => sum + sheets, 0);
+  const leftOver = plan.sheets.reduce((sum, use) => sum + use.leftOver * use.sheets, 0) / total;
+  const papers = Object.values(request.papers);
+  const detail = plan.sheets
+    .map(({ paper, sheets }) => {
+      const found = papers.find(({ id }) => id === paper);
+      return `${sheets} of ${found?.name ?? paper}, ${found?.sheet.name ?? ''}`;
+    })
+    .join('; ');
+  return {
+    about: 'paper',
+    text: [
+      '',
+      `${total} ${total === 1 ? 'sheet' : 'sheets'}`,
+      `, ${Math.round(leftOver * 100)}% left over`,
+    ],
+    detail: `${detail}.`,
+  };
+}
+
+/** What makers check, in the order in which they ask: the gift, the lid, the marks, the paper. */
+export function verdictsOf(plan: Plan, request: PlanRequest): readonly Verdict[] {
+  return [
+    giftVerdict(plan, request.unit),
+    lidVerdict(plan),
+    marksVerdict(plan),
+    paperVerdict(plan, request),
+  ];
+}

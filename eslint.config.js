@@ -1,0 +1,133 @@
+import js from '@eslint/js';
+import { defineConfig } from 'eslint/config';
+import prettier from 'eslint-config-prettier';
+import vue from 'eslint-plugin-vue';
+import ts from 'typescript-eslint';
+
+/**
+ * Which rooms of the core may be entered from which: dependencies point one way. A room is entered by its
+ * index only.
+ */
+const coreRooms = {
+  length: [],
+  gift: ['length'],
+  paper: ['length'],
+  tools: ['length'],
+  piece: ['length'],
+  fit: ['length'],
+  styles: ['length', 'gift', 'paper', 'tools', 'piece', 'fit'],
+  steps: ['length', 'paper', 'tools', 'piece', 'fit'],
+  sheets: ['length', 'paper', 'piece'],
+  export: ['length', 'piece'],
+  request: ['length', 'gift', 'paper', 'tools', 'styles'],
+};
+
+const coreRules = Object.entries(coreRooms).map(([room, open]) => ({
+  files: [`core/src/${room}/**/*.ts`],
+  ignores: ['**/*.test.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            regex: `^\\.\\./(?!(${['-', ...open].join('|')})/index\\.ts$)`,
+            message: `core/${room} may use ${open.join(', ') || 'no other room'}, each by its index.`,
+          },
+          { regex: '^(node:|vue|express|knex|@rangoli)', message: 'The core is pure.' },
+        ],
+      },
+    ],
+  },
+}));
+
+function forbid(files, regex, message) {
+  return {
+    files,
+    rules: { 'no-restricted-imports': ['error', { patterns: [{ regex, message }] }] },
+  };
+}
+
+export default defineConfig(
+  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', '.cache/**', '**/test-results/**'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.ts', '**/*.vue'],
+    extends: [ts.configs.strictTypeChecked, ts.configs.stylisticTypeChecked],
+    languageOptions: {
+      parserOptions: {
+        project: [
+          './core/tsconfig.test.json',
+          './server/tsconfig.test.json',
+          './web/tsconfig.json',
+          './e2e/tsconfig.json',
+        ],
+        tsconfigRootDir: import.meta.dirname,
+        extraFileExtensions: ['.vue'],
+      },
+    },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/consistent-type-assertions': ['error', { assertionStyle: 'never' }],
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'ExportDefaultDeclaration', message: 'Export by name.' },
+      ],
+    },
+  },
+  {
+    files: ['**/*.ts'],
+    rules: {
+      // `as const` narrows without silencing anything; every other assertion is refused.
+      '@typescript-eslint/consistent-type-assertions': 'off',
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'ExportDefaultDeclaration', message: 'Export by name.' },
+        {
+          selector: 'TSAsExpression:not([typeAnnotation.typeName.name="const"])',
+          message: 'No casts: narrow with a check.',
+        },
+      ],
+    },
+  },
+  ...coreRules,
+  forbid(['core/src/*.ts'], '^(node:|vue|express|knex|@rangoli)', 'The core is pure.'),
+  forbid(
+    ['server/src/**/*.ts'],
+    '^(@rangoli/web|vue|pinia|primevue)',
+    'The server knows the core only.',
+  ),
+  forbid(
+    ['web/src/**/*.{ts,vue}'],
+    '^(@rangoli/server|express|knex|node:)',
+    'The client knows the core only.',
+  ),
+  vue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: ts.parser } },
+    rules: {
+      'vue/multi-word-component-names': 'off',
+      'no-restricted-syntax': 'off',
+      'no-undef': 'off',
+    },
+  },
+  {
+    files: ['**/*.{js,mjs}', '**/*.config.ts'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        setTimeout: 'readonly',
+        clearTimeout: 'readonly',
+        fetch: 'readonly',
+        performance: 'readonly',
+      },
+    },
+    rules: { 'no-restricted-syntax': 'off' },
+  },
+  prettier,
+);
