@@ -2,14 +2,7 @@ import { z } from 'zod';
 import { judgeGap, judgePair, solveMarks } from './fit/index.ts';
 import type { Lean, MarksProblem, MarksSolution } from './fit/index.ts';
 import { clearInsideNeeded, extentsOf } from './gift/index.ts';
-import {
-  formatWithUnit,
-  half,
-  lengthSchema,
-  minus,
-  nanometres,
-  type Length,
-} from './length/index.ts';
+import { half, lengthSchema, minus, nanometres, type Length } from './length/index.ts';
 import { commonSheets, type Paper } from './paper/index.ts';
 import { pieceSchema } from './piece/index.ts';
 import type { PlanRequest, Problem } from './request/index.ts';
@@ -266,7 +259,7 @@ function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly Proble
       ? `It fits on ${larger.name}. Choose a larger sheet, less room or a smaller gift.`
       : `No common sheet is large enough. Less room or a smaller gift would do.`;
     const needs = formatSize(width, height, request.kit.trimmer.unit);
-    const has = `${formatWithUnit(sheet.width, unit)} × ${formatWithUnit(sheet.height, unit)}`;
+    const has = formatSize(sheet.width, sheet.height, unit);
     return {
       field: `papers.${paper}.sheet`,
       message: `The ${name.toLowerCase()} needs a piece of ${needs}, and a sheet of ${paperName} is ${has}. ${out}`,

@@ -3,7 +3,6 @@ import { compareCosts, looseness, tightness } from './marks-cost.ts';
 import type { ChainMarks, Fit, MarksCost, MarksProblem, Section } from './marks-problem.ts';
 import { greatestCommonDivisor, valuesAround, type Lattice } from './lattice.ts';
 import { boundPair, type PairBound } from './pair-bound.ts';
-import { pitchChoices } from './pitch-choice.ts';
 import { readChain } from './readings.ts';
 
 /** A chain with its sections as indices. */

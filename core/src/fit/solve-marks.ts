@@ -14,7 +14,7 @@ export function solveMarks(problem: MarksProblem): MarksSolution | undefined {
   let best: BestMarks | undefined;
   for (const choice of choices) best = new MarksSearch(problem, choice, false, best).run();
   // Off the grooves only where the grooves alone can't do it.
-  if (!best || best.cost.unfit > 0)
+  if (!best || best.cost.unfit > 0 || best.cost.offGrid > 0)
     for (const choice of choices) best = new MarksSearch(problem, choice, true, best).run();
   if (!best) return undefined;
   const sections = new Map<string, Length>();

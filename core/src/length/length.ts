@@ -71,7 +71,7 @@ export function half(length: Length): Length {
 }
 
 export function absolute(length: Length): Length {
-  return length < 0 ? nanometres(-length) : length;
+  return length < 0 ? times(length, -1) : length;
 }
 
 export function largest(first: Length, ...rest: readonly Length[]): Length {

@@ -47,7 +47,7 @@ function explain(issue: z.core.$ZodIssue, path: string, unit: Unit): string {
   if (issue.code === 'invalid_value')
     return `${name} must be ${issue.values.map((value) => `“${String(value)}”`).join(' or ')}.`;
   if (issue.code === 'invalid_type')
-    return issue.input === undefined
+    return issue.message.endsWith('received undefined')
       ? `${name} is missing.`
       : `${name} must be ${issue.expected === 'int' ? 'a whole number of nanometres' : `of type ${issue.expected}`}.`;
   return `${name} is not right: ${issue.message}.`;

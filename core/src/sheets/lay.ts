@@ -97,7 +97,7 @@ function layInOrder(
               ...onward.placements,
             ],
           };
-        if (best && best.sheets === sheets) return best;
+        if (best?.sheets === sheets) return best;
       }
     }
   return best;

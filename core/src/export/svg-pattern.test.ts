@@ -1,0 +1,44 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { cutSizeOf, planBox, svgPattern, toMillimetres } from '../index.ts';
+import { anyRequest } from '../testing/requests.ts';
+
+/** Reads the exported file by its text alone, as a cutter's software would. */
+function readLayer(svg: string, layer: string, piece: string): readonly (readonly number[])[] {
+  const group = new RegExp(`<g id="${layer}"[^>]*>([^]*?)</g>`).exec(svg)?.[1] ?? '';
+  const path = new RegExp(`data-piece="${piece}"[^>]* d="([^"]*)"`).exec(group)?.[1] ?? '';
+  return [...path.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)]);
+}
+
+describe('the pattern as SVG', () => {
+  it('is at true size, with every piece’s outline and scores on their layers', () => {
+    fc.assert(
+      fc.property(anyRequest, fc.string(), (request, title) => {
+        const result = planBox(request);
+        if (!result.ok) return;
+        const { pieces } = result.plan;
+        const svg = svgPattern(title, pieces);
+        const [, width, height] = /width="([\d.]+)mm" height="([\d.]+)mm"/.exec(svg) ?? [];
+        expect(svg).toContain(`viewBox="0 0 ${width ?? ''} ${height ?? ''}"`);
+        expect((svg.match(/<\w/g) ?? []).length).toBe((svg.match(/<\/\w|\/>/g) ?? []).length);
+        for (const { id, grid } of pieces) {
+          const outline = readLayer(svg, 'cut', id);
+          const size = cutSizeOf(grid);
+          const xs = outline.map(([x = 0]) => x);
+          const ys = outline.map(([, y = 0]) => y);
+          expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(toMillimetres(size.width), 3);
+          expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(toMillimetres(size.height), 3);
+          // The floor's four scores go round it exactly once.
+          const floorX = [grid.columns[0] ?? 0, (grid.columns[0] ?? 0) + (grid.columns[1] ?? 0)];
+          for (const at of floorX)
+            expect(
+              readLayer(svg, 'score-valley', id).some(
+                ([x = 0]) => Math.abs(x - at / 1_000_000) < 1e-3,
+              ),
+            ).toBe(true);
+        }
+      }),
+      { numRuns: 50 },
+    );
+  });
+});

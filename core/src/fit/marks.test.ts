@@ -1,0 +1,187 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { millimetres, nanometres } from '../length/index.ts';
+import {
+  compareCosts,
+  looseness,
+  solveMarks,
+  tightness,
+  type MarksCost,
+  type MarksProblem,
+} from './index.ts';
+
+/*
+ * The independent search: it tries every value of every section on the finest grid that matters and every
+ * turn of every chain, and knows nothing of bounds, lattices or whole grooves.
+ */
+
+const grain = 500_000;
+
+function everyValue(problem: MarksProblem): readonly (readonly number[])[] {
+  return problem.sections.reduce<readonly (readonly number[])[]>(
+    (lists, { least, most }) => {
+      const values: number[] = [];
+      for (let value = Math.ceil(least / grain) * grain; value <= most; value += grain)
+        values.push(value);
+      return lists.flatMap((list) => values.map((value) => [...list, value]));
+    },
+    [[]],
+  );
+}
+
+function costOf(problem: MarksProblem, values: readonly number[]): MarksCost | undefined {
+  const { step, pitch, reach } = problem.tools;
+  const at = (id: string) =>
+    values[problem.sections.findIndex((section) => section.id === id)] ?? 0;
+  const sums = new Map<string, number>();
+  const readings = new Set<number>();
+  let offGrid = 0;
+  for (const chain of problem.chains) {
+    const sizes = chain.sections.map(at);
+    const cut = sizes.reduce((sum, each) => sum + each, 0);
+    if (cut % step !== 0) return undefined;
+    sums.set(chain.id, cut);
+    const starts = sizes
+      .slice(0, -1)
+      .map((_, i) => sizes.slice(0, i + 1).reduce((a, b) => a + b, 0));
+    const turns = Array.from({ length: sizes.length }, (_, turn) =>
+      starts.map((start, i) => (i < turn ? start : cut - start)),
+    );
+    const off = (list: readonly number[]) =>
+      list.filter((reading) => reading > reach || reading % pitch !== 0).length;
+    const total = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
+    const [best = []] = [...turns].sort((a, b) => off(a) - off(b) || total(a) - total(b));
+    offGrid += off(best);
+    best.forEach((reading) => readings.add(reading));
+  }
+  if (problem.notLarger.some(([low, high]) => at(low) > at(high))) return undefined;
+  for (const { across, down, width, height, mayTurn } of problem.limits) {
+    const [x, y] = [sums.get(across) ?? 0, sums.get(down) ?? 0];
+    if (!(x <= width && y <= height) && !(mayTurn && x <= height && y <= width)) return undefined;
+  }
+  const gaps = problem.fits.map((fit) => at(fit.outer) - at(fit.inner) - fit.layers);
+  const ranges = problem.fits.map((fit) => fit.gap);
+  return {
+    unfit:
+      gaps.reduce((sum, gap, i) => {
+        const range = ranges[i];
+        return sum + (range ? tightness(gap, range, problem.lean) : 0);
+      }, 0) + looseness(gaps, ranges, problem.lean),
+    offGrid,
+    deviation:
+      problem.sections.reduce(
+        (sum, { target, weight }, i) => sum + weight * Math.abs((values[i] ?? 0) - target),
+        0,
+      ) + gaps.reduce((sum, gap, i) => sum + Math.abs(gap - (ranges[i]?.target ?? 0)), 0),
+    settings: readings.size,
+    size: [...sums.values()].reduce((a, b) => a + b, 0),
+  };
+}
+
+const mm = (least: number, most: number) =>
+  fc.integer({ min: least * 10, max: most * 10 }).map((tenths) => millimetres(tenths / 10));
+
+/** Small problems: a tray with its lid, square or not, or a chain of four panels and a seam. */
+const smallProblem: fc.Arbitrary<MarksProblem> = fc
+  .record({
+    wall: mm(8, 12),
+    across: mm(20, 30),
+    deep: mm(20, 30),
+    over: mm(0.4, 2.4),
+    step: fc.constantFrom(0.5, 1, 1.5),
+    pitch: fc.constantFrom(1, 2, 2.5, 5),
+    reach: fc.constantFrom(15, 300),
+    sheet: mm(40, 60),
+    lean: fc.constantFrom('loose' as const, 'tight' as const),
+    shape: fc.constantFrom('tray', 'square tray', 'tube'),
+  })
+  .map(({ wall, across, deep, over, step, pitch, reach, sheet, lean, shape }) => {
+    const section = (id: string, target: number, weight: number, width: number) => ({
+      id,
+      least: nanometres(target - 1_000_000),
+      target: nanometres(target),
+      most: nanometres(target + width * 1_000_000),
+      weight,
+    });
+    const common = {
+      tools: { step: millimetres(step), pitch: millimetres(pitch), reach: millimetres(reach) },
+      lean,
+      notLarger: [],
+      fits: [],
+    };
+    if (shape === 'tube')
+      return {
+        ...common,
+        sections: [
+          section('w', across, 1, 3),
+          section('d', deep, 1, 3),
+          section('seam', wall, 0.25, 3),
+        ],
+        chains: [{ id: 'tube', sections: ['w', 'd', 'w', 'd', 'seam'] }],
+        limits: [],
+      };
+    const square = shape === 'square tray';
+    const fit = (id: string, outer: string, inner: string, layers: number) => ({
+      id,
+      group: 'lid',
+      outer,
+      inner,
+      layers: millimetres(layers),
+      gap: { least: millimetres(0.25), target: millimetres(0.45), most: millimetres(0.8) },
+    });
+    const ways = square ? ['x', 'x'] : ['x', 'y'];
+    return {
+      ...common,
+      sections: [
+        section('wall', wall, 1, 2),
+        section('base x', across, 1, 2),
+        section('lid x', across + over, 0, 3),
+        ...(square ? [] : [section('lid y', deep + over, 0, 3)]),
+        ...(square ? [] : [section('base y', deep, 1, 2)]),
+      ],
+      chains: ['base', 'lid'].flatMap((piece) =>
+        ways.map((way, i) => ({
+          id: `${piece} ${i}`,
+          sections: ['wall', `${piece} ${way}`, 'wall'],
+        })),
+      ),
+      fits: [
+        fit('one', 'lid x', 'base x', over / 1_000_000 - 0.45),
+        fit('other', `lid ${ways[1] ?? 'x'}`, `base ${ways[1] ?? 'x'}`, over / 1_000_000),
+      ],
+      limits: [
+        {
+          across: 'base 0',
+          down: 'base 1',
+          width: sheet,
+          height: millimetres(48),
+          mayTurn: true,
+        },
+      ],
+    };
+  });
+
+describe('the marks solver', () => {
+  it('is never worse than trying everything', () => {
+    fc.assert(
+      fc.property(smallProblem, (problem) => {
+        let best: MarksCost | undefined;
+        for (const values of everyValue(problem)) {
+          const cost = costOf(problem, values);
+          // Off the grooves a maker reads the trimmer's ruler.
+          const readable = values.every((value) => value % problem.tools.step === 0);
+          if (!cost || (cost.offGrid > 0 && !readable)) continue;
+          if (!best || compareCosts(cost, best) < 0) best = cost;
+        }
+        const solution = solveMarks(problem);
+        const values = problem.sections.map(({ id }) => solution?.sections.get(id) ?? 0);
+        // What it says that its choice costs is what the choice costs.
+        if (solution) expect(costOf(problem, values)).toEqual(solution.cost);
+        if (!best) return;
+        expect(solution).toBeDefined();
+        if (solution) expect(compareCosts(solution.cost, best)).toBeLessThanOrEqual(0);
+      }),
+      { numRuns: 60 },
+    );
+  }, 60_000);
+});

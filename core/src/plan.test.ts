@@ -1,0 +1,204 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  clearInsideNeeded,
+  cutSizeOf,
+  extentsOf,
+  faultsOf,
+  formatLength,
+  inchFraction,
+  inches,
+  isOnGrid,
+  millimetres,
+  planBox,
+  planRequestSchema,
+  planSchema,
+  problemsFrom,
+  stockPaper,
+  usualRequest,
+  verdictsOf,
+  type Plan,
+  type PlanRequest,
+} from './index.ts';
+import { anyRequest, sundial } from './testing/requests.ts';
+
+function planned(request: PlanRequest): Plan {
+  const result = planBox(request);
+  if (!result.ok) throw new Error(result.problems[0]?.message);
+  return result.plan;
+}
+
+/** Card of one thickness in stock for base and lid, square gift, on the given trimmer step. */
+function sundialRequest(thickness: number, step = inchFraction(1, 16)): PlanRequest {
+  const card = { ...stockPaper('dusk'), thickness: millimetres(thickness) };
+  const request = usualRequest(sundial, 'inch');
+  return {
+    ...request,
+    papers: { base: card, lid: card },
+    kit: { ...request.kit, trimmer: { ...request.kit.trimmer, step } },
+  };
+}
+
+describe('a lidded box for the pocket sundial', () => {
+  it('has the lid’s scores 1/16 in farther apart than the base’s in 0.30 mm card', () => {
+    const { pieces, lid } = planned(sundialRequest(0.3));
+    const floors = pieces.map(({ grid }) => grid.columns[1] ?? 0);
+    expect(floors).toEqual([inches(2.5), inchFraction(41, 16)]);
+    expect(lid.state).toBe('holds');
+    expect(lid.gap).toBe(millimetres(0.3875));
+    expect(pieces.map(({ grid }) => formatLength(cutSizeOf(grid).width, 'inch'))).toEqual([
+      '3 3/4',
+      '3 9/16',
+    ]);
+  });
+
+  it('says that 0.40 mm card has no lid on 1/16 in marks, offers both, and names the finer trimmer', () => {
+    const { lid } = planned(sundialRequest(0.4));
+    expect(lid.state).toBe('loose');
+    expect(lid.choices.map(({ lean, state, gap }) => [lean, state, gap])).toEqual([
+      ['tight', 'tight', millimetres(-0.0125)],
+      ['loose', 'loose', millimetres(1.575)],
+    ]);
+    expect(lid.finerStep).toBe(inchFraction(1, 32));
+    const finer = planned(sundialRequest(0.4, inchFraction(1, 32)));
+    expect(finer.lid).toMatchObject({ state: 'holds', gap: millimetres(0.78125), choices: [] });
+  });
+});
+
+describe('any box on any tools', () => {
+  it('keeps every promise, or says which field stands in the way', () => {
+    fc.assert(
+      fc.property(anyRequest, (request) => {
+        const result = planBox(request);
+        if (!result.ok) {
+          expect(result.problems.length).toBeGreaterThan(0);
+          for (const { field, message } of result.problems) {
+            expect(field).toMatch(/^papers\.(base|lid)\.sheet$/);
+            expect(message).toMatch(/needs a piece of .+ and a sheet of .+\./);
+          }
+          return;
+        }
+        const { plan } = result;
+        const { step } = request.kit.trimmer;
+        const { pitch, reach } = request.kit.board;
+        // The plan is what its published schema says, and stands for itself when stored and read.
+        expect(planSchema.parse(JSON.parse(JSON.stringify(plan)))).toEqual(plan);
+
+        const needed = clearInsideNeeded(request.gift, request.room);
+        const gift = extentsOf(request.gift);
+        for (const direction of ['across', 'deep', 'high'] as const) {
+          expect(plan.clearInside[direction]).toBeGreaterThanOrEqual(needed[direction].least);
+          const sides = direction === 'high' ? 1 : 2;
+          const left = plan.clearInside[direction] - gift[direction];
+          expect(Math.abs(plan.room[direction] * sides - left)).toBeLessThanOrEqual(1);
+        }
+
+        for (const { piece, readings } of plan.marks) {
+          const grid = plan.pieces.find(({ id }) => id === piece)?.grid;
+          if (!grid) throw new Error('Marks of no piece');
+          expect(faultsOf(grid)).toEqual([]);
+          const { width, height } = cutSizeOf(grid);
+          expect(isOnGrid(width, step) && isOnGrid(height, step)).toBe(true);
+          const paper = request.papers[piece === 'lid' ? 'lid' : 'base'];
+          const fits = (x: number, y: number) => x <= paper.sheet.width && y <= paper.sheet.height;
+          expect(
+            fits(width, height) || (paper.printRuns === 'any way' && fits(height, width)),
+          ).toBe(true);
+          expect(readings).toHaveLength(4);
+          for (const { reading, onGroove } of readings)
+            expect(onGroove).toBe(reading <= reach && isOnGrid(reading, pitch));
+          // Opposite walls are equal to the nanometre.
+          expect(grid.columns[0]).toBe(grid.columns[2]);
+          expect(grid.rows).toEqual([grid.columns[0], grid.rows[1], grid.columns[0]]);
+        }
+        const offGrid = plan.marks.flatMap(({ readings }) => readings).filter((r) => !r.onGroove);
+        expect(plan.offGrid).toBe(offGrid.length);
+        const named = plan.steps.flatMap((each) =>
+          each.kind === 'score' && each.offGroove ? each.passes : [],
+        );
+        expect(named).toHaveLength(offGrid.length);
+
+        checkLid(plan, request);
+        expect(verdictsOf(plan, request).map(({ about }) => about)).toEqual([
+          'gift',
+          'lid',
+          'marks',
+          'paper',
+        ]);
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  it('is the same plan for the same request', () => {
+    fc.assert(
+      fc.property(anyRequest, (request) => {
+        expect(planBox(request)).toEqual(planBox(request));
+      }),
+      { numRuns: 20 },
+    );
+  });
+});
+
+/** The lid by the layer rule, worked out again from the pieces alone. */
+function checkLid(plan: Plan, request: PlanRequest): void {
+  const [base, lid] = plan.pieces;
+  if (!base || !lid) throw new Error('A lidded box has two pieces');
+  const cards = { base: request.papers.base.thickness, lid: request.papers.lid.thickness };
+  const tabsLieIn = request.style.options.tabsOn === 'sides' ? 'deep' : 'across';
+  const gaps = (['across', 'deep'] as const).map((direction) => {
+    const floor = (grid: typeof base.grid) =>
+      (direction === 'across' ? grid.columns[1] : grid.rows[1]) ?? 0;
+    const outsideOfBase = floor(base.grid) + cards.base;
+    const insideOfLid = floor(lid.grid) - cards.lid * (direction === tabsLieIn ? 3 : 1);
+    return insideOfLid - outsideOfBase;
+  });
+  expect(plan.lid.fits.map(({ gap }) => gap)).toEqual(gaps);
+  expect(plan.lid.gap).toBe(Math.min(...gaps));
+  const { least, most } = request.papers.lid.lidGap;
+  const closest = Math.min(...gaps);
+  expect(plan.lid.state).toBe(closest < least ? 'tight' : closest > most ? 'loose' : 'holds');
+  if (plan.lid.state === 'holds') return;
+  expect(plan.lid.choices.length).toBeGreaterThan(0);
+  const chosen = plan.lid.choices.find(({ lean }) => lean === request.lean);
+  expect(chosen?.gap).toBe(plan.lid.gap);
+}
+
+describe('bad requests', () => {
+  const good = usualRequest(sundial, 'inch');
+
+  it.each([
+    [{ ...good, gift: { ...sundial, across: -1 } }, 'gift.across', /width must be at least 3 mm/],
+    [{ ...good, gift: { ...sundial, high: 5e12 } }, 'gift.high', /height can be at most/],
+    [{ ...good, gift: { ...sundial, deep: 1.5 } }, 'gift.deep', /whole number of nanometres/],
+    [{ ...good, gift: { shape: 'cone' } }, 'gift.shape', /.+\./],
+    [{ ...good, unit: 'furlong' }, 'unit', /“inch” or “mm”/],
+    [{ ...good, lean: undefined }, 'lean', /missing|“loose”/],
+    [
+      { ...good, room: { ...good.room, deep: { target: 1_000_000, floor: 2_000_000 } } },
+      'room.deep.floor',
+      /can’t be more than/,
+    ],
+  ])('names the field and what to do %#', (request, field, message) => {
+    const parsed = planRequestSchema.safeParse(request);
+    if (parsed.success) throw new Error('This should have been refused');
+    const [problem] = problemsFrom(parsed.error, 'mm');
+    expect(problem?.field).toBe(field);
+    expect(problem?.message).toMatch(message);
+  });
+
+  it('says which sheet a large gift needs', () => {
+    const across = inches(9);
+    const result = planBox({
+      ...good,
+      gift: { ...sundial, across, deep: across, high: inches(2) },
+    });
+    expect(result.ok ? [] : result.problems).toEqual([
+      {
+        field: 'papers.base.sheet',
+        message:
+          'The base needs a piece of 13 7/16 × 13 7/16 in, and a sheet of Dusk is 12 × 12 in. No common sheet is large enough. Less room or a smaller gift would do.',
+      },
+    ]);
+  });
+});
