@@ -1,7 +1,12 @@
 import vue from '@vitejs/plugin-vue';
+import { defaultClientConditions, defaultServerConditions } from 'vite';
 import { defineConfig } from 'vitest/config';
 
-const source = { ssr: { resolve: { conditions: ['source', 'node', 'import', 'default'] } } };
+/** Workspaces import one another's TypeScript, not what was built. */
+const source = {
+  resolve: { conditions: ['source', ...defaultServerConditions] },
+  ssr: { resolve: { conditions: ['source', ...defaultServerConditions] } },
+};
 
 export default defineConfig({
   test: {
@@ -15,9 +20,8 @@ export default defineConfig({
         test: { name: 'server', include: ['server/src/**/*.test.ts'], environment: 'node' },
       },
       {
-        ...source,
         plugins: [vue()],
-        resolve: { conditions: ['source', 'browser', 'import', 'default'] },
+        resolve: { conditions: ['source', ...defaultClientConditions] },
         test: { name: 'web', include: ['web/src/**/*.test.ts'], environment: 'happy-dom' },
       },
     ],

@@ -1,0 +1,55 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { bodyLimit, problemHandler, unknownRoute } from './http/index.ts';
+import { projectRoutes, type ProjectStore } from './projects/index.ts';
+
+export interface AppParts {
+  readonly store: ProjectStore;
+  readonly logger: Logger;
+  /** Where the built client lies. */
+  readonly client: string;
+}
+
+/** The whole application on one port: the API under `/api`, and the client for every other address. */
+export function createApp({ store, logger, client }: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ logger, autoLogging: false }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          // PrimeVue puts its theme into style elements.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'", 'data:'],
+          // Served over plain http on the maker's own machine.
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+  app.get('/api/health', (_request, response) => {
+    response.json({ ok: true });
+  });
+  app.use('/api/projects', express.json({ limit: bodyLimit }), projectRoutes(store));
+  app.use('/api', unknownRoute);
+  const page = join(client, 'index.html');
+  if (existsSync(page)) {
+    app.use(express.static(client, { index: false, maxAge: '1y', immutable: true }));
+    app.get('/{*path}', (_request, response) => {
+      response.set('Cache-Control', 'no-cache').sendFile(page);
+    });
+  }
+  app.use(unknownRoute);
+  app.use(problemHandler);
+  return app;
+}

@@ -1,0 +1,2 @@
+export { seedDemo } from './seed.ts';
+export { demoProjects } from './boxes.ts';

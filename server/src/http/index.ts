@@ -1,0 +1,3 @@
+export { HttpProblem, type ProblemDetails } from './problem.ts';
+export { bodyLimit, problemHandler, unknownRoute } from './problem-handler.ts';
+export { readBody } from './read-body.ts';
