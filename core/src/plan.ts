@@ -222,11 +222,14 @@ function finerStepThatHolds({ problem, build }: StyleFrame): Length | undefined 
   return solution && stateOf(build(solution)) === 'holds' ? finer.tools.step : undefined;
 }
 
-function fits(width: Length, height: Length, sheet: Pick<Paper['sheet'], 'width' | 'height'>) {
-  return (
-    (width <= sheet.width && height <= sheet.height) ||
-    (width <= sheet.height && height <= sheet.width)
-  );
+function fitsSheet(
+  width: Length,
+  height: Length,
+  sheet: Pick<Paper['sheet'], 'width' | 'height'>,
+  mayTurn: boolean,
+): boolean {
+  const straight = width <= sheet.width && height <= sheet.height;
+  return straight || (mayTurn && width <= sheet.height && height <= sheet.width);
 }
 
 /** What the pieces would need, and which sheet would do, when the chosen one is too small. */
@@ -241,20 +244,16 @@ function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly Proble
     ];
   const cutOf = (id: string) => free.chains.find((chain) => chain.id === id)?.cut ?? nanometres(0);
   const { unit } = request;
-  const tooLarge = frame.pieces.filter(({ across, down, paper }) => {
-    const limit = frame.problem.limits.find((each) => each.across === across);
-    const { sheet } = request.papers[paper];
-    const width = cutOf(across);
-    const height = cutOf(down);
-    return limit?.mayTurn === false
-      ? width > sheet.width || height > sheet.height
-      : !fits(width, height, sheet);
-  });
+  const mayTurn = (paper: PieceFrame['paper']) => request.papers[paper].printRuns === 'any way';
+  const tooLarge = frame.pieces.filter(
+    ({ across, down, paper }) =>
+      !fitsSheet(cutOf(across), cutOf(down), request.papers[paper].sheet, mayTurn(paper)),
+  );
   return tooLarge.map(({ name, across, down, paper }) => {
     const { sheet, name: paperName } = request.papers[paper];
     const width = cutOf(across);
     const height = cutOf(down);
-    const larger = commonSheets.find((each) => fits(width, height, each));
+    const larger = commonSheets.find((each) => fitsSheet(width, height, each, mayTurn(paper)));
     const out = larger
       ? `It fits on ${larger.name}. Choose a larger sheet, less room or a smaller gift.`
       : `No common sheet is large enough. Less room or a smaller gift would do.`;
@@ -263,6 +262,7 @@ function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly Proble
     return {
       field: `papers.${paper}.sheet`,
       message: `The ${name.toLowerCase()} needs a piece of ${needs}, and a sheet of ${paperName} is ${has}. ${out}`,
+      ...(larger && { sheet: larger }),
     };
   });
 }

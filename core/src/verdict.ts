@@ -52,7 +52,7 @@ function lidVerdict({ lid }: Plan): Verdict {
       return {
         about: 'lid',
         state: 'holds',
-        text: ['Lid clears by ', formatGap(lid.gap), ''],
+        text: ['Lid slides with a light tug, ', formatGap(lid.gap), ''],
         detail,
       };
     case 'loose':
@@ -66,7 +66,7 @@ function lidVerdict({ lid }: Plan): Verdict {
       return {
         about: 'lid',
         state: 'wrong',
-        text: ['Lid jams: ', formatGap(lid.gap), ''],
+        text: [lid.gap > 0 ? 'Lid is tight: ' : 'Lid jams: ', formatGap(lid.gap), ''],
         detail,
       };
   }

@@ -15,6 +15,7 @@ export {
   roomLimit,
   roomSchema,
   roomStops,
+  roundRoom,
   type DirectedRoom,
   type Room,
 } from './room.ts';

@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { half, lengthBetween, millimetres, type Length } from '../length/index.ts';
+import {
+  half,
+  inchFraction,
+  lengthBetween,
+  millimetres,
+  roundToGrid,
+  type Length,
+  type Unit,
+} from '../length/index.ts';
 
 const most = millimetres(60);
 const mostRoom = lengthBetween(millimetres(0), most);
@@ -37,10 +45,15 @@ export function evenRoom(target: Length): Room {
   return { across: room, deep: room, high: room };
 }
 
+/** Room as it is shown and set: on the 1/64 in or 0.1 mm nearest to what was asked. */
+export function roundRoom(target: Length, unit: Unit): Length {
+  return roundToGrid(target, unit === 'inch' ? inchFraction(1, 64) : millimetres(0.1));
+}
+
 /** Named amounts of room, from least to most. */
 export const roomStops = [
   { name: 'snug', target: millimetres(0.8) },
   { name: 'easy', target: millimetres(2.4) },
-  { name: 'tissue', target: millimetres(6) },
-  { name: 'nest', target: millimetres(10) },
+  { name: 'tissue', target: millimetres(6.4) },
+  { name: 'nest', target: millimetres(9.6) },
 ] as const;

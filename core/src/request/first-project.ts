@@ -1,4 +1,4 @@
-import { evenRoom, roomStops, type Gift } from '../gift/index.ts';
+import { evenRoom, roomStops, roundRoom, type Gift } from '../gift/index.ts';
 import { millimetres, type Unit } from '../length/index.ts';
 import { stockPapers, type Paper } from '../paper/index.ts';
 import { firstStyle } from '../styles/index.ts';
@@ -38,7 +38,7 @@ export function usualRequest(gift: Gift, unit: Unit): PlanRequest {
     version: 1,
     unit,
     gift,
-    room: evenRoom(easy.target),
+    room: evenRoom(roundRoom(easy.target, unit)),
     style: firstStyle,
     papers: { base: stockPaper('dusk'), lid: stockPaper('sodium') },
     kit: usualKit(unit),

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type { Sheet } from '../paper/index.ts';
 import { formatWithUnit, nanometres, type Unit } from '../length/index.ts';
 
 /** Something that stands in the way of a plan: which field, what is wrong, and the way out. */
@@ -6,6 +7,8 @@ export interface Problem {
   /** Path of the field, like `gift.across`. */
   readonly field: string;
   readonly message: string;
+  /** A sheet that would do, where the chosen one is too small. */
+  readonly sheet?: Sheet;
 }
 
 const fieldNames: Readonly<Record<string, string>> = {

@@ -44,8 +44,8 @@ const openNight: readonly DemoBox[] = [
       lies: 'standing',
     },
     base: 'eggshell',
-    lid: 'graphite',
-    room: millimetres(6),
+    lid: 'comet',
+    room: inchFraction(1, 4),
     options: { lidDepth: 'half', tabsOn: 'sides' },
   },
   {
@@ -71,7 +71,7 @@ const openNight: readonly DemoBox[] = [
     },
     base: 'orbits',
     lid: 'eggshell',
-    room: millimetres(0.8),
+    room: inchFraction(1, 32),
   },
   {
     name: 'Meteorite jar',
@@ -83,7 +83,7 @@ const openNight: readonly DemoBox[] = [
     },
     base: 'graphite',
     lid: 'sodium',
-    room: millimetres(10),
+    room: inchFraction(3, 8),
   },
   {
     name: 'Pocket sundial, open night',

@@ -1,0 +1,92 @@
+import { readFile } from 'node:fs/promises';
+import { formatLength, millimetres, planBox, usualRequest, cutSizeOf } from '@rangoli/core';
+import { expect, openFromShelf, sizeOf, test } from '../support/test.ts';
+
+test('a gift goes in, a cut card comes out, and it is all there after a restart', async ({
+  demo,
+  browser,
+}) => {
+  const visit = await browser.newContext();
+  const page = await visit.newPage();
+  await openFromShelf(page, demo, 'Pocket sundial');
+  await expect(sizeOf(page, 'base')).toHaveText(/^3\s*3\/4\s*×\s*3\s*3\/4/);
+  await expect(page.locator('[data-piece=base] .score')).toContainText(
+    'Score all four sides, turning each time',
+  );
+  await expect(page.locator('[data-piece=base]')).toContainText('5/8 is the fifth small mark');
+
+  await page.getByLabel('Width', { exact: true }).fill('2 7/8');
+  await page.getByLabel('Depth', { exact: true }).fill('2⅞ in');
+  await page.getByLabel('Height', { exact: true }).fill('31 mm');
+  const read = await sizeOf(page, 'base').innerText();
+  await expect(sizeOf(page, 'base')).toHaveText(/^5\s*3\/16\s*×\s*5\s*3\/16/);
+  await expect(page.getByRole('contentinfo')).toContainText('Lid slides with a light tug');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  const address = page.url();
+  await visit.close();
+
+  expect(await demo.stop()).toBe(0);
+  await demo.start();
+  const later = await browser.newContext();
+  const again = await later.newPage();
+  await again.goto(address);
+  await expect(sizeOf(again, 'base')).toHaveText(/^5\s*3\/16\s*×\s*5\s*3\/16/);
+  expect(await sizeOf(again, 'base').innerText()).toBe(read);
+  await expect(again.getByLabel('Height', { exact: true })).toHaveValue('31 mm');
+  await later.close();
+});
+
+test('a new user gets the card for a 74 × 52 × 31 mm gift, as the core plans it', async ({
+  empty,
+  page,
+}) => {
+  await page.goto(empty.origin);
+  await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
+  await page.getByRole('main').getByRole('button', { name: 'New box' }).click();
+  await page.getByRole('button', { name: 'mm', exact: true }).click();
+  for (const [label, value] of [
+    ['Width', '74'],
+    ['Depth', '52'],
+    ['Height', '31'],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).fill(value);
+
+  const request = usualRequest(
+    {
+      shape: 'block',
+      across: millimetres(74),
+      deep: millimetres(52),
+      high: millimetres(31),
+    },
+    'mm',
+  );
+  const result = planBox(request);
+  if (!result.ok) throw new Error('The core refuses this gift');
+  for (const { id, grid } of result.plan.pieces) {
+    const { width, height } = cutSizeOf(grid);
+    const wall = formatLength(grid.rows[0] ?? width, 'mm');
+    await expect(sizeOf(page, id)).toHaveText(
+      new RegExp(`^${formatLength(width, 'mm')}\\s*×\\s*${formatLength(height, 'mm')}`),
+    );
+    await expect(page.locator(`[data-piece=${id}] .strip .mark text`)).toHaveText(wall);
+  }
+});
+
+test('the pattern leaves as SVG at true size', async ({ demo, page }) => {
+  await openFromShelf(page, demo, 'Pocket sundial');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Pattern as SVG' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('pocket-sundial-open-night.svg');
+  const svg = await readFile(await file.path(), 'utf8');
+  // Two pieces of 95.25 and 90.4875 mm with 5 mm between and around.
+  expect(svg).toContain('width="200.7375mm" height="105.25mm"');
+  const size = await page.evaluate((text) => {
+    const drawing = new DOMParser().parseFromString(text, 'image/svg+xml').documentElement;
+    if (!(drawing instanceof SVGSVGElement)) return 'no drawing';
+    document.body.append(drawing);
+    const outline = drawing.querySelector('#cut [data-piece=base]');
+    return outline instanceof SVGGraphicsElement ? outline.getBBox().width : 'no base';
+  }, svg);
+  expect(size).toBeCloseTo(95.25, 3);
+});

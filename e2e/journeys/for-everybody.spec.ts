@@ -1,0 +1,45 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, openFromShelf, test } from '../support/test.ts';
+
+async function seriousFindings(page: Page): Promise<readonly string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
+}
+
+for (const [width, height] of [
+  [1280, 800],
+  [768, 1024],
+  [390, 844],
+] as const)
+  test(`nothing bars the way at ${width} × ${height}`, async ({ demo, page }) => {
+    await page.setViewportSize({ width, height });
+    await page.goto(demo.origin);
+    await expect(page.getByRole('link', { name: 'Pocket sundial' })).toBeVisible();
+    expect(await seriousFindings(page)).toEqual([]);
+    await openFromShelf(page, demo, 'Pocket sundial');
+    expect(await seriousFindings(page)).toEqual([]);
+    await page.getByLabel('Width', { exact: true }).fill('wide');
+    await expect(page.getByRole('alert')).toBeVisible();
+    expect(await seriousFindings(page)).toEqual([]);
+    const overflow = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect(overflow).toBe(0);
+  });
+
+test('the main work needs no scrolling at 1280 × 800', async ({ demo, page }) => {
+  for (const name of ['Pocket sundial', 'Rolled star chart', 'Meteorite jar']) {
+    await openFromShelf(page, demo, name);
+    for (const region of ['.panel', '.card']) {
+      const hidden = await page
+        .locator(region)
+        .evaluate((element) => element.scrollHeight - element.clientHeight);
+      expect(hidden, `${region} of ${name}`).toBeLessThanOrEqual(0);
+    }
+  }
+});

@@ -1,0 +1,32 @@
+import { defineConfig } from '@playwright/test';
+
+/** Where the counts go when the whole suite runs. */
+const results = process.env.JOURNEY_RESULTS;
+
+export default defineConfig({
+  testDir: './journeys',
+  outputDir: '../.cache/playwright',
+  timeout: 45_000,
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  retries: 0,
+  reporter: results === undefined ? [['list']] : [['list'], ['json', { outputFile: results }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-US',
+    actionTimeout: 10_000,
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

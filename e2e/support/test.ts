@@ -1,0 +1,39 @@
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { RangoliServer } from './rangoli-server.ts';
+
+interface Fixtures {
+  /** A server with the demo shelf. */
+  readonly demo: RangoliServer;
+  /** A server with nothing on the shelf. */
+  readonly empty: RangoliServer;
+}
+
+async function serve(use: (server: RangoliServer) => Promise<void>, ...flags: readonly string[]) {
+  const server = new RangoliServer(...flags);
+  await server.start();
+  await use(server);
+  await server.dispose();
+}
+
+export const test = base.extend<Fixtures>({
+  demo: async ({ browserName: _ }, use) => {
+    await serve(use, '--demo');
+  },
+  empty: async ({ browserName: _ }, use) => {
+    await serve(use);
+  },
+});
+
+/** Opens a box of the demo shelf by clicking it. */
+export async function openFromShelf(page: Page, server: RangoliServer, name: string) {
+  await page.goto(server.origin);
+  await page.getByRole('link', { name }).click();
+  await expect(page.getByRole('region', { name: 'Cut card' })).toBeVisible();
+}
+
+/** The large figures of a piece on the cut card, as read. */
+export function sizeOf(page: Page, piece: string): Locator {
+  return page.locator(`[data-piece="${piece}"] .size`);
+}
+
+export { expect };

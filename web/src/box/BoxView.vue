@@ -1,0 +1,263 @@
+<script setup lang="ts">
+import { svgPattern, type Sheet } from '@rangoli/core';
+import { Download, Redo2, Undo2 } from '@lucide/vue';
+import { useEventListener } from '@vueuse/core';
+import Button from 'primevue/button';
+import { computed, onBeforeUnmount, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import TopBar from '../parts/TopBar.vue';
+import UnitSwitch from '../parts/UnitSwitch.vue';
+import { useDrafts } from '../stores/drafts.ts';
+import { useProject } from '../stores/project.ts';
+import ConflictBar from './ConflictBar.vue';
+import CutCard from './CutCard.vue';
+import CuttingMat from './CuttingMat.vue';
+import GiftPanel from './GiftPanel.vue';
+import RefusalNote from './RefusalNote.vue';
+import NameField from './NameField.vue';
+import { fileName, saveFile } from './save-file.ts';
+import { saveWords } from './save-words.ts';
+import VerdictBar from './VerdictBar.vue';
+
+/** The box: what is asked on the left, the mat in the middle, the cut card on the right. */
+const props = defineProps<{ id: string }>();
+
+const project = useProject();
+const drafts = useDrafts();
+const router = useRouter();
+
+watch(
+  () => props.id,
+  (id) => void project.open(id),
+  { immediate: true },
+);
+watch(
+  () => project.document?.name,
+  (name) => (document.title = name === undefined ? 'Rangoli' : `${name} · Rangoli`),
+);
+onBeforeUnmount(() => {
+  project.flush();
+  document.title = 'Rangoli';
+});
+useEventListener(window, 'pagehide', () => {
+  project.flushOnLeave();
+});
+
+const hasDraft = computed(() => drafts.anyIn(project.id));
+const stale = computed(() => hasDraft.value || project.problems.length > 0);
+const trouble = computed(() => {
+  if (project.problems.length > 0)
+    return 'This can’t be made yet. The plan shown is the last one that could.';
+  return hasDraft.value
+    ? 'One entry can’t be taken yet. The plan shown goes by the last good one.'
+    : undefined;
+});
+
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const inText = event.target instanceof HTMLInputElement && event.target.type === 'text';
+  if (inText || !(event.ctrlKey || event.metaKey)) return;
+  const key = event.key.toLowerCase();
+  if (key === 'z' && !event.shiftKey) project.undo();
+  else if (key === 'y' || key === 'z') project.redo();
+  else return;
+  event.preventDefault();
+});
+
+function exportPattern(): void {
+  const shown = project.shown;
+  const name = project.document?.name ?? 'box';
+  if (shown) saveFile(fileName(name, 'svg'), 'image/svg+xml', svgPattern(name, shown.plan.pieces));
+}
+
+function takeSheet(field: string, sheet: Sheet): void {
+  const request = project.document?.box;
+  const piece = field.includes('.lid.') ? 'lid' : 'base';
+  if (!request) return;
+  const { papers } = request;
+  project.changeBox('sheet', { papers: { ...papers, [piece]: { ...papers[piece], sheet } } });
+}
+
+async function keepBoth(): Promise<void> {
+  const copy = await project.keepBoth();
+  if (copy !== undefined) await router.push({ name: 'box', params: { id: copy } });
+}
+</script>
+
+<template>
+  <div class="view">
+    <TopBar place="box">
+      <template v-if="project.document">
+        <NameField
+          :key="project.id"
+          :name="project.document.name"
+          :project="project.id"
+          @change="(name) => project.change('name', (whole) => ({ ...whole, name }))"
+        />
+        <span class="saved quiet" :class="project.saveState.kind" role="status">{{
+          saveWords(project.saveState)
+        }}</span>
+      </template>
+      <template v-if="project.document" #tools>
+        <Button
+          text
+          size="small"
+          severity="secondary"
+          aria-label="Undo"
+          title="Undo (Ctrl Z)"
+          :disabled="!project.canUndo"
+          @click="project.undo()"
+          ><Undo2 :size="18"
+        /></Button>
+        <Button
+          text
+          size="small"
+          severity="secondary"
+          aria-label="Redo"
+          title="Redo (Ctrl Shift Z)"
+          :disabled="!project.canRedo"
+          @click="project.redo()"
+          ><Redo2 :size="18"
+        /></Button>
+        <UnitSwitch :unit="project.document.box.unit" @change="project.readIn" />
+        <Button
+          size="small"
+          severity="secondary"
+          outlined
+          :disabled="stale || !project.shown"
+          @click="exportPattern"
+          ><Download :size="16" />Pattern as SVG</Button
+        >
+      </template>
+    </TopBar>
+    <ConflictBar
+      v-if="project.saveState.kind === 'conflict'"
+      @mine="project.keepMine()"
+      @theirs="project.takeTheirs()"
+      @both="keepBoth"
+    />
+    <main v-if="project.openState.kind === 'open' && project.document" class="desk">
+      <GiftPanel :key="project.id" :request="project.document.box" />
+      <CuttingMat
+        v-if="project.shown"
+        :plan="project.shown.plan"
+        :request="project.shown.request"
+        :stale="stale"
+      >
+        <RefusalNote
+          v-if="project.problems.length > 0"
+          :problems="project.problems"
+          @sheet="takeSheet"
+        />
+      </CuttingMat>
+      <section v-else class="mat-empty" aria-label="Pieces on the cutting mat">
+        <RefusalNote :problems="project.problems" @sheet="takeSheet" />
+      </section>
+      <CutCard
+        v-if="project.shown"
+        :plan="project.shown.plan"
+        :request="project.shown.request"
+        :stale="stale"
+      />
+    </main>
+    <main v-else class="waiting">
+      <p v-if="project.openState.kind === 'opening'" class="quiet" role="status">
+        Getting the box from the shelf…
+      </p>
+      <template v-else-if="project.openState.kind === 'missing'">
+        <h1>This box is not on the shelf</h1>
+        <p>It may have been deleted, or the address is not whole.</p>
+        <Button label="Back to the shelf" @click="router.push('/')" />
+      </template>
+      <template v-else-if="project.openState.kind === 'failed'">
+        <h1>The box can’t be opened</h1>
+        <p>{{ project.openState.message }}</p>
+        <Button label="Try again" @click="project.open(id)" />
+      </template>
+    </main>
+    <VerdictBar
+      v-if="project.openState.kind === 'open' && project.shown"
+      :plan="project.shown.plan"
+      :request="project.shown.request"
+      :trouble="trouble"
+    />
+  </div>
+</template>
+
+<style scoped>
+.view {
+  display: flex;
+  flex-direction: column;
+  height: 100dvh;
+  min-height: 560px;
+}
+
+.saved {
+  font-size: 13px;
+}
+
+.saved.unreachable,
+.saved.refused,
+.saved.conflict {
+  color: var(--vermilion);
+}
+
+.desk {
+  flex: 1;
+  display: grid;
+  grid-template-columns: 276px minmax(0, 1fr) 344px;
+  min-height: 0;
+}
+
+.mat-empty {
+  position: relative;
+  background: var(--mat);
+  grid-column: 2 / -1;
+}
+
+.waiting {
+  flex: 1;
+  display: grid;
+  place-content: center;
+  justify-items: center;
+  gap: 12px;
+}
+
+@media (max-width: 1100px) {
+  .desk {
+    grid-template-columns: 276px minmax(0, 1fr);
+    grid-auto-rows: max-content;
+    overflow-y: auto;
+  }
+
+  .desk > :deep(.card) {
+    grid-column: 1 / -1;
+    overflow: visible;
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+  }
+
+  .desk > :deep(.panel) {
+    overflow: visible;
+  }
+
+  .desk > :deep(.mat) {
+    min-height: 420px;
+  }
+}
+
+@media (max-width: 640px) {
+  .view {
+    height: auto;
+  }
+
+  .desk {
+    display: flex;
+    flex-direction: column;
+  }
+
+  .desk > :deep(.mat) {
+    height: 400px;
+    min-height: 400px;
+  }
+}
+</style>

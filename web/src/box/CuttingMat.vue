@@ -1,0 +1,216 @@
+<script setup lang="ts">
+import { cutSizeOf, lineName, type Plan, type PlanRequest } from '@rangoli/core';
+import { useElementSize } from '@vueuse/core';
+import { computed, useTemplateRef } from 'vue';
+import MeasureSpan from '../parts/MeasureSpan.vue';
+import { layPieces } from '../parts/lay-pieces.ts';
+import PieceDrawing from '../parts/PieceDrawing.vue';
+import { useHighlight } from '../stores/highlight.ts';
+import MatMeasures from './MatMeasures.vue';
+
+/** The cutting mat with the pieces to scale, their measures, and the score that is lit. */
+const props = defineProps<{ plan: Plan; request: PlanRequest; stale: boolean }>();
+
+const highlight = useHighlight();
+const mat = useTemplateRef('mat');
+const { width, height } = useElementSize(mat, { width: 660, height: 700 });
+const head = 18;
+const foot = 44;
+const freeRoom = { title: 34, measures: 46, between: 26, border: 20 };
+const layout = computed(() =>
+  layPieces(props.plan.pieces, width.value, height.value - head - foot, freeRoom),
+);
+const unit = computed(() => props.request.kit.trimmer.unit);
+const bar = computed(() =>
+  unit.value === 'inch'
+    ? { text: '1 in', size: 25.4 * layout.value.scale }
+    : { text: '20 mm', size: 20 * layout.value.scale },
+);
+const faceUp = computed(() => {
+  const printed = Object.values(props.request.papers).some(({ print }) => print === 'one face');
+  return printed ? 'Drawn inside face up, print down' : 'Drawn inside face up';
+});
+
+interface MatLine {
+  readonly name: string;
+  readonly x1: number;
+  readonly x2: number;
+  readonly y1: number;
+  readonly y2: number;
+}
+
+const lines = computed(() =>
+  layout.value.pieces.map((placed): readonly MatLine[] =>
+    placed.piece.grid.lines.map((line) => {
+      const name = lineName(line);
+      if (line.axis === 'column') {
+        const x = placed.columns[line.index] ?? 0;
+        return { name, x1: x, x2: x, y1: 0, y2: placed.height };
+      }
+      const y = placed.rows[line.index] ?? 0;
+      return { name, x1: 0, x2: placed.width, y1: y, y2: y };
+    }),
+  ),
+);
+</script>
+
+<template>
+  <section ref="mat" class="mat" aria-label="Pieces on the cutting mat" :class="{ stale }">
+    <svg :width="width" :height="height" role="img" :aria-label="faceUp">
+      <defs>
+        <pattern
+          id="glue-hatch"
+          :width="5 / layout.scale"
+          :height="5 / layout.scale"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <line
+            x1="0"
+            x2="0"
+            y1="0"
+            :y2="5 / layout.scale"
+            stroke="#ffffff"
+            stroke-opacity="0.55"
+            :stroke-width="1.2 / layout.scale"
+          />
+        </pattern>
+      </defs>
+      <g
+        v-for="(placed, i) in layout.pieces"
+        :key="placed.piece.id"
+        :transform="`translate(${placed.x} ${placed.y + head})`"
+      >
+        <text class="title" :x="placed.width / 2" y="-14">
+          {{ placed.piece.name }}
+          <MeasureSpan :length="cutSizeOf(placed.piece.grid).width" :unit="unit" />
+          ×
+          <MeasureSpan :length="cutSizeOf(placed.piece.grid).height" :unit="unit" />
+        </text>
+        <g :transform="`scale(${layout.scale})`">
+          <PieceDrawing
+            :piece="placed.piece"
+            :colour="request.papers[placed.piece.paper].colour"
+            :grain="1 / layout.scale"
+          />
+        </g>
+        <MatMeasures :placed="placed" :unit="unit" />
+        <g v-for="line in lines[i]" :key="line.name">
+          <g v-if="highlight.isLit(placed.piece.id, line.name)" class="lit">
+            <line v-bind="line" />
+            <circle :cx="line.x1" :cy="line.y1" r="5.5" />
+          </g>
+          <line
+            class="reach"
+            v-bind="line"
+            @pointerenter="highlight.light(placed.piece.id, [line.name])"
+            @pointerleave="highlight.unlight()"
+          />
+        </g>
+      </g>
+      <g class="foot" :transform="`translate(20 ${height - 24})`">
+        <path :d="`M0 -5V5M0 0H${bar.size}M${bar.size} -5V5`" />
+        <text :x="bar.size + 9" y="4">{{ bar.text }}</text>
+      </g>
+      <g class="foot" :transform="`translate(${width - 262} ${height - 24})`">
+        <line class="cut" x1="0" x2="30" y1="0" y2="0" />
+        <text x="38" y="4">cut</text>
+        <line class="fold" x1="76" x2="108" y1="0" y2="0" />
+        <text x="116" y="4">fold in</text>
+        <rect class="glue" x="172" y="-7" width="30" height="14" />
+        <path class="hatch" d="M174 7l12-14m-4 14 12-14m-4 14 10-12" />
+        <text x="210" y="4">glue</text>
+      </g>
+    </svg>
+    <p class="face">{{ faceUp }}</p>
+    <slot />
+  </section>
+</template>
+
+<style scoped>
+.mat {
+  position: relative;
+  overflow: hidden;
+  background-color: var(--mat);
+  background-image: radial-gradient(circle, var(--mat-dot) 1.1px, transparent 1.4px);
+  background-size: 22px 22px;
+}
+
+svg {
+  display: block;
+  position: absolute;
+  inset: 0;
+}
+
+.stale svg {
+  filter: grayscale(1);
+  opacity: 0.45;
+}
+
+.title {
+  font: 600 17px var(--figures);
+  fill: #ffffff;
+  text-anchor: middle;
+}
+
+.reach {
+  stroke: transparent;
+  stroke-width: 14;
+}
+
+.lit {
+  pointer-events: none;
+}
+
+.lit line {
+  stroke: var(--turmeric);
+  stroke-width: 3.5;
+}
+
+.lit circle {
+  fill: var(--turmeric);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+
+.foot text {
+  font: 13px var(--text);
+  fill: #d3e2dd;
+}
+
+.foot path,
+.foot line {
+  fill: none;
+  stroke: #ffffff;
+  stroke-width: 1.5;
+}
+
+.foot .cut {
+  stroke-width: 2.6;
+}
+
+.foot .fold {
+  stroke-dasharray: 6 4;
+}
+
+.foot .glue {
+  fill: none;
+  stroke: #ffffff;
+}
+
+.foot .hatch {
+  stroke-width: 1;
+  stroke-opacity: 0.7;
+}
+
+.face {
+  position: absolute;
+  left: 0;
+  right: 0;
+  top: 12px;
+  text-align: center;
+  font-size: 12px;
+  color: #b9cfc8;
+  pointer-events: none;
+}
+</style>

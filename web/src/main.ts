@@ -1,0 +1,24 @@
+import '@fontsource-variable/bricolage-grotesque/index.css';
+import '@fontsource-variable/commissioner/index.css';
+import './style/tokens.css';
+import './style/base.css';
+import { createPinia } from 'pinia';
+import PrimeVue from 'primevue/config';
+import { createApp } from 'vue';
+import App from './App.vue';
+import { preset } from './preset.ts';
+import { router } from './router.ts';
+
+createApp(App)
+  .use(createPinia())
+  .use(router)
+  .use(PrimeVue, {
+    theme: {
+      preset,
+      options: {
+        darkModeSelector: false,
+        cssLayer: { name: 'primevue', order: 'reset, tokens, primevue, app' },
+      },
+    },
+  })
+  .mount('#app');

@@ -1,0 +1,210 @@
+<script setup lang="ts">
+import {
+  explainLengthFault,
+  formatLength,
+  formatWithUnit,
+  inchFraction,
+  millimetres,
+  nanometres,
+  parseLength,
+  type Length,
+  type Unit,
+} from '@rangoli/core';
+import InputText from 'primevue/inputtext';
+import { computed, ref, useId, watch } from 'vue';
+import { useDrafts } from '../stores/drafts.ts';
+
+/**
+ * A length that is typed, stepped with the arrow keys, or dragged by its unit. What can't be taken stays
+ * as it was typed, with the reason beside it, and the last good length goes on standing.
+ */
+const props = defineProps<{
+  /** The field's own name among all fields, under which its draft is kept. */
+  field: string;
+  label: string;
+  length: Length;
+  unit: Unit;
+  least: Length;
+  most: Length;
+  /** What an arrow key adds; 1/16 in or 1 mm when left out. */
+  step?: Length;
+  hideLabel?: boolean;
+  /** Which edge of the field the message hangs from. */
+  faultFrom?: 'left' | 'right';
+}>();
+const emit = defineEmits<{ change: [length: Length] }>();
+
+const id = useId();
+const drafts = useDrafts();
+const draft = drafts.of(props.field);
+const editing = ref<string>();
+const step = computed(
+  () => props.step ?? (props.unit === 'inch' ? inchFraction(1, 16) : millimetres(1)),
+);
+const shown = computed(
+  () => draft.value?.text ?? editing.value ?? formatLength(props.length, props.unit),
+);
+const showsOtherUnit = computed(() => /[a-z]/i.test(formatLength(props.length, props.unit)));
+
+watch(
+  () => [props.length, props.unit] as const,
+  ([length]) => {
+    if (editing.value !== undefined) {
+      const parsed = parseLength(editing.value, props.unit);
+      if (parsed.ok && parsed.length === length) return;
+    }
+    editing.value = undefined;
+    drafts.forget(props.field);
+  },
+);
+
+function limitFault(length: Length): string | undefined {
+  if (length < props.least)
+    return `${props.label} must be at least ${formatWithUnit(props.least, props.unit)}.`;
+  if (length > props.most)
+    return `${props.label} can be at most ${formatWithUnit(props.most, props.unit)}.`;
+  return undefined;
+}
+
+function read(text: string | undefined): void {
+  const typed = text ?? '';
+  const parsed = parseLength(typed, props.unit);
+  // Nothing at all is a good answer where the least is nothing.
+  const zeroIsGood = !parsed.ok && parsed.fault === 'zero' && props.least <= 0;
+  const length = parsed.ok ? parsed.length : zeroIsGood ? nanometres(0) : undefined;
+  const message =
+    length === undefined
+      ? parsed.ok
+        ? undefined
+        : explainLengthFault(parsed.fault, props.unit)
+      : limitFault(length);
+  if (message !== undefined || length === undefined) {
+    drafts.keep(props.field, { text: typed, message: message ?? '' });
+    return;
+  }
+  drafts.forget(props.field);
+  editing.value = typed;
+  if (length !== props.length) emit('change', length);
+}
+
+function moveBy(from: Length, steps: number): void {
+  const moved = Math.round(from / step.value + steps) * step.value;
+  const length = nanometres(Math.min(props.most, Math.max(props.least, moved)));
+  drafts.forget(props.field);
+  editing.value = undefined;
+  if (length !== props.length) emit('change', length);
+}
+
+let dragFrom: { readonly x: number; readonly length: Length } | undefined;
+
+function startDrag(event: PointerEvent): void {
+  if (!(event.currentTarget instanceof Element)) return;
+  event.currentTarget.setPointerCapture(event.pointerId);
+  dragFrom = { x: event.clientX, length: props.length };
+}
+
+function drag(event: PointerEvent): void {
+  if (dragFrom) moveBy(dragFrom.length, Math.round((event.clientX - dragFrom.x) / 6));
+}
+
+function endDrag(): void {
+  dragFrom = undefined;
+}
+</script>
+
+<template>
+  <div class="field" :class="{ wrong: draft }">
+    <label :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
+    <div class="entry">
+      <InputText
+        :id="id"
+        :model-value="shown"
+        :invalid="draft !== undefined"
+        :aria-describedby="draft ? `${id}-fault` : undefined"
+        autocomplete="off"
+        spellcheck="false"
+        size="small"
+        fluid
+        @update:model-value="read"
+        @blur="editing = undefined"
+        @keydown.up.prevent="moveBy(length, 1)"
+        @keydown.down.prevent="moveBy(length, -1)"
+      />
+      <span
+        v-if="!showsOtherUnit && !draft"
+        class="grip"
+        title="Drag to change"
+        aria-hidden="true"
+        @pointerdown.prevent="startDrag"
+        @pointermove="drag"
+        @pointerup="endDrag"
+        @pointercancel="endDrag"
+        >{{ unit === 'inch' ? 'in' : 'mm' }}</span
+      >
+    </div>
+    <p v-if="draft" :id="`${id}-fault`" class="fault" :class="faultFrom" role="alert">
+      {{ draft.message }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.field {
+  position: relative;
+  min-width: 0;
+}
+
+label {
+  display: block;
+  font-size: 12px;
+  color: var(--ink-soft);
+  margin-bottom: 2px;
+}
+
+.entry {
+  position: relative;
+}
+
+.entry :deep(input) {
+  padding-right: 24px;
+  font-weight: 600;
+}
+
+.grip {
+  position: absolute;
+  inset: 1px 1px 1px auto;
+  display: flex;
+  align-items: center;
+  padding: 0 6px 0 4px;
+  font-size: 11px;
+  color: var(--ink-soft);
+  cursor: ew-resize;
+  touch-action: none;
+  user-select: none;
+}
+
+.grip:hover {
+  color: var(--ink);
+}
+
+.fault {
+  position: absolute;
+  z-index: 5;
+  left: 0;
+  top: calc(100% + 3px);
+  width: max-content;
+  max-width: 176px;
+  padding: 5px 8px;
+  font-size: 12px;
+  line-height: 1.3;
+  color: var(--vermilion);
+  background: var(--vermilion-pale);
+  border: 1px solid var(--vermilion);
+  border-radius: 6px;
+}
+
+.fault.right {
+  left: auto;
+  right: 0;
+}
+</style>

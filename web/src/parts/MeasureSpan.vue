@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import { measureParts, type Length, type Unit } from '@rangoli/core';
+import { computed } from 'vue';
+
+/** A length inside an SVG text, with a real fraction. */
+const props = defineProps<{ length: Length; unit: Unit }>();
+
+const parts = computed(() => measureParts(props.length, props.unit));
+</script>
+
+<template>
+  <template v-if="parts.kind === 'fraction'"
+    ><tspan v-if="parts.whole > 0 || parts.numerator === 0">{{ parts.whole }}</tspan
+    ><tspan v-if="parts.numerator > 0" class="fraction" :dx="parts.whole > 0 ? '0.12em' : undefined"
+      >{{ parts.numerator }}/{{ parts.denominator }}</tspan
+    ></template
+  ><tspan v-else>{{ parts.text }}</tspan>
+</template>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import type { Piece } from '@rangoli/core';
+import { computed } from 'vue';
+import { isDark } from './colour.ts';
+import { drawPiece } from './piece-paths.ts';
+
+/** A piece in its card's colour, in millimetres from its top left corner; lines by dash and weight. */
+const props = defineProps<{
+  piece: Piece;
+  colour: string;
+  /** Millimetres of the drawing for one pixel on the screen, so that lines keep their weight. */
+  grain: number;
+}>();
+
+const drawn = computed(() => drawPiece(props.piece));
+const ink = computed(() => (isDark(props.colour) ? '#ffffff' : '#14302d'));
+</script>
+
+<template>
+  <g class="piece" :style="{ '--grain': grain, '--line': ink }">
+    <path class="card" :d="drawn.outline" :fill="colour" />
+    <path v-for="(face, i) in drawn.glued" :key="i" class="glued" :d="face" />
+    <line
+      v-for="(line, i) in drawn.lines"
+      :key="i"
+      :class="line.kind"
+      :x1="line.from.x"
+      :y1="line.from.y"
+      :x2="line.to.x"
+      :y2="line.to.y"
+    />
+    <path class="edge" :d="drawn.outline" />
+  </g>
+</template>
+
+<style scoped>
+.piece {
+  --px: calc(var(--grain) * 1px);
+}
+
+.edge {
+  fill: none;
+  stroke: #ffffff;
+  stroke-width: calc(1.6 * var(--px));
+  stroke-linejoin: round;
+}
+
+.glued {
+  fill: url('#glue-hatch');
+}
+
+line {
+  stroke: var(--line);
+  stroke-width: calc(1.5 * var(--px));
+}
+
+.valley {
+  stroke-dasharray: calc(6 * var(--px)) calc(4 * var(--px));
+}
+
+.mountain {
+  stroke-dasharray: calc(9 * var(--px)) calc(3 * var(--px)) calc(2 * var(--px)) calc(3 * var(--px));
+}
+
+.mark {
+  stroke-dasharray: calc(1.5 * var(--px)) calc(4 * var(--px));
+}
+
+.slit {
+  stroke-width: calc(3.2 * var(--px));
+}
+</style>

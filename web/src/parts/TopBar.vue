@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { RouterLink } from 'vue-router';
+
+/** The bar over every view: the way back to the shelf, and the view's own tools. */
+defineProps<{ place: 'shelf' | 'box' }>();
+</script>
+
+<template>
+  <header class="bar">
+    <RouterLink to="/" class="brand"
+      ><img src="/rangoli.svg" alt="" width="26" height="26" /><span>Rangoli</span></RouterLink
+    >
+    <nav aria-label="Views">
+      <RouterLink to="/" :class="{ here: place === 'shelf' }">Shelf</RouterLink>
+      <span v-if="place === 'box'" class="here" aria-current="page">Box</span>
+    </nav>
+    <div class="middle"><slot /></div>
+    <div class="tools"><slot name="tools" /></div>
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 18px;
+  min-height: 52px;
+  padding: 6px 16px;
+  border-bottom: 1px solid var(--rule);
+  background: var(--paper);
+}
+
+.brand {
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  font: 700 20px var(--figures);
+  color: var(--ink);
+  text-decoration: none;
+}
+
+nav {
+  display: flex;
+  gap: 4px;
+  font-weight: 600;
+}
+
+nav a,
+nav span {
+  padding: 5px 12px;
+  border-radius: var(--radius);
+  color: var(--ink-soft);
+  text-decoration: none;
+}
+
+nav .here {
+  color: var(--ink);
+  background: var(--leaf-pale);
+}
+
+.middle {
+  flex: 1;
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  gap: 12px;
+  min-width: 0;
+}
+
+.tools {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+@media (max-width: 760px) {
+  .bar {
+    flex-wrap: wrap;
+    gap: 8px 12px;
+  }
+
+  .middle {
+    order: 5;
+    flex-basis: 100%;
+    justify-content: flex-start;
+  }
+
+  .tools {
+    margin-left: auto;
+  }
+
+  .brand span {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+}
+</style>

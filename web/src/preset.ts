@@ -1,0 +1,79 @@
+import { definePreset } from '@primeuix/themes';
+import Aura from '@primeuix/themes/aura';
+
+/** PrimeVue in Rangoli's colours: ink for what is chosen, turmeric only for what is active. */
+export const preset = definePreset(Aura, {
+  primitive: {
+    borderRadius: { sm: '6px', md: '8px', lg: '10px' },
+  },
+  semantic: {
+    primary: {
+      50: '#eef4f2',
+      100: '#d5e3df',
+      200: '#abc6bf',
+      300: '#7fa79e',
+      400: '#4f827a',
+      500: '#14302d',
+      600: '#14302d',
+      700: '#102825',
+      800: '#0c1f1d',
+      900: '#081615',
+      950: '#050e0d',
+    },
+    focusRing: { width: '3px', style: 'solid', color: '#f2b31c', offset: '2px' },
+    formField: {
+      paddingX: '0.6rem',
+      paddingY: '0.32rem',
+      sm: { fontSize: '0.875rem', paddingX: '0.5rem', paddingY: '0.25rem' },
+    },
+    colorScheme: {
+      light: {
+        surface: {
+          0: '#ffffff',
+          50: '#f5f8f5',
+          100: '#ebf0ed',
+          200: '#d9e0dc',
+          300: '#b9c6c0',
+          400: '#8b9e97',
+          500: '#6b827b',
+          600: '#566d68',
+          700: '#3b524d',
+          800: '#24403b',
+          900: '#14302d',
+          950: '#0c1f1d',
+        },
+        primary: {
+          color: '#14302d',
+          contrastColor: '#ffffff',
+          hoverColor: '#24403b',
+          activeColor: '#3b524d',
+        },
+        text: { color: '#14302d', mutedColor: '#566d68' },
+        highlight: {
+          background: '#fff1d0',
+          focusBackground: '#fff1d0',
+          color: '#14302d',
+          focusColor: '#14302d',
+        },
+      },
+    },
+  },
+  components: {
+    slider: {
+      handle: {
+        width: '18px',
+        height: '18px',
+        background: '#14302d',
+        hoverBackground: '#14302d',
+        content: {
+          width: '12px',
+          height: '12px',
+          background: '#ffffff',
+          hoverBackground: '#f2b31c',
+        },
+      },
+      track: { background: '#d9e0dc', size: '4px' },
+      range: { background: '#14302d' },
+    },
+  },
+});

@@ -1,0 +1,14 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import BoxView from './box/BoxView.vue';
+import ShelfView from './shelf/ShelfView.vue';
+import NowhereView from './shelf/NowhereView.vue';
+
+/** The places of Rangoli by address. */
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'shelf', component: ShelfView },
+    { path: '/box/:id', name: 'box', component: BoxView, props: true },
+    { path: '/:path(.*)*', name: 'nowhere', component: NowhereView },
+  ],
+});

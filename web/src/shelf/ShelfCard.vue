@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { cutSizeOf, extentsOf, planBox } from '@rangoli/core';
+import { Copy, Trash2 } from '@lucide/vue';
+import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
+import type { StoredProject } from '../api/projects.ts';
+import { layPieces } from '../parts/lay-pieces.ts';
+import MeasureText from '../parts/MeasureText.vue';
+import PieceDrawing from '../parts/PieceDrawing.vue';
+
+/** A box on the shelf: its own pieces on the mat, what it holds, what is cut. */
+const props = defineProps<{ project: StoredProject }>();
+const emit = defineEmits<{ duplicate: []; remove: [] }>();
+
+const view = { width: 280, height: 158 };
+const box = computed(() => props.project.document.box);
+const gift = computed(() => extentsOf(box.value.gift));
+const plan = computed(() => {
+  const result = planBox(box.value);
+  return result.ok ? result.plan : undefined;
+});
+const layout = computed(
+  () =>
+    plan.value &&
+    layPieces(plan.value.pieces, view.width, view.height, {
+      title: 0,
+      measures: 0,
+      between: 14,
+      border: 16,
+    }),
+);
+</script>
+
+<template>
+  <li class="card">
+    <RouterLink :to="{ name: 'box', params: { id: project.id } }" class="open">
+      <svg
+        v-if="layout"
+        class="drawing"
+        :viewBox="`0 0 ${view.width} ${view.height}`"
+        aria-hidden="true"
+      >
+        <g
+          v-for="placed in layout.pieces"
+          :key="placed.piece.id"
+          :transform="`translate(${placed.x} ${placed.y}) scale(${layout.scale})`"
+        >
+          <PieceDrawing
+            :piece="placed.piece"
+            :colour="box.papers[placed.piece.paper].colour"
+            :grain="0.75 / layout.scale"
+          />
+        </g>
+      </svg>
+      <span v-else class="impossible">Too large for its sheet</span>
+      <span class="text">
+        <strong>{{ project.document.name }}</strong>
+        <span class="quiet"
+          >holds <MeasureText :length="gift.across" :unit="box.unit" /> ×
+          <MeasureText :length="gift.deep" :unit="box.unit" /> ×
+          <MeasureText :length="gift.high" :unit="box.unit" with-unit
+        /></span>
+        <span v-if="plan" class="cuts">
+          <span v-for="piece in plan.pieces" :key="piece.id">
+            {{ piece.name }}
+            <MeasureText :length="cutSizeOf(piece.grid).width" :unit="box.kit.trimmer.unit" /> ×
+            <MeasureText :length="cutSizeOf(piece.grid).height" :unit="box.kit.trimmer.unit" />
+          </span>
+        </span>
+      </span>
+    </RouterLink>
+    <div class="actions">
+      <button
+        type="button"
+        :aria-label="`Duplicate ${project.document.name}`"
+        title="Duplicate"
+        @click="emit('duplicate')"
+      >
+        <Copy :size="16" />
+      </button>
+      <button
+        type="button"
+        :aria-label="`Delete ${project.document.name}`"
+        title="Delete"
+        @click="emit('remove')"
+      >
+        <Trash2 :size="16" />
+      </button>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.card {
+  position: relative;
+  border: 1px solid var(--rule);
+  border-radius: var(--radius);
+  background: var(--paper);
+  overflow: hidden;
+}
+
+.card:hover {
+  border-color: var(--ink);
+}
+
+.open {
+  display: block;
+  color: inherit;
+  text-decoration: none;
+}
+
+.open:focus-visible {
+  outline-offset: -3px;
+}
+
+.drawing,
+.impossible {
+  display: block;
+  width: 100%;
+  aspect-ratio: 280 / 158;
+  background-color: var(--mat);
+  background-image: radial-gradient(circle, var(--mat-dot) 1px, transparent 1.3px);
+  background-size: 18px 18px;
+}
+
+.impossible {
+  display: grid;
+  place-content: center;
+  color: #ffffff;
+}
+
+.text {
+  display: grid;
+  gap: 2px;
+  padding: 10px 14px 12px;
+}
+
+strong {
+  font: 700 16px/1.25 var(--figures);
+}
+
+.cuts {
+  display: grid;
+  padding-right: 70px;
+  font-weight: 600;
+}
+
+.actions {
+  position: absolute;
+  right: 8px;
+  bottom: 8px;
+  display: flex;
+  gap: 2px;
+}
+
+.actions button {
+  padding: 6px;
+  border: 0;
+  border-radius: 6px;
+  color: var(--ink-soft);
+  background: none;
+  cursor: pointer;
+  line-height: 0;
+}
+
+.actions button:hover {
+  color: var(--ink);
+  background: var(--ground);
+}
+</style>

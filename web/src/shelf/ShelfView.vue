@@ -1,0 +1,214 @@
+<script setup lang="ts">
+import { newProject } from '@rangoli/core';
+import { Plus } from '@lucide/vue';
+import Button from 'primevue/button';
+import { onMounted, ref, shallowRef } from 'vue';
+import { useRouter } from 'vue-router';
+import {
+  createProject,
+  deleteProject,
+  duplicateProject,
+  listProjects,
+  restoreProject,
+  type StoredProject,
+} from '../api/projects.ts';
+import TopBar from '../parts/TopBar.vue';
+import { useUsualUnit } from '../stores/usual-unit.ts';
+import ShelfCard from './ShelfCard.vue';
+
+/** All boxes, each as a small drawing of its own pieces. */
+type State =
+  | { readonly kind: 'loading' }
+  | { readonly kind: 'ready' }
+  | { readonly kind: 'failed'; readonly message: string };
+
+const router = useRouter();
+const state = shallowRef<State>({ kind: 'loading' });
+const projects = shallowRef<readonly StoredProject[]>([]);
+const deleted = shallowRef<StoredProject>();
+const trouble = ref('');
+const usualUnit = useUsualUnit();
+
+function sentence(error: unknown): string {
+  return error instanceof Error ? error.message : 'Something broke.';
+}
+
+async function load(): Promise<void> {
+  state.value = { kind: 'loading' };
+  try {
+    projects.value = await listProjects();
+    state.value = { kind: 'ready' };
+  } catch (error) {
+    state.value = { kind: 'failed', message: sentence(error) };
+  }
+}
+
+async function attempt(action: () => Promise<void>): Promise<void> {
+  trouble.value = '';
+  try {
+    await action();
+  } catch (error) {
+    trouble.value = sentence(error);
+  }
+}
+
+async function begin(): Promise<void> {
+  await attempt(async () => {
+    const { id } = await createProject(newProject(usualUnit.value));
+    await router.push({ name: 'box', params: { id } });
+  });
+}
+
+async function duplicate(project: StoredProject): Promise<void> {
+  await attempt(async () => {
+    projects.value = [await duplicateProject(project.id), ...projects.value];
+  });
+}
+
+async function remove(project: StoredProject): Promise<void> {
+  await attempt(async () => {
+    await deleteProject(project.id);
+    projects.value = projects.value.filter(({ id }) => id !== project.id);
+    deleted.value = project;
+  });
+}
+
+async function bringBack(): Promise<void> {
+  const project = deleted.value;
+  if (!project) return;
+  await attempt(async () => {
+    const restored = await restoreProject(project.id);
+    projects.value = [...projects.value, restored].sort((a, b) =>
+      b.updatedAt.localeCompare(a.updatedAt),
+    );
+    deleted.value = undefined;
+  });
+}
+
+onMounted(load);
+</script>
+
+<template>
+  <div class="view">
+    <TopBar place="shelf">
+      <template #tools>
+        <Button size="small" @click="begin"><Plus :size="17" />New box</Button>
+      </template>
+    </TopBar>
+    <main>
+      <div class="head">
+        <h1>Shelf</h1>
+        <p v-if="state.kind === 'ready' && projects.length > 0" class="quiet">
+          {{ projects.length }} {{ projects.length === 1 ? 'box' : 'boxes' }}
+        </p>
+      </div>
+      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <ul v-if="state.kind === 'loading'" class="shelf" aria-hidden="true">
+        <li v-for="i in 8" :key="i" class="ghost" />
+      </ul>
+      <div v-else-if="state.kind === 'failed'" class="empty" role="alert">
+        <h2>The shelf can’t be reached</h2>
+        <p>{{ state.message }}</p>
+        <Button label="Try again" @click="load" />
+      </div>
+      <div v-else-if="projects.length === 0" class="empty">
+        <h2>Nothing on the shelf yet</h2>
+        <p>Measure a gift with a ruler, and Rangoli says what to cut and where to score.</p>
+        <Button label="New box" @click="begin" />
+      </div>
+      <ul v-else class="shelf">
+        <ShelfCard
+          v-for="project in projects"
+          :key="project.id"
+          :project="project"
+          @duplicate="duplicate(project)"
+          @remove="remove(project)"
+        />
+      </ul>
+    </main>
+    <div v-if="deleted" class="undo" role="status">
+      <span>Deleted “{{ deleted.document.name }}”</span>
+      <button type="button" @click="bringBack">Undo</button>
+      <button type="button" aria-label="Close" class="close" @click="deleted = undefined">×</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.view {
+  min-height: 100dvh;
+  background: var(--ground);
+}
+
+main {
+  max-width: 1320px;
+  margin: 0 auto;
+  padding: 22px 24px 80px;
+}
+
+.head {
+  display: flex;
+  align-items: baseline;
+  gap: 12px;
+  margin-bottom: 14px;
+}
+
+h1 {
+  font-size: 26px;
+}
+
+.shelf {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  gap: 18px;
+}
+
+.ghost {
+  height: 262px;
+  border-radius: var(--radius);
+  background: #e6ece8;
+}
+
+.trouble {
+  margin-bottom: 14px;
+  padding: 8px 12px;
+  color: var(--vermilion);
+  background: var(--vermilion-pale);
+  border-radius: var(--radius);
+}
+
+.empty {
+  display: grid;
+  justify-items: center;
+  gap: 12px;
+  padding: 90px 20px;
+  text-align: center;
+}
+
+.undo {
+  position: fixed;
+  left: 50%;
+  bottom: 22px;
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 10px 16px;
+  transform: translateX(-50%);
+  color: #ffffff;
+  background: var(--ink);
+  border-radius: var(--radius);
+}
+
+.undo button {
+  padding: 4px 8px;
+  border: 0;
+  color: var(--turmeric);
+  font-weight: 700;
+  background: none;
+  cursor: pointer;
+}
+
+.undo .close {
+  color: #d3e2dd;
+}
+</style>
