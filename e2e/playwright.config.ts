@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { chromiumOptions } from './support/browser.ts';
 
 /** Where the counts go when the whole suite runs. */
 const results = process.env.JOURNEY_RESULTS;
@@ -16,17 +17,6 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
     actionTimeout: 10_000,
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: chromiumOptions,
   },
 });

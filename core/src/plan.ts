@@ -112,6 +112,9 @@ export function planBox(request: PlanRequest): PlanResult {
   const solution = solveMarks(frame.problem);
   if (!solution) return { ok: false, problems: sheetProblems(request, frame) };
   const box = frame.build(solution);
+  // No marks force a lid that jams: then it is its sheet that leaves no room for a larger one.
+  if (request.lean === 'loose' && stateOf(box) === 'tight')
+    return { ok: false, problems: sheetProblems(request, frame) };
   const jobs = box.pieces.map((piece, i) => jobOf(piece, frame.pieces[i], solution, request));
   return {
     ok: true,
@@ -121,7 +124,7 @@ export function planBox(request: PlanRequest): PlanResult {
       pieces: [...box.pieces],
       clearInside: { ...box.clearInside },
       room: roomLeft(request, box),
-      lid: judgeLid(request, frame, box),
+      lid: judgeLid(request, frame, solution, box),
       marks: jobs.map(({ piece, marks }) => ({
         piece: piece.id,
         readings: (['across', 'down'] as const).flatMap((way) =>
@@ -173,10 +176,15 @@ function closest(fits: readonly { readonly gap: Length }[]): Length {
 }
 
 function stateOf(box: Box): PlannedFit['state'] {
-  return judgePair(box.fits.map(({ gap, range }) => judgeGap(gap, range)));
+  return judgePair(box.fits);
 }
 
-function judgeLid(request: PlanRequest, frame: StyleFrame, box: Box): Plan['lid'] {
+function judgeLid(
+  request: PlanRequest,
+  frame: StyleFrame,
+  solution: MarksSolution,
+  box: Box,
+): Plan['lid'] {
   const state = stateOf(box);
   const fits = box.fits.map((fit) => ({
     ...fit,
@@ -187,28 +195,30 @@ function judgeLid(request: PlanRequest, frame: StyleFrame, box: Box): Plan['lid'
   const finerStep = finerStepThatHolds(frame);
   return {
     ...verdict,
-    choices: (['tight', 'loose'] as const).flatMap((lean) => lidChoice(request, lean)),
+    choices: (['tight', 'loose'] as const).flatMap((lean) =>
+      lean === request.lean ? [lidChoice(lean, frame, solution, box)] : otherChoice(request, lean),
+    ),
     ...(finerStep !== undefined && { finerStep }),
   };
 }
 
-/** The lid that comes of leaning one way. */
-function lidChoice(request: PlanRequest, lean: Lean): readonly LidChoice[] {
+/** The lid that comes of leaning the other way. */
+function otherChoice(request: PlanRequest, lean: Lean): readonly LidChoice[] {
   const frame = frameFor(request, lean);
   const solution = solveMarks(frame.problem);
-  if (!solution) return [];
-  const box = frame.build(solution);
+  return solution ? [lidChoice(lean, frame, solution, frame.build(solution))] : [];
+}
+
+function lidChoice(lean: Lean, frame: StyleFrame, solution: MarksSolution, box: Box): LidChoice {
   const cutOf = (id: string | undefined) =>
     solution.chains.find((chain) => chain.id === id)?.cut ?? nanometres(0);
   const lid = frame.pieces.find(({ id }) => id === 'lid');
-  return [
-    {
-      lean,
-      state: stateOf(box),
-      gap: closest(box.fits),
-      lid: { width: cutOf(lid?.across), height: cutOf(lid?.down) },
-    },
-  ];
+  return {
+    lean,
+    state: stateOf(box),
+    gap: closest(box.fits),
+    lid: { width: cutOf(lid?.across), height: cutOf(lid?.down) },
+  };
 }
 
 function finerStepThatHolds({ problem, build }: StyleFrame): Length | undefined {

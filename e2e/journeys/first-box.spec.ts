@@ -9,7 +9,7 @@ test('a gift goes in, a cut card comes out, and it is all there after a restart'
   const visit = await browser.newContext();
   const page = await visit.newPage();
   await openFromShelf(page, demo, 'Pocket sundial');
-  await expect(sizeOf(page, 'base')).toHaveText(/^3\s*3\/4\s*×\s*3\s*3\/4/);
+  await expect(sizeOf(page, 'base')).toHaveText(/^3 3\/4\s*×\s*3 3\/4/);
   await expect(page.locator('[data-piece=base] .score')).toContainText(
     'Score all four sides, turning each time',
   );
@@ -19,7 +19,7 @@ test('a gift goes in, a cut card comes out, and it is all there after a restart'
   await page.getByLabel('Depth', { exact: true }).fill('2⅞ in');
   await page.getByLabel('Height', { exact: true }).fill('31 mm');
   const read = await sizeOf(page, 'base').innerText();
-  await expect(sizeOf(page, 'base')).toHaveText(/^5\s*3\/16\s*×\s*5\s*3\/16/);
+  await expect(sizeOf(page, 'base')).toHaveText(/^5 13\/16\s*×\s*5 13\/16/);
   await expect(page.getByRole('contentinfo')).toContainText('Lid slides with a light tug');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   const address = page.url();
@@ -30,7 +30,7 @@ test('a gift goes in, a cut card comes out, and it is all there after a restart'
   const later = await browser.newContext();
   const again = await later.newPage();
   await again.goto(address);
-  await expect(sizeOf(again, 'base')).toHaveText(/^5\s*3\/16\s*×\s*5\s*3\/16/);
+  await expect(sizeOf(again, 'base')).toHaveText(/^5 13\/16\s*×\s*5 13\/16/);
   expect(await sizeOf(again, 'base').innerText()).toBe(read);
   await expect(again.getByLabel('Height', { exact: true })).toHaveValue('31 mm');
   await later.close();

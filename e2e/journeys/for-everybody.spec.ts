@@ -35,7 +35,7 @@ for (const [width, height] of [
 test('the main work needs no scrolling at 1280 × 800', async ({ demo, page }) => {
   for (const name of ['Pocket sundial', 'Rolled star chart', 'Meteorite jar']) {
     await openFromShelf(page, demo, name);
-    for (const region of ['.panel', '.card']) {
+    for (const region of ['.desk > .panel', '.desk > .card']) {
       const hidden = await page
         .locator(region)
         .evaluate((element) => element.scrollHeight - element.clientHeight);

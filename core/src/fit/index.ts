@@ -1,6 +1,6 @@
 export { clearDepth, clearInside, foldToFoldFor, outside, wallFor } from './layers.ts';
 export { judgeGap, judgePair, type GapState } from './gap.ts';
-export { compareCosts, looseness, tightness } from './marks-cost.ts';
+export { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
 export {
   type Chain,
   type ChainMarks,

@@ -14,8 +14,7 @@ export function valuesAround(lattice: Lattice, from: number, to: number): readon
   if (lattice.step === 0) return [lattice.residue];
   const first = Math.floor((from - lattice.residue) / lattice.step);
   const last = Math.ceil((to - lattice.residue) / lattice.step);
-  return Array.from(
-    { length: last - first + 1 },
-    (_, i) => lattice.residue + (first + i) * lattice.step,
-  );
+  const values: number[] = [];
+  for (let i = first; i <= last; i++) values.push(lattice.residue + i * lattice.step);
+  return values;
 }

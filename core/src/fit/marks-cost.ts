@@ -1,11 +1,14 @@
 import type { Tolerance } from '../length/index.ts';
+import { slackBeyond } from './gap.ts';
 import type { Lean, MarksCost } from './marks-problem.ts';
 
 /** A tight lid outweighs any looseness that could be chosen instead, and the other way round. */
 const leantAway = 1000;
 
-export function tightness(gap: number, range: Tolerance, lean: Lean): number {
-  return Math.max(0, range.least - gap) * (lean === 'loose' ? leantAway : 1);
+/** What one gap is out of range by itself: below the least, or so loose that no other gap makes up for it. */
+export function ownMisfit(gap: number, range: Tolerance, lean: Lean): number {
+  if (gap < range.least) return (range.least - gap) * (lean === 'loose' ? leantAway : 1);
+  return Math.max(0, gap - range.most - slackBeyond) * (lean === 'tight' ? leantAway : 1);
 }
 
 /** Looseness of a group is that of its closest fit: one direction that holds keeps a lid on. */
@@ -14,8 +17,11 @@ export function looseness(
   ranges: readonly Tolerance[],
   lean: Lean,
 ): number {
-  const excess = gaps.map((gap, i) => Math.max(0, gap - (ranges[i]?.most ?? 0)));
-  return (excess.length === 0 ? 0 : Math.min(...excess)) * (lean === 'tight' ? leantAway : 1);
+  let least = gaps.length === 0 ? 0 : Infinity;
+  gaps.forEach((gap, i) => {
+    least = Math.min(least, Math.max(0, gap - (ranges[i]?.most ?? 0)));
+  });
+  return least * (lean === 'tight' ? leantAway : 1);
 }
 
 /** Below zero when the first cost is better. */

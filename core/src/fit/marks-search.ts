@@ -1,7 +1,15 @@
-import { nanometres } from '../length/index.ts';
-import { compareCosts, looseness, tightness } from './marks-cost.ts';
-import type { ChainMarks, Fit, MarksCost, MarksProblem, Section } from './marks-problem.ts';
+import { nanometres, type Tolerance } from '../length/index.ts';
+import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
+import type {
+  ChainMarks,
+  Fit,
+  MarksCost,
+  MarksProblem,
+  Section,
+  SheetLimit,
+} from './marks-problem.ts';
 import { greatestCommonDivisor, valuesAround, type Lattice } from './lattice.ts';
+import { leastOffGrid } from './off-grid.ts';
 import { boundPair, type PairBound } from './pair-bound.ts';
 import { readChain } from './readings.ts';
 
@@ -9,6 +17,11 @@ import { readChain } from './readings.ts';
 interface IndexedChain {
   readonly id: string;
   readonly sections: readonly number[];
+}
+
+interface IndexedLimit extends SheetLimit {
+  readonly acrossChain: readonly number[];
+  readonly downChain: readonly number[];
 }
 
 interface IndexedFit extends Fit {
@@ -22,6 +35,7 @@ interface FitPair {
   readonly outerAt: number;
   readonly innerAt: number;
   readonly fits: readonly IndexedFit[];
+  readonly ranges: readonly Tolerance[];
   /** The depth of the search at which the second of the two is decided. */
   readonly decidedAt: number;
   /** What is known already, by how far apart the two can be. */
@@ -33,6 +47,8 @@ interface Bounds {
   readonly unfit: number;
   /** By depth of the search: the least deviation of all sections from there on. */
   readonly deviation: readonly number[];
+  /** For each pair of fits. */
+  readonly pairs: readonly PairBound[];
 }
 
 interface Candidate {
@@ -58,6 +74,10 @@ export class MarksSearch {
   readonly #chains: readonly IndexedChain[];
   readonly #fits: readonly IndexedFit[];
   readonly #pairs: readonly FitPair[];
+  /** Indices of the pairs of each group. */
+  readonly #groups: readonly (readonly number[])[];
+  readonly #notLarger: readonly (readonly [number, number])[];
+  readonly #limits: readonly IndexedLimit[];
   readonly #order: readonly number[];
   readonly #onPitch: readonly boolean[];
   /** For each section, the rest of the first chain that it stands in. */
@@ -65,6 +85,7 @@ export class MarksSearch {
   readonly #wholeGrooves: number;
   readonly #offGrooves: boolean;
   readonly #values: (number | undefined)[];
+  readonly #leastOffGridKnown = new Map<string, number>();
   best: BestMarks | undefined;
 
   constructor(
@@ -88,6 +109,14 @@ export class MarksSearch {
       ...fit,
       outerAt: indexOf(fit.outer),
       innerAt: indexOf(fit.inner),
+    }));
+    this.#notLarger = problem.notLarger.map(([low, high]) => [indexOf(low), indexOf(high)]);
+    const sectionsOf = (id: string) =>
+      this.#chains.find((chain) => chain.id === id)?.sections ?? [];
+    this.#limits = problem.limits.map((limit) => ({
+      ...limit,
+      acrossChain: sectionsOf(limit.across),
+      downChain: sectionsOf(limit.down),
     }));
     this.#onPitch = problem.sections.map(({ id }) => onPitch.has(id));
     this.#others = problem.sections.map((_, i) => {
@@ -116,7 +145,12 @@ export class MarksSearch {
         ),
         decidedAt: Math.max(this.#order.indexOf(outerAt), this.#order.indexOf(innerAt)),
         bounds: new Map<string, PairBound>(),
-      }));
+      }))
+      .map((pair) => ({ ...pair, ranges: pair.fits.map(({ gap }) => gap) }));
+    const groups = new Set(problem.fits.map(({ group }) => group));
+    this.#groups = [...groups].map((group) =>
+      this.#pairs.flatMap((pair, i) => (pair.group === group ? [i] : [])),
+    );
     this.#offGrooves = offGrooves;
     this.#values = problem.sections.map(() => undefined);
     this.best = best;
@@ -125,23 +159,27 @@ export class MarksSearch {
   run(): BestMarks | undefined {
     // The first complete choice is good, and with it at hand the bounds are close from the start.
     if (!this.best) this.#decide(0, 0, 0, this.#boundRemainders(), true);
-    if (this.best) this.#decide(0, 0, 0, this.#boundRemainders(), false);
+    const bounds = this.#boundRemainders();
+    // All on grooves has been tried, and off them nothing can fit better: the gaps stay what they are.
+    const isSettled =
+      this.#offGrooves && this.best?.cost.offGrid === 0 && bounds.unfit >= this.best.cost.unfit;
+    if (this.best && !isSettled) this.#decide(0, 0, 0, bounds, false);
     return this.best;
   }
 
   #decide(depth: number, unfit: number, deviation: number, known: Bounds, first: boolean): void {
     const bounds = depth === this.#wholeGrooves ? this.#boundRemainders() : known;
-    if (
-      !this.#canImprove(Math.max(unfit, bounds.unfit), deviation + (bounds.deviation[depth] ?? 0))
-    )
-      return;
+    const least = deviation + (bounds.deviation[depth] ?? 0) + this.#toHold(bounds.pairs);
+    if (!this.#canImprove(Math.max(unfit, bounds.unfit), least)) return;
     const at = this.#order[depth];
     const section = at === undefined ? undefined : this.#problem.sections[at];
     if (at === undefined || !section) {
       this.#complete(unfit, deviation);
       return;
     }
-    for (const candidate of this.#candidates(at, section)) {
+    const unfitBound = Math.max(unfit, bounds.unfit);
+    const deviationBound = deviation + (bounds.deviation[depth + 1] ?? 0);
+    for (const candidate of this.#candidates(at, section, unfit, unfitBound, deviationBound)) {
       this.#values[at] = candidate.value;
       const nextUnfit = unfit + candidate.unfit;
       const nextDeviation = deviation + candidate.deviation;
@@ -151,11 +189,42 @@ export class MarksSearch {
     }
   }
 
+  /**
+   * What it costs beyond the bounds that one pair of each group must hold: nothing once one does,
+   * infinitely much when none can any more.
+   */
+  #toHold(bounds: readonly PairBound[]): number {
+    if (!this.best) return 0;
+    const allowed = this.best.cost.unfit;
+    let sum = 0;
+    for (const group of this.#groups) {
+      let least = Infinity;
+      for (const i of group) {
+        const pair = this.#pairs[i];
+        const bound = bounds[i];
+        if (pair && bound) least = Math.min(least, this.#toHoldPair(pair, bound, allowed));
+      }
+      sum += least;
+    }
+    return sum;
+  }
+
+  #toHoldPair(pair: FitPair, bound: PairBound, allowed: number): number {
+    const outer = this.#values[pair.outerAt];
+    const inner = this.#values[pair.innerAt];
+    if (outer === undefined || inner === undefined) return bound.heldDeviation - bound.deviation;
+    const gaps = pair.fits.map((fit) => outer - inner - fit.layers);
+    return looseness(gaps, pair.ranges, this.#problem.lean) <= allowed ? 0 : Infinity;
+  }
+
   #canImprove(unfit: number, deviation: number): boolean {
     if (!this.best) return true;
+    if (deviation === Infinity) return false;
     const { cost } = this.best;
     if (unfit !== cost.unfit) return unfit < cost.unfit;
     if (cost.offGrid === 0 && deviation > cost.deviation) return false;
+    // On whole grooves only a board that is too short leaves a score off, and the leaf tells that.
+    if (cost.offGrid === 0 && !this.#offGrooves) return true;
     const offGrid = this.#surelyOffGrid();
     if (offGrid !== cost.offGrid) return offGrid < cost.offGrid;
     return deviation <= cost.deviation;
@@ -179,8 +248,10 @@ export class MarksSearch {
   #boundRemainders(): Bounds {
     const groups = new Map<string, number>();
     const gapDeviation = this.#order.map(() => 0);
-    for (const pair of this.#pairs) {
-      const bound = this.#boundPair(pair);
+    const pairs = this.#pairs.map((pair) => this.#boundPair(pair));
+    for (const [i, pair] of this.#pairs.entries()) {
+      const bound = pairs[i];
+      if (!bound) continue;
       // One pair that holds is enough for its group.
       groups.set(pair.group, Math.min(groups.get(pair.group) ?? Infinity, bound.unfit));
       // A gap is decided with the later of its two sections.
@@ -202,6 +273,7 @@ export class MarksSearch {
     return {
       unfit: [...groups.values()].reduce((sum, each) => sum + each, 0),
       deviation,
+      pairs,
     };
   }
 
@@ -223,39 +295,58 @@ export class MarksSearch {
     return bound;
   }
 
-  /** Values that the tools allow for a section, given those already decided, best first. */
-  #candidates(at: number, section: Section): readonly Candidate[] {
+  /** Values that the tools allow for a section, given those already decided. */
+  #valuesFor(at: number, section: Section): readonly number[] {
     const { step, pitch } = this.#problem.tools;
-    const values = new Set<number>();
-    const addEvery = (increment: number, residue: number) => {
+    const every = (increment: number, residue: number) => {
       const first = Math.ceil((section.least - residue) / increment) * increment + residue;
-      for (let value = first; value <= section.most; value += increment) values.add(value);
+      const values: number[] = [];
+      for (let value = first; value <= section.most; value += increment) values.push(value);
+      return values;
     };
-    if (this.#onPitch[at]) {
-      addEvery(pitch, 0);
-      if (this.#offGrooves) addEvery(step, 0);
-    } else {
-      addEvery(step, this.#latticeOf(at).residue % step);
-    }
+    if (!this.#onPitch[at]) return every(step, this.#latticeOf(at).residue % step);
+    return this.#offGrooves
+      ? [...new Set([...every(pitch, 0), ...every(step, 0)])]
+      : every(pitch, 0);
+  }
+
+  /** What each value adds to the cost; those that already cost too much are left out. Best first. */
+  #candidates(
+    at: number,
+    section: Section,
+    unfitSoFar: number,
+    unfitBound: number,
+    deviationBound: number,
+  ): readonly Candidate[] {
+    const cost = this.best?.cost;
     const fits = this.#fits.filter(({ outerAt, innerAt }) => {
       if (outerAt === innerAt) return false;
       if (outerAt === at) return this.#values[innerAt] !== undefined;
       return innerAt === at && this.#values[outerAt] !== undefined;
     });
-    return [...values]
-      .map((value): Candidate => {
-        let unfit = 0;
-        let deviation = Math.abs(value - section.target) * section.weight;
-        for (const fit of fits) {
-          const outer = fit.outerAt === at ? value : (this.#values[fit.outerAt] ?? 0);
-          const inner = fit.innerAt === at ? value : (this.#values[fit.innerAt] ?? 0);
-          const gap = outer - inner - fit.layers;
-          unfit += tightness(gap, fit.gap, this.#problem.lean);
-          deviation += Math.abs(gap - fit.gap.target);
-        }
-        return { value, unfit, deviation };
-      })
-      .sort((a, b) => a.unfit - b.unfit || a.deviation - b.deviation || a.value - b.value);
+    const candidates: Candidate[] = [];
+    for (const value of this.#valuesFor(at, section)) {
+      let unfit = 0;
+      let deviation = Math.abs(value - section.target) * section.weight;
+      for (const fit of fits) {
+        const outer = fit.outerAt === at ? value : (this.#values[fit.outerAt] ?? 0);
+        const inner = fit.innerAt === at ? value : (this.#values[fit.innerAt] ?? 0);
+        const gap = outer - inner - fit.layers;
+        unfit += ownMisfit(gap, fit.gap, this.#problem.lean);
+        deviation += Math.abs(gap - fit.gap.target);
+      }
+      if (cost) {
+        const all = unfitSoFar + unfit;
+        if (all > cost.unfit) continue;
+        // With its unfit at the bound, only deviation can still tell, unless scores can come onto grooves.
+        const isBound = unfitBound >= cost.unfit;
+        if (isBound && cost.offGrid === 0 && deviationBound + deviation > cost.deviation) continue;
+      }
+      candidates.push({ value, unfit, deviation });
+    }
+    return candidates.sort(
+      (a, b) => a.unfit - b.unfit || a.deviation - b.deviation || a.value - b.value,
+    );
   }
 
   #sumOf(sections: readonly number[]): number {
@@ -273,53 +364,56 @@ export class MarksSearch {
     const { step } = this.#problem.tools;
     for (const chain of this.#chains)
       if (this.#isDecided(chain) && this.#sumOf(chain.sections) % step !== 0) return false;
-    for (const [lower, upper] of this.#problem.notLarger) {
-      const low = this.#valueOf(lower);
-      const high = this.#valueOf(upper);
+    for (const [lower, upper] of this.#notLarger) {
+      const low = this.#values[lower];
+      const high = this.#values[upper];
       if (low !== undefined && high !== undefined && low > high) return false;
     }
-    return this.#problem.limits.every((limit) => {
-      const across = this.#chainSum(limit.across);
-      const down = this.#chainSum(limit.down);
-      const straight = across <= limit.width && down <= limit.height;
-      return straight || (limit.mayTurn && across <= limit.height && down <= limit.width);
+    return this.#limits.every(({ acrossChain, downChain, width, height, mayTurn }) => {
+      const across = this.#leastSumOf(acrossChain);
+      const down = this.#leastSumOf(downChain);
+      const straight = across <= width && down <= height;
+      return straight || (mayTurn && across <= height && down <= width);
     });
   }
 
-  #valueOf(id: string): number | undefined {
-    return this.#values[this.#problem.sections.findIndex((section) => section.id === id)];
-  }
-
-  #chainSum(id: string): number {
-    const chain = this.#chains.find((each) => each.id === id);
-    return chain ? this.#sumOf(chain.sections) : 0;
+  /** The least that a chain can still come to. */
+  #leastSumOf(sections: readonly number[]): number {
+    let sum = 0;
+    for (const each of sections)
+      sum += this.#values[each] ?? this.#problem.sections[each]?.least ?? 0;
+    return sum;
   }
 
   /** Scores that no later decision can bring onto a groove within reach. */
   #surelyOffGrid(): number {
-    const { pitch, reach } = this.#problem.tools;
     let count = 0;
-    for (const { sections } of this.#chains) {
-      const whole = this.#sumOf(sections);
-      const undecided = sections.filter((each) => this.#values[each] === undefined).length;
-      let before = 0;
-      let undecidedBefore = 0;
-      // Scores before the turn are read from the start, the others from the end: at first all from the end.
-      let fewest = 0;
-      let change = 0;
-      for (const each of sections.slice(0, -1)) {
-        before += this.#values[each] ?? 0;
-        if (this.#values[each] === undefined) undecidedBefore++;
-        const after = whole - before;
-        const offFromStart = before > reach || (undecidedBefore === 0 && before % pitch !== 0);
-        const offFromEnd = after > reach || (undecidedBefore === undecided && after % pitch !== 0);
-        count += Number(offFromEnd);
-        change += Number(offFromStart) - Number(offFromEnd);
-        fewest = Math.min(fewest, change);
-      }
-      count += fewest;
-    }
+    this.#chains.forEach((chain, i) => (count += this.#leastOffGridOf(chain, i)));
     return count;
+  }
+
+  /** With one section open, it is tried out; most walls leave the same question, so answers are kept. */
+  #leastOffGridOf({ sections }: IndexedChain, index: number): number {
+    const { step, pitch, reach } = this.#problem.tools;
+    const sizes = sections.map((each) => this.#values[each]);
+    const open = sections.filter((each) => this.#values[each] === undefined);
+    const [only] = open;
+    const section = only === undefined ? undefined : this.#problem.sections[only];
+    if (open.length !== 1 || !section || this.#onPitch[only ?? 0])
+      return leastOffGrid({ sizes, pitch, reach });
+    const key = `${index} ${sizes.join(' ')}`;
+    const known = this.#leastOffGridKnown.get(key);
+    if (known !== undefined) return known;
+    const others = this.#sumOf(sections);
+    let fewest = Infinity;
+    const first = Math.ceil((section.least + others) / step) * step - others;
+    for (let value = first; value <= section.most && fewest > 0; value += step)
+      fewest = Math.min(
+        fewest,
+        leastOffGrid({ sizes: sizes.map((size) => size ?? value), pitch, reach }),
+      );
+    this.#leastOffGridKnown.set(key, fewest);
+    return fewest;
   }
 
   #complete(tight: number, deviation: number): void {

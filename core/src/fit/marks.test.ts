@@ -5,7 +5,7 @@ import {
   compareCosts,
   looseness,
   solveMarks,
-  tightness,
+  ownMisfit,
   type MarksCost,
   type MarksProblem,
 } from './index.ts';
@@ -65,7 +65,7 @@ function costOf(problem: MarksProblem, values: readonly number[]): MarksCost | u
     unfit:
       gaps.reduce((sum, gap, i) => {
         const range = ranges[i];
-        return sum + (range ? tightness(gap, range, problem.lean) : 0);
+        return sum + (range ? ownMisfit(gap, range, problem.lean) : 0);
       }, 0) + looseness(gaps, ranges, problem.lean),
     offGrid,
     deviation:

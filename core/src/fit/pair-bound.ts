@@ -1,12 +1,17 @@
 import { valuesAround, type Lattice } from './lattice.ts';
-import { looseness, tightness } from './marks-cost.ts';
+import { looseness, ownMisfit } from './marks-cost.ts';
 import type { Fit, Lean } from './marks-problem.ts';
 
 /** The least that the fits between two sections must cost. */
 export interface PairBound {
   readonly unfit: number;
+  /** The least deviation of the gaps. */
   readonly deviation: number;
+  /** The least deviation when this pair is the one that holds its group. */
+  readonly heldDeviation: number;
 }
+
+const noBound: PairBound = { unfit: 0, deviation: 0, heldDeviation: 0 };
 
 /**
  * The least misfit, and the least deviation of the gaps, over all the distances `apart` that two sections
@@ -18,6 +23,9 @@ export function boundPair(
   lean: Lean,
   allowed: number,
 ): PairBound {
+  const least = Math.min(...fits.map((fit) => fit.gap.most - fit.gap.least));
+  // On so fine a lattice some gap is as good as perfect: no bound worth the search for it.
+  if (apart.step > 0 && apart.step * 24 < least) return noBound;
   const differences = valuesAround(
     apart,
     Math.min(...fits.map((fit) => fit.layers + fit.gap.least)),
@@ -26,16 +34,19 @@ export function boundPair(
   const ranges = fits.map((fit) => fit.gap);
   let unfit = Infinity;
   let deviation = Infinity;
+  let heldDeviation = Infinity;
   for (const difference of differences) {
     const gaps = fits.map((fit) => difference - fit.layers);
     let tight = 0;
     let off = 0;
     fits.forEach(({ layers, gap }) => {
-      tight += tightness(difference - layers, gap, lean);
+      tight += ownMisfit(difference - layers, gap, lean);
       off += Math.abs(difference - layers - gap.target);
     });
-    unfit = Math.min(unfit, tight + looseness(gaps, ranges, lean));
+    const misfit = tight + looseness(gaps, ranges, lean);
+    unfit = Math.min(unfit, misfit);
     if (tight <= allowed) deviation = Math.min(deviation, off);
+    if (misfit <= allowed) heldDeviation = Math.min(heldDeviation, off);
   }
-  return { unfit, deviation };
+  return { unfit, deviation, heldDeviation };
 }

@@ -1,6 +1,7 @@
 import { nanometres, type Length } from '../length/index.ts';
 import type { MarksProblem, MarksSolution } from './marks-problem.ts';
 import { MarksSearch, type BestMarks } from './marks-search.ts';
+import { clipToSheets } from './sheet-limits.ts';
 import { pitchChoices } from './pitch-choice.ts';
 
 /**
@@ -9,7 +10,9 @@ import { pitchChoices } from './pitch-choice.ts';
  * in range, most scores on grooves, least deviation from the targets, fewest settings, least card.
  * Undefined when nothing within the sections' ranges fits the sheets.
  */
-export function solveMarks(problem: MarksProblem): MarksSolution | undefined {
+export function solveMarks(asked: MarksProblem): MarksSolution | undefined {
+  const problem = clipToSheets(asked);
+  if (!problem) return undefined;
   const choices = pitchChoices(problem.chains);
   let best: BestMarks | undefined;
   for (const choice of choices) best = new MarksSearch(problem, choice, false, best).run();

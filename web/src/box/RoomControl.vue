@@ -108,10 +108,12 @@ h3 strong {
 .stops {
   display: flex;
   justify-content: space-between;
-  margin-top: 6px;
+  margin-top: 12px;
 }
 
 .stops button {
+  min-width: 24px;
+  min-height: 24px;
   padding: 2px 0;
   border: 0;
   background: none;
@@ -129,6 +131,6 @@ h3 strong {
   display: grid;
   grid-template-columns: repeat(3, 1fr);
   gap: 8px;
-  margin-top: 6px;
+  margin-top: 2px;
 }
 </style>

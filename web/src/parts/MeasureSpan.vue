@@ -11,8 +11,16 @@ const parts = computed(() => measureParts(props.length, props.unit));
 <template>
   <template v-if="parts.kind === 'fraction'"
     ><tspan v-if="parts.whole > 0 || parts.numerator === 0">{{ parts.whole }}</tspan
-    ><tspan v-if="parts.numerator > 0" class="fraction" :dx="parts.whole > 0 ? '0.12em' : undefined"
+    ><tspan v-if="parts.whole > 0 && parts.numerator > 0" class="gap">{{ ' ' }}</tspan
+    ><tspan v-if="parts.numerator > 0" class="fraction"
       >{{ parts.numerator }}/{{ parts.denominator }}</tspan
     ></template
   ><tspan v-else>{{ parts.text }}</tspan>
 </template>
+
+<style scoped>
+.gap {
+  font-size: 0.5em;
+  white-space: pre;
+}
+</style>

@@ -24,7 +24,7 @@ import {
 import { forgetUnsaved, keepUnsaved, readUnsaved } from '../api/unsaved.ts';
 import { record, startHistory, stepBack, stepForward, type History } from './history.ts';
 import { useUsualUnit } from './usual-unit.ts';
-import { Saver, type SaveState } from './saver.ts';
+import { isSameDocument, Saver, type SaveState } from './saver.ts';
 
 /** Opening a project: it is on its way, here, or can't be had. */
 export type OpenState =
@@ -117,6 +117,10 @@ export const useProject = defineStore('project', () => {
   function takeUpUnsaved(project: StoredProject): void {
     const unsaved = readUnsaved(project.id);
     if (!unsaved || !history.value) return;
+    if (isSameDocument(unsaved.document, project.document)) {
+      forgetUnsaved(project.id);
+      return;
+    }
     history.value = record(history.value, unsaved.document, 'earlier change', Date.now());
     if (unsaved.revision === project.revision) saver?.change(unsaved.document);
     else {

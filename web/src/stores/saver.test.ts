@@ -66,6 +66,16 @@ describe('saving', () => {
     expect(server.writes).toEqual(['kept']);
   });
 
+  it('takes a change that arrived, though its answer was lost, for saved', async () => {
+    server.stored = { ...server.stored, revision: 2, document: named('arrived') };
+    saver.change(named('arrived'));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(states.at(-1)).toEqual({ kind: 'saved' });
+    saver.change(named('next'));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(server.writes).toEqual(['next']);
+  });
+
   it('stops at a conflict, overwrites nothing, and goes on as the maker chooses', async () => {
     server.stored = { ...server.stored, revision: 5, document: named('theirs') };
     saver.change(named('mine'));

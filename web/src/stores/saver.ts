@@ -18,6 +18,11 @@ export interface SaverParts {
   readonly onSaved: (project: StoredProject) => void;
 }
 
+/** Whether two documents say the same. Both have been through the schema, so their keys are in one order. */
+export function isSameDocument(a: ProjectDocument, b: ProjectDocument): boolean {
+  return JSON.stringify(a) === JSON.stringify(b);
+}
+
 /** Milliseconds of quiet before a change is sent, and between tries while the server is away. */
 const quiet = 500;
 const retry = 3000;
@@ -74,17 +79,23 @@ export class Saver {
     this.#sending = true;
     this.#parts.onState({ kind: 'saving' });
     try {
-      const project = await this.#parts.save(this.#revision, document);
-      this.#revision = project.revision;
-      if (this.#pending === document) this.#pending = undefined;
-      this.#parts.onSaved(project);
-      this.#parts.onState(this.#pending ? { kind: 'changed' } : { kind: 'saved' });
-      if (this.#pending) this.#schedule(quiet);
+      this.#succeed(document, await this.#parts.save(this.#revision, document));
     } catch (error) {
-      this.#fail(error);
+      const current = error instanceof Refusal ? error.current : undefined;
+      // The answer to an earlier try was lost on the way: it did arrive.
+      if (current && isSameDocument(current.document, document)) this.#succeed(document, current);
+      else this.#fail(error);
     } finally {
       this.#sending = false;
     }
+  }
+
+  #succeed(document: ProjectDocument, project: StoredProject): void {
+    this.#revision = project.revision;
+    if (this.#pending === document) this.#pending = undefined;
+    this.#parts.onSaved(project);
+    this.#parts.onState(this.#pending ? { kind: 'changed' } : { kind: 'saved' });
+    if (this.#pending) this.#schedule(quiet);
   }
 
   #fail(error: unknown): void {

@@ -1,0 +1,37 @@
+/** What decides whether a score is on a groove: sections still open are undefined. */
+export interface ScoredChain {
+  readonly sizes: readonly (number | undefined)[];
+  readonly pitch: number;
+  readonly reach: number;
+}
+
+/**
+ * The least number of scores of a chain that are on no groove, over all turns of the piece, as far as the
+ * sections decided say: scores before the turn are read from the start, the others from the end.
+ */
+export function leastOffGrid({ sizes, pitch, reach }: ScoredChain): number {
+  let whole = 0;
+  let open = 0;
+  for (const size of sizes) {
+    if (size === undefined) open++;
+    whole += size ?? 0;
+  }
+  let before = 0;
+  let openBefore = 0;
+  // At first all are read from the end; then one after the other from the start.
+  let count = 0;
+  let change = 0;
+  let fewest = 0;
+  for (let i = 0; i + 1 < sizes.length; i++) {
+    const size = sizes[i];
+    before += size ?? 0;
+    if (size === undefined) openBefore++;
+    const after = whole - before;
+    const offFromStart = before > reach || (openBefore === 0 && before % pitch !== 0);
+    const offFromEnd = after > reach || (openBefore === open && after % pitch !== 0);
+    if (offFromEnd) count++;
+    change += Number(offFromStart) - Number(offFromEnd);
+    fewest = Math.min(fewest, change);
+  }
+  return count + fewest;
+}

@@ -1,0 +1,74 @@
+import { launchChromium } from '../support/browser.ts';
+import { RangoliServer } from '../support/rangoli-server.ts';
+
+/* Frames while the room slider is dragged in the Box view, and the work done for each. */
+
+const server = new RangoliServer('--demo');
+await server.start();
+const browser = await launchChromium();
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+
+let scriptBytes = 0;
+page.on('response', (response) => {
+  if (!/\.js$/.test(new URL(response.url()).pathname)) return;
+  void response
+    .headerValue('content-length')
+    .then((length) => (scriptBytes += Number(length ?? 0)));
+});
+await page.goto(server.origin);
+await page.getByRole('link', { name: 'Pocket sundial' }).click();
+const handle = page.getByRole('slider', { name: 'Room around the gift' });
+await handle.waitFor();
+const address = page.url();
+scriptBytes = 0;
+await page.goto(address);
+await handle.waitFor();
+await page.waitForLoadState('networkidle');
+
+const session = await page.context().newCDPSession(page);
+await session.send('Performance.enable');
+async function metrics(): Promise<ReadonlyMap<string, number>> {
+  const answer = await session.send('Performance.getMetrics');
+  return new Map(answer.metrics.map(({ name, value }) => [name, value]));
+}
+
+const box = await handle.boundingBox();
+if (!box) throw new Error('The slider is nowhere');
+const y = box.y + box.height / 2;
+await page.mouse.move(box.x + box.width / 2, y);
+await page.mouse.down();
+await page.evaluate(() => {
+  const times: number[] = [];
+  Object.assign(window, { frameTimes: times });
+  const tick = (time: number) => {
+    times.push(time);
+    requestAnimationFrame(tick);
+  };
+  requestAnimationFrame(tick);
+});
+const before = await metrics();
+for (let i = 0; i < 240; i++) await page.mouse.move(90 + 75 * Math.sin(i / 14), y);
+const after = await metrics();
+const frames = await page.evaluate((): readonly number[] => {
+  const found: unknown = Reflect.get(window, 'frameTimes');
+  return Array.isArray(found) ? found.map(Number) : [];
+});
+await page.mouse.up();
+await browser.close();
+await server.dispose();
+
+const gaps = frames
+  .slice(1)
+  .map((time, i) => time - (frames[i] ?? 0))
+  .sort((a, b) => a - b);
+const at = (share: number) => (gaps[Math.floor(gaps.length * share)] ?? 0).toFixed(1);
+const perMove = (name: string) =>
+  ((((after.get(name) ?? 0) - (before.get(name) ?? 0)) * 1000) / 240).toFixed(2);
+console.log(
+  `Room slider dragged, 240 moves: frame median ${at(0.5)} ms, p95 ${at(0.95)} ms (wanted: 16.7); ` +
+    `work for each move: script ${perMove('ScriptDuration')} ms, style ${perMove('RecalcStyleDuration')} ms, ` +
+    `layout ${perMove('LayoutDuration')} ms, all of it ${perMove('TaskDuration')} ms`,
+);
+console.log(
+  `Script of the Box view’s first load: ${(scriptBytes / 1000).toFixed(0)} kB gzipped (wanted: under 300)`,
+);

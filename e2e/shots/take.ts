@@ -1,0 +1,66 @@
+import { resolve } from 'node:path';
+import type { Page } from '@playwright/test';
+import { launchChromium } from '../support/browser.ts';
+import { RangoliServer } from '../support/rangoli-server.ts';
+
+const folder = resolve(import.meta.dirname, '../../docs/screenshots');
+
+interface Shot {
+  readonly name: string;
+  readonly width?: number;
+  readonly height?: number;
+  readonly set: (page: Page, origin: string) => Promise<void>;
+}
+
+async function openBox(page: Page, origin: string, name: string): Promise<void> {
+  await page.goto(origin);
+  await page.getByRole('link', { name }).click();
+  await page.getByRole('region', { name: 'Cut card' }).waitFor();
+}
+
+/** One picture of each main view and of the states that matter. */
+const shots: readonly Shot[] = [
+  { name: 'shelf', set: async (page, origin) => void (await page.goto(origin)) },
+  {
+    name: 'box',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Pocket sundial');
+      await page.locator('[data-piece=lid] .score').hover();
+    },
+  },
+  {
+    name: 'box-metric',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Moon-phase top');
+      await page.getByRole('button', { name: 'mm', exact: true }).click();
+    },
+  },
+  {
+    name: 'box-too-large',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Rolled star chart');
+      await page.getByLabel('Length', { exact: true }).fill('14');
+    },
+  },
+  {
+    name: 'box-phone',
+    width: 390,
+    height: 844,
+    set: (page, origin) => openBox(page, origin, 'Pocket sundial'),
+  },
+];
+
+const browser = await launchChromium();
+for (const { name, width = 1280, height = 800, set } of shots) {
+  const server = new RangoliServer('--demo');
+  await server.start();
+  const page = await browser.newPage({ viewport: { width, height }, locale: 'en-US' });
+  await set(page, server.origin);
+  await page.evaluate(() => document.fonts.ready.then(() => undefined));
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: resolve(folder, `${name}.png`) });
+  await page.close();
+  await server.dispose();
+  console.log(`docs/screenshots/${name}.png`);
+}
+await browser.close();

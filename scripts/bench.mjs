@@ -1,0 +1,11 @@
+/* The figures that are promised, measured on this machine. */
+import { join } from 'node:path';
+import { build, installChromium, installPackages, root, run } from './setup.mjs';
+
+installPackages();
+installChromium();
+build();
+for (const file of ['core/bench/plan.ts', 'e2e/bench/slider.ts'])
+  run(process.execPath, ['--import', 'tsx', join(root, file)], {
+    env: { ...process.env, NODE_ENV: 'production' },
+  });
