@@ -35,6 +35,8 @@ export class RangoliServer {
       { stdio: ['ignore', 'pipe', 'inherit'] },
     );
     this.#process = child;
+    // A run that breaks off must not leave its server behind.
+    process.once('exit', () => child.kill());
     this.#port = await new Promise<number>((found, failed) => {
       child.stdout.on('data', (chunk: Buffer) => {
         const port = /localhost:(\d+)/.exec(chunk.toString())?.[1];

@@ -61,13 +61,13 @@ export const preset = definePreset(Aura, {
   components: {
     slider: {
       handle: {
-        width: '18px',
-        height: '18px',
+        width: '24px',
+        height: '24px',
         background: '#14302d',
         hoverBackground: '#14302d',
         content: {
-          width: '12px',
-          height: '12px',
+          width: '17px',
+          height: '17px',
           background: '#ffffff',
           hoverBackground: '#f2b31c',
         },

@@ -103,9 +103,19 @@ function snips(piece: Piece): string {
   background: var(--paper);
 }
 
+/* Greyed, and still to be read. */
 .stale {
+  --ink: #66706d;
+  --ink-soft: #66706d;
+
+  color: var(--ink);
+  background: var(--ground);
   filter: grayscale(1);
-  opacity: 0.4;
+}
+
+.stale :deep(svg),
+.stale h2 i {
+  opacity: 0.5;
 }
 
 article {

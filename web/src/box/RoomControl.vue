@@ -102,7 +102,7 @@ h3 strong {
 }
 
 .p-slider {
-  margin: 0 9px;
+  margin: 4px 12px 0;
 }
 
 .stops {
