@@ -61,6 +61,7 @@ export default defineConfig(
           './server/tsconfig.test.json',
           './web/tsconfig.json',
           './e2e/tsconfig.json',
+          './tsconfig.tools.json',
         ],
         tsconfigRootDir: import.meta.dirname,
         extraFileExtensions: ['.vue'],
@@ -68,6 +69,7 @@ export default defineConfig(
     },
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_$' }],
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       '@typescript-eslint/consistent-type-assertions': ['error', { assertionStyle: 'never' }],
       '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
@@ -115,7 +117,7 @@ export default defineConfig(
     },
   },
   {
-    files: ['**/*.{js,mjs}', '**/*.config.ts'],
+    files: ['**/*.{js,mjs}', '**/*.config.ts', '**/*.d.ts'],
     languageOptions: {
       globals: {
         process: 'readonly',

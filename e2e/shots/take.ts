@@ -20,7 +20,12 @@ async function openBox(page: Page, origin: string, name: string): Promise<void> 
 
 /** One picture of each main view and of the states that matter. */
 const shots: readonly Shot[] = [
-  { name: 'shelf', set: async (page, origin) => void (await page.goto(origin)) },
+  {
+    name: 'shelf',
+    set: async (page, origin) => {
+      await page.goto(origin);
+    },
+  },
   {
     name: 'box',
     set: async (page, origin) => {

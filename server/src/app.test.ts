@@ -125,7 +125,9 @@ describe('boxes on the server', () => {
     const answers = await Promise.all(
       Array.from({ length: 8 }, () => send('PUT', `/${id}`, { revision: 1, document })),
     );
-    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409, 409, 409, 409, 409, 409, 409]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([
+      200, 409, 409, 409, 409, 409, 409, 409,
+    ]);
   });
 
   it('duplicates, deletes and takes the delete back', async () => {

@@ -18,7 +18,7 @@ const rows = [
   { piece: 'base', label: 'Base' },
   { piece: 'lid', label: 'Lid' },
 ] as const;
-const papers = stockPapers.map(({ id, name, colour }) => ({ value: id, label: name, colour }));
+const choices = stockPapers.map(({ id, name, colour }) => ({ value: id, label: name, colour }));
 
 function sheetsFor({ sheet }: Paper) {
   const own = commonSheets.some(({ name }) => name === sheet.name) ? [] : [sheet];
@@ -53,18 +53,16 @@ function setSheet(piece: 'base' | 'lid', name: string): void {
       <Pick
         :label="`${row.label} card`"
         :value="
-          papers.some(({ value }) => value === props.papers[row.piece].id)
-            ? props.papers[row.piece].id
-            : ''
+          choices.some(({ value }) => value === papers[row.piece].id) ? papers[row.piece].id : ''
         "
-        :options="papers"
+        :options="choices"
         @change="(id) => setPaper(row.piece, id)"
       />
       <MeasureField
         :field="`${project} papers.${row.piece}.thickness`"
         :label="`${row.label} card thickness`"
         hide-label
-        :length="props.papers[row.piece].thickness"
+        :length="papers[row.piece].thickness"
         unit="mm"
         fault-from="right"
         :least="thicknessLimits.least"
@@ -74,8 +72,8 @@ function setSheet(piece: 'base' | 'lid', name: string): void {
       />
       <Pick
         :label="`${row.label} sheet`"
-        :value="props.papers[row.piece].sheet.name"
-        :options="sheetsFor(props.papers[row.piece])"
+        :value="papers[row.piece].sheet.name"
+        :options="sheetsFor(papers[row.piece])"
         @change="(name) => setSheet(row.piece, name)"
       />
     </div>
