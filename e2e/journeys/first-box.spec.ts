@@ -14,6 +14,11 @@ test('a gift goes in, a cut card comes out, and it is all there after a restart'
     'Score all four sides, turning each time',
   );
   await expect(page.locator('[data-piece=base]')).toContainText('5/8 is the fifth small mark');
+  await page.getByText('Step by step').click();
+  await expect(page.locator('.steps li')).toHaveCount(8);
+  await expect(page.locator('.steps li').first()).toHaveText(
+    'Base: cut one 3 3/4 × 3 3/4 in from Dusk, one setting, both ways.',
+  );
 
   await page.getByLabel('Width', { exact: true }).fill('2 7/8');
   await page.getByLabel('Depth', { exact: true }).fill('2⅞ in');

@@ -1,46 +1,11 @@
-import { nanometres, type Tolerance } from '../length/index.ts';
+import { nanometres } from '../length/index.ts';
 import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
-import type {
-  ChainMarks,
-  Fit,
-  MarksCost,
-  MarksProblem,
-  Section,
-  SheetLimit,
-} from './marks-problem.ts';
+import { indexProblem, type FitPair, type IndexedChain, type MarksIndex } from './marks-index.ts';
+import type { ChainMarks, MarksCost, MarksProblem, Section } from './marks-problem.ts';
 import { greatestCommonDivisor, valuesAround, type Lattice } from './lattice.ts';
 import { leastOffGrid } from './off-grid.ts';
 import { boundPair, type PairBound } from './pair-bound.ts';
 import { readChain } from './readings.ts';
-
-/** A chain with its sections as indices. */
-interface IndexedChain {
-  readonly id: string;
-  readonly sections: readonly number[];
-}
-
-interface IndexedLimit extends SheetLimit {
-  readonly acrossChain: readonly number[];
-  readonly downChain: readonly number[];
-}
-
-interface IndexedFit extends Fit {
-  readonly outerAt: number;
-  readonly innerAt: number;
-}
-
-/** Fits between the same two sections: their gaps differ by what lies between, and move together. */
-interface FitPair {
-  readonly group: string;
-  readonly outerAt: number;
-  readonly innerAt: number;
-  readonly fits: readonly IndexedFit[];
-  readonly ranges: readonly Tolerance[];
-  /** The depth of the search at which the second of the two is decided. */
-  readonly decidedAt: number;
-  /** What is known already, by how far apart the two can be. */
-  readonly bounds: Map<string, PairBound>;
-}
 
 /** The least that the undecided sections must still cost. */
 interface Bounds {
@@ -71,18 +36,7 @@ export interface BestMarks {
  */
 export class MarksSearch {
   readonly #problem: MarksProblem;
-  readonly #chains: readonly IndexedChain[];
-  readonly #fits: readonly IndexedFit[];
-  readonly #pairs: readonly FitPair[];
-  /** Indices of the pairs of each group. */
-  readonly #groups: readonly (readonly number[])[];
-  readonly #notLarger: readonly (readonly [number, number])[];
-  readonly #limits: readonly IndexedLimit[];
-  readonly #order: readonly number[];
-  readonly #onPitch: readonly boolean[];
-  /** For each section, the rest of the first chain that it stands in. */
-  readonly #others: readonly (readonly number[])[];
-  readonly #wholeGrooves: number;
+  readonly #index: MarksIndex;
   readonly #offGrooves: boolean;
   readonly #values: (number | undefined)[];
   readonly #leastOffGridKnown = new Map<string, number>();
@@ -94,63 +48,8 @@ export class MarksSearch {
     offGrooves: boolean,
     best: BestMarks | undefined,
   ) {
-    const at = new Map(problem.sections.map((section, i) => [section.id, i]));
-    const indexOf = (id: string) => {
-      const index = at.get(id);
-      if (index === undefined) throw new Error(`No section ${id} in this problem`);
-      return index;
-    };
     this.#problem = problem;
-    this.#chains = problem.chains.map(({ id, sections }) => ({
-      id,
-      sections: sections.map(indexOf),
-    }));
-    this.#fits = problem.fits.map((fit) => ({
-      ...fit,
-      outerAt: indexOf(fit.outer),
-      innerAt: indexOf(fit.inner),
-    }));
-    this.#notLarger = problem.notLarger.map(([low, high]) => [indexOf(low), indexOf(high)]);
-    const sectionsOf = (id: string) =>
-      this.#chains.find((chain) => chain.id === id)?.sections ?? [];
-    this.#limits = problem.limits.map((limit) => ({
-      ...limit,
-      acrossChain: sectionsOf(limit.across),
-      downChain: sectionsOf(limit.down),
-    }));
-    this.#onPitch = problem.sections.map(({ id }) => onPitch.has(id));
-    this.#others = problem.sections.map((_, i) => {
-      const chain = this.#chains.find(({ sections }) => sections.includes(i));
-      return chain?.sections.filter((each) => each !== i) ?? [];
-    });
-    // Remainders are known only once the rest of their chain is.
-    this.#order = problem.sections
-      .map((_, i) => i)
-      .sort((a, b) => Number(this.#onPitch[b]) - Number(this.#onPitch[a]) || a - b);
-    this.#wholeGrooves = this.#onPitch.filter(Boolean).length;
-    this.#pairs = this.#fits
-      .filter(
-        (fit, i, all) =>
-          all.findIndex(
-            (other) =>
-              other.group === fit.group && other.outer === fit.outer && other.inner === fit.inner,
-          ) === i,
-      )
-      .map(({ group, outer, inner, outerAt, innerAt }) => ({
-        group,
-        outerAt,
-        innerAt,
-        fits: this.#fits.filter(
-          (fit) => fit.group === group && fit.outer === outer && fit.inner === inner,
-        ),
-        decidedAt: Math.max(this.#order.indexOf(outerAt), this.#order.indexOf(innerAt)),
-        bounds: new Map<string, PairBound>(),
-      }))
-      .map((pair) => ({ ...pair, ranges: pair.fits.map(({ gap }) => gap) }));
-    const groups = new Set(problem.fits.map(({ group }) => group));
-    this.#groups = [...groups].map((group) =>
-      this.#pairs.flatMap((pair, i) => (pair.group === group ? [i] : [])),
-    );
+    this.#index = indexProblem(problem, onPitch);
     this.#offGrooves = offGrooves;
     this.#values = problem.sections.map(() => undefined);
     this.best = best;
@@ -168,10 +67,10 @@ export class MarksSearch {
   }
 
   #decide(depth: number, unfit: number, deviation: number, known: Bounds, first: boolean): void {
-    const bounds = depth === this.#wholeGrooves ? this.#boundRemainders() : known;
+    const bounds = depth === this.#index.wholeGrooves ? this.#boundRemainders() : known;
     const least = deviation + (bounds.deviation[depth] ?? 0) + this.#toHold(bounds.pairs);
     if (!this.#canImprove(Math.max(unfit, bounds.unfit), least)) return;
-    const at = this.#order[depth];
+    const at = this.#index.order[depth];
     const section = at === undefined ? undefined : this.#problem.sections[at];
     if (at === undefined || !section) {
       this.#complete(unfit, deviation);
@@ -197,10 +96,10 @@ export class MarksSearch {
     if (!this.best) return 0;
     const allowed = this.best.cost.unfit;
     let sum = 0;
-    for (const group of this.#groups) {
+    for (const group of this.#index.groups) {
       let least = Infinity;
       for (const i of group) {
-        const pair = this.#pairs[i];
+        const pair = this.#index.pairs[i];
         const bound = bounds[i];
         if (pair && bound) least = Math.min(least, this.#toHoldPair(pair, bound, allowed));
       }
@@ -234,9 +133,9 @@ export class MarksSearch {
     const value = this.#values[at];
     if (value !== undefined) return { residue: value, step: 0 };
     const { step, pitch } = this.#problem.tools;
-    if (this.#onPitch[at] && !this.#offGrooves) return { residue: 0, step: pitch };
-    const others = this.#others[at] ?? [];
-    if (this.#onPitch[at] || others.some((each) => this.#values[each] === undefined))
+    if (this.#index.onPitch[at] && !this.#offGrooves) return { residue: 0, step: pitch };
+    const others = this.#index.others[at] ?? [];
+    if (this.#index.onPitch[at] || others.some((each) => this.#values[each] === undefined))
       return { residue: 0, step: greatestCommonDivisor(pitch, step) };
     return { residue: -this.#sumOf(others), step };
   }
@@ -247,9 +146,9 @@ export class MarksSearch {
    */
   #boundRemainders(): Bounds {
     const groups = new Map<string, number>();
-    const gapDeviation = this.#order.map(() => 0);
-    const pairs = this.#pairs.map((pair) => this.#boundPair(pair));
-    for (const [i, pair] of this.#pairs.entries()) {
+    const gapDeviation = this.#index.order.map(() => 0);
+    const pairs = this.#index.pairs.map((pair) => this.#boundPair(pair));
+    for (const [i, pair] of this.#index.pairs.entries()) {
       const bound = pairs[i];
       if (!bound) continue;
       // One pair that holds is enough for its group.
@@ -257,10 +156,10 @@ export class MarksSearch {
       // A gap is decided with the later of its two sections.
       gapDeviation[pair.decidedAt] = (gapDeviation[pair.decidedAt] ?? 0) + bound.deviation;
     }
-    const deviation = this.#order.map(() => 0);
+    const deviation = this.#index.order.map(() => 0);
     deviation.push(0);
-    for (let depth = this.#order.length - 1; depth >= 0; depth--) {
-      const at = this.#order[depth] ?? 0;
+    for (let depth = this.#index.order.length - 1; depth >= 0; depth--) {
+      const at = this.#index.order[depth] ?? 0;
       const section = this.#problem.sections[at];
       let least = gapDeviation[depth] ?? 0;
       if (section && section.weight > 0) {
@@ -304,7 +203,7 @@ export class MarksSearch {
       for (let value = first; value <= section.most; value += increment) values.push(value);
       return values;
     };
-    if (!this.#onPitch[at]) return every(step, this.#latticeOf(at).residue % step);
+    if (!this.#index.onPitch[at]) return every(step, this.#latticeOf(at).residue % step);
     return this.#offGrooves
       ? [...new Set([...every(pitch, 0), ...every(step, 0)])]
       : every(pitch, 0);
@@ -319,7 +218,7 @@ export class MarksSearch {
     deviationBound: number,
   ): readonly Candidate[] {
     const cost = this.best?.cost;
-    const fits = this.#fits.filter(({ outerAt, innerAt }) => {
+    const fits = this.#index.fits.filter(({ outerAt, innerAt }) => {
       if (outerAt === innerAt) return false;
       if (outerAt === at) return this.#values[innerAt] !== undefined;
       return innerAt === at && this.#values[outerAt] !== undefined;
@@ -362,14 +261,14 @@ export class MarksSearch {
   /** Cut sizes on the trimmer's marks, pieces on their sheets, sections in order, as far as decided. */
   #isPossible(): boolean {
     const { step } = this.#problem.tools;
-    for (const chain of this.#chains)
+    for (const chain of this.#index.chains)
       if (this.#isDecided(chain) && this.#sumOf(chain.sections) % step !== 0) return false;
-    for (const [lower, upper] of this.#notLarger) {
+    for (const [lower, upper] of this.#index.notLarger) {
       const low = this.#values[lower];
       const high = this.#values[upper];
       if (low !== undefined && high !== undefined && low > high) return false;
     }
-    return this.#limits.every(({ acrossChain, downChain, width, height, mayTurn }) => {
+    return this.#index.limits.every(({ acrossChain, downChain, width, height, mayTurn }) => {
       const across = this.#leastSumOf(acrossChain);
       const down = this.#leastSumOf(downChain);
       const straight = across <= width && down <= height;
@@ -388,7 +287,7 @@ export class MarksSearch {
   /** Scores that no later decision can bring onto a groove within reach. */
   #surelyOffGrid(): number {
     let count = 0;
-    this.#chains.forEach((chain, i) => (count += this.#leastOffGridOf(chain, i)));
+    this.#index.chains.forEach((chain, i) => (count += this.#leastOffGridOf(chain, i)));
     return count;
   }
 
@@ -399,7 +298,7 @@ export class MarksSearch {
     const open = sections.filter((each) => this.#values[each] === undefined);
     const [only] = open;
     const section = only === undefined ? undefined : this.#problem.sections[only];
-    if (open.length !== 1 || !section || this.#onPitch[only ?? 0])
+    if (open.length !== 1 || !section || this.#index.onPitch[only ?? 0])
       return leastOffGrid({ sizes, pitch, reach });
     const key = `${index} ${sizes.join(' ')}`;
     const known = this.#leastOffGridKnown.get(key);
@@ -422,14 +321,14 @@ export class MarksSearch {
     const groups = new Set(fits.map(({ group }) => group));
     let unfit = tight;
     for (const group of groups) {
-      const members = this.#fits.filter((fit) => fit.group === group);
+      const members = this.#index.fits.filter((fit) => fit.group === group);
       unfit += looseness(
         members.map((fit) => (values[fit.outerAt] ?? 0) - (values[fit.innerAt] ?? 0) - fit.layers),
         members.map((fit) => fit.gap),
         lean,
       );
     }
-    const chains = this.#chains.map(({ id, sections }) =>
+    const chains = this.#index.chains.map(({ id, sections }) =>
       readChain(
         id,
         sections.map((each) => values[each] ?? nanometres(0)),

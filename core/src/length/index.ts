@@ -27,4 +27,4 @@ export {
   measureParts,
   type MeasureParts,
 } from './format.ts';
-export { describeMark, markInWords, type Ruler } from './words.ts';
+export { markInWords, type Ruler } from './words.ts';

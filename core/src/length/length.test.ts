@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  describeMark,
   explainLengthFault,
   formatLength,
   formatWithUnit,
@@ -137,7 +136,6 @@ describe('marks in words', () => {
 
   it('says nothing of a length between two marks', () => {
     expect(markInWords(inchFraction(1, 16), inchRuler)).toBeUndefined();
-    expect(describeMark(inchFraction(1, 16), inchRuler)).toBe('1/16');
     expect(markInWords(millimetres(25), { unit: 'mm', step: millimetres(5) })).toBe(
       'halfway between 20 and 30',
     );

@@ -1,5 +1,4 @@
 import type { Length } from './length.ts';
-import { formatLength } from './format.ts';
 import { isOnGrid } from './grid.ts';
 import type { Unit } from './unit.ts';
 
@@ -39,11 +38,4 @@ export function markInWords(length: Length, ruler: Ruler): string | undefined {
   if (after * 2 > perFigure)
     return `${marks(perFigure - after, 'small')} before ${name(whole + 1)}`;
   return `${marks(after, 'small')} after ${name(whole)}`;
-}
-
-/** A mark with its words when it has any: `3/4, the sixth small mark`. */
-export function describeMark(length: Length, ruler: Ruler): string {
-  const words = markInWords(length, ruler);
-  const figure = formatLength(length, ruler.unit);
-  return words === undefined ? figure : `${figure}, ${words}`;
 }

@@ -7,7 +7,8 @@ import {
   type Unit,
 } from '../length/index.ts';
 import type { Kit } from '../tools/index.ts';
-import type { CutStep, ScoreStep, SlitStep, Step, TaperStep, Turn } from './step.ts';
+import type { Side } from '../piece/index.ts';
+import type { CutStep, ScoreStep, SlitStep, Step, TaperStep } from './step.ts';
 
 const numbers = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
 
@@ -15,34 +16,35 @@ function count(amount: number): string {
   return numbers[amount] ?? `${amount}`;
 }
 
-function capital(text: string): string {
-  return text.slice(0, 1).toUpperCase() + text.slice(1);
-}
-
-const turnWords: Record<Turn, string> = {
-  none: '',
-  quarter: 'turn a quarter',
-  half: 'turn it round',
-  'three quarters': 'turn a quarter back',
-};
-
-function isLongEdge(edge: ScoreStep['passes'][number]['edge'], step: ScoreStep): boolean {
+function isLongEdge(edge: Side, step: ScoreStep): boolean {
   const upright = edge === 'left' || edge === 'right';
   return upright === (step.longSides === 'left and right');
 }
 
+/** Edges of one length: both of them, or one by where it is drawn, since the wrong one would do harm. */
+function alikeInWords(edges: readonly Side[], name: string): readonly string[] {
+  if (edges.length === 2) return [`both ${name}sides`];
+  return edges.map((edge) => `the ${name}side drawn at the ${edge}`);
+}
+
 /** Which edges of the piece go to the fence, as one would say it at the table. */
 export function edgesInWords(step: ScoreStep): string {
-  const { passes, square } = step;
-  if (passes.length === 4) return 'all four sides';
-  const long = passes.filter(({ edge }) => isLongEdge(edge, step)).length;
-  const short = passes.length - long;
-  if (!square && long === 2 && short === 0) return 'both long sides';
-  if (!square && short === 2 && long === 0) return 'both short sides';
-  if (square && passes.length === 2 && (long === 2 || short === 2)) return 'two opposite sides';
-  if (passes.length === 1)
-    return square ? 'one side' : long === 1 ? 'one long side' : 'one short side';
-  return passes.map(({ edge }) => `the ${edge}`).join(', ');
+  const edges = step.passes.map(({ edge }) => edge);
+  if (edges.length === 4) return 'all four sides';
+  if (step.square)
+    return edges.length === 1
+      ? `the side drawn at the ${edges.join('')}`
+      : `the sides drawn at the ${edges.join(', the ').replace(/, the (\w+)$/, ' and the $1')}`;
+  return [
+    ...alikeInWords(
+      edges.filter((edge) => isLongEdge(edge, step)),
+      'long ',
+    ),
+    ...alikeInWords(
+      edges.filter((edge) => !isLongEdge(edge, step)),
+      'short ',
+    ),
+  ].join(' and ');
 }
 
 const faceWords: Record<ScoreStep['face'], string> = {
@@ -53,12 +55,15 @@ const faceWords: Record<ScoreStep['face'], string> = {
 
 /** The short line of a score step: `Score all four sides, turning each time`. */
 export function scoreHeadline(step: ScoreStep): string {
+  const { passes } = step;
   const turning =
-    step.passes.length === 4
+    passes.length === 4
       ? ', turning each time'
-      : step.passes.length > 1
-        ? `, ${turnWords[step.passes[1]?.turn ?? 'half']} between`
-        : '';
+      : passes.length === 1
+        ? ''
+        : passes[1]?.turn === 'half'
+          ? ', turning it round between'
+          : ', turning between';
   return `Score ${edgesInWords(step)}${turning}`;
 }
 
@@ -81,17 +86,18 @@ export function readingInWords(step: ScoreStep, kit: Kit): string {
 /** The full instruction of a score step. */
 export function scoreInWords(step: ScoreStep, kit: Kit): string {
   const where = readingInWords(step, kit);
-  const figure = formatLength(
-    step.reading,
-    step.tool === 'board' ? kit.board.unit : kit.trimmer.unit,
-  );
-  const face = `${faceWords[step.face]}, ${step.square ? 'any edge' : firstEdge(step)} against the fence.`;
-  return `${step.name}: ${face} ${scoreHeadline(step)}, at ${figure}.${where === '' ? '' : ` ${where}.`}`;
-}
-
-function firstEdge(step: ScoreStep): string {
-  const [first] = step.passes;
-  return first && isLongEdge(first.edge, step) ? 'a long edge' : 'a short edge';
+  const unit = step.tool === 'board' ? kit.board.unit : kit.trimmer.unit;
+  const edge =
+    step.passes.length === 4
+      ? 'any edge'
+      : step.passes.length === 1
+        ? 'the named edge'
+        : 'each named edge in turn';
+  return [
+    `${step.name}: ${faceWords[step.face]}, ${edge} against the fence.`,
+    `${scoreHeadline(step)}, at ${formatLength(step.reading, unit)}.`,
+    ...(where === '' ? [] : [`${where}.`]),
+  ].join(' ');
 }
 
 function cutInWords(step: CutStep, unit: Unit): string {
@@ -131,7 +137,7 @@ function taperInWords(step: TaperStep): string {
 export function stepInWords(step: Step, kit: Kit): string {
   switch (step.kind) {
     case 'cut':
-      return capital(cutInWords(step, kit.trimmer.unit));
+      return cutInWords(step, kit.trimmer.unit);
     case 'score':
       return scoreInWords(step, kit);
     case 'slit':

@@ -6,7 +6,7 @@ import Button from 'primevue/button';
 import { computed, onBeforeUnmount, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import TopBar from '../parts/TopBar.vue';
-import UnitSwitch from '../parts/UnitSwitch.vue';
+import Choice from '../parts/Choice.vue';
 import { useDrafts } from '../stores/drafts.ts';
 import { useProject } from '../stores/project.ts';
 import ConflictBar from './ConflictBar.vue';
@@ -43,6 +43,10 @@ useEventListener(window, 'pagehide', () => {
   project.flushOnLeave();
 });
 
+const rulers = [
+  { value: 'inch', label: 'inch' },
+  { value: 'mm', label: 'mm' },
+] as const;
 const hasDraft = computed(() => drafts.anyIn(project.id));
 const stale = computed(() => hasDraft.value || project.problems.length > 0);
 const trouble = computed(() => {
@@ -118,7 +122,12 @@ async function keepBoth(): Promise<void> {
           @click="project.redo()"
           ><Redo2 :size="18"
         /></Button>
-        <UnitSwitch :unit="project.document.box.unit" @change="project.readIn" />
+        <Choice
+          label="Ruler"
+          :value="project.document.box.unit"
+          :options="rulers"
+          @change="project.readIn"
+        />
         <Button
           size="small"
           severity="secondary"

@@ -4,6 +4,7 @@ import {
   readingInWords,
   scoreHeadline,
   slitHeadline,
+  stepInWords,
   taperHeadline,
   type Piece,
   type Plan,
@@ -94,6 +95,14 @@ function snips(piece: Piece): string {
       <p class="snips">{{ snips(piece) }}</p>
     </article>
     <SheetList :plan="plan" :request="request" />
+    <details class="steps">
+      <summary>Step by step</summary>
+      <ol>
+        <li v-for="(step, i) in plan.steps" :key="i">
+          <Worded :text="stepInWords(step, request.kit)" />
+        </li>
+      </ol>
+    </details>
   </section>
 </template>
 
@@ -165,6 +174,23 @@ h2 i {
 
 .score.lit {
   background: var(--turmeric-pale);
+}
+
+.steps {
+  padding: 0 16px 14px;
+}
+
+.steps summary {
+  font-weight: 600;
+  cursor: pointer;
+}
+
+.steps ol {
+  display: grid;
+  gap: 8px;
+  margin-top: 8px;
+  padding-left: 20px;
+  list-style: decimal;
 }
 
 .headline,

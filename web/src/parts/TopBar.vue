@@ -69,8 +69,19 @@ nav .here {
 
 .tools {
   display: flex;
+  flex: none;
   align-items: center;
   gap: 8px;
+  white-space: nowrap;
+}
+
+.tools :deep(svg) {
+  flex: none;
+}
+
+/* A choice fills its place; among tools it takes no more than it needs. */
+.tools :deep(.p-selectbutton) {
+  width: 112px;
 }
 
 @media (max-width: 760px) {

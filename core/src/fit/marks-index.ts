@@ -1,0 +1,123 @@
+import type { Tolerance } from '../length/index.ts';
+import type { Fit, MarksProblem, SheetLimit } from './marks-problem.ts';
+import type { PairBound } from './pair-bound.ts';
+
+/** A chain with its sections as indices. */
+export interface IndexedChain {
+  readonly id: string;
+  readonly sections: readonly number[];
+}
+
+export interface IndexedLimit extends SheetLimit {
+  readonly acrossChain: readonly number[];
+  readonly downChain: readonly number[];
+}
+
+export interface IndexedFit extends Fit {
+  readonly outerAt: number;
+  readonly innerAt: number;
+}
+
+/** Fits between the same two sections: their gaps differ by what lies between, and move together. */
+export interface FitPair {
+  readonly group: string;
+  readonly outerAt: number;
+  readonly innerAt: number;
+  readonly fits: readonly IndexedFit[];
+  readonly ranges: readonly Tolerance[];
+  /** The depth of the search at which the second of the two is decided. */
+  readonly decidedAt: number;
+  /** What is known already, by how far apart the two can be. */
+  readonly bounds: Map<string, PairBound>;
+}
+
+/** A marks problem with names turned into places, and the order in which its sections are decided. */
+export interface MarksIndex {
+  readonly chains: readonly IndexedChain[];
+  readonly fits: readonly IndexedFit[];
+  readonly pairs: readonly FitPair[];
+  /** Places of the pairs of each group. */
+  readonly groups: readonly (readonly number[])[];
+  readonly notLarger: readonly (readonly [number, number])[];
+  readonly limits: readonly IndexedLimit[];
+  /** By section: whether it must be whole grooves. */
+  readonly onPitch: readonly boolean[];
+  /** By section: the rest of the first chain that it stands in. */
+  readonly others: readonly (readonly number[])[];
+  /** Sections by the depth at which they are decided: whole grooves first, then remainders. */
+  readonly order: readonly number[];
+  readonly wholeGrooves: number;
+}
+
+function pairUp(fits: readonly IndexedFit[], order: readonly number[]): readonly FitPair[] {
+  const pairs = new Map<string, IndexedFit[]>();
+  for (const fit of fits) {
+    const key = `${fit.group} ${fit.outerAt} ${fit.innerAt}`;
+    pairs.set(key, [...(pairs.get(key) ?? []), fit]);
+  }
+  return [...pairs.values()].flatMap((members): readonly FitPair[] => {
+    const [first] = members;
+    if (!first) return [];
+    const { group, outerAt, innerAt } = first;
+    return [
+      {
+        group,
+        outerAt,
+        innerAt,
+        fits: members,
+        ranges: members.map(({ gap }) => gap),
+        decidedAt: Math.max(order.indexOf(outerAt), order.indexOf(innerAt)),
+        bounds: new Map(),
+      },
+    ];
+  });
+}
+
+/**
+ * Indexes a problem for one choice of whole-groove sections.
+ * @throws Error when a chain or a fit names a section that the problem doesn't have.
+ */
+export function indexProblem(problem: MarksProblem, wholeGrooves: ReadonlySet<string>): MarksIndex {
+  const at = new Map(problem.sections.map((section, i) => [section.id, i]));
+  const indexOf = (id: string) => {
+    const index = at.get(id);
+    if (index === undefined) throw new Error(`No section ${id} in this problem`);
+    return index;
+  };
+  const chains = problem.chains.map(({ id, sections }) => ({
+    id,
+    sections: sections.map(indexOf),
+  }));
+  const fits = problem.fits.map((fit) => ({
+    ...fit,
+    outerAt: indexOf(fit.outer),
+    innerAt: indexOf(fit.inner),
+  }));
+  const sectionsOf = (id: string) => chains.find((chain) => chain.id === id)?.sections ?? [];
+  const onPitch = problem.sections.map(({ id }) => wholeGrooves.has(id));
+  // Remainders are known only once the rest of their chain is.
+  const order = problem.sections
+    .map((_, i) => i)
+    .sort((a, b) => Number(onPitch[b]) - Number(onPitch[a]) || a - b);
+  const pairs = pairUp(fits, order);
+  const groups = [...new Set(fits.map(({ group }) => group))];
+  return {
+    chains,
+    fits,
+    pairs,
+    groups: groups.map((group) => pairs.flatMap((pair, i) => (pair.group === group ? [i] : []))),
+    notLarger: problem.notLarger.map(([low, high]) => [indexOf(low), indexOf(high)]),
+    limits: problem.limits.map((limit) => ({
+      ...limit,
+      acrossChain: sectionsOf(limit.across),
+      downChain: sectionsOf(limit.down),
+    })),
+    onPitch,
+    others: problem.sections.map((_, i) => {
+      const chain = chains.find(({ sections }) => sections.includes(i));
+      return chain?.sections.filter((each) => each !== i) ?? [];
+    }),
+    order,
+    wholeGrooves: onPitch.filter(Boolean).length,
+  };
+}
