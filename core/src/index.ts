@@ -4,17 +4,11 @@ export * from './paper/index.ts';
 export * from './tools/index.ts';
 export * from './piece/index.ts';
 export * from './fit/index.ts';
+export * from './fold/index.ts';
 export * from './styles/index.ts';
 export * from './steps/index.ts';
 export * from './sheets/index.ts';
 export * from './export/index.ts';
 export * from './request/index.ts';
-export {
-  planBox,
-  planSchema,
-  type LidChoice,
-  type Plan,
-  type PlannedFit,
-  type PlanResult,
-} from './plan.ts';
+export * from './plan.ts';
 export { verdictsOf, type Verdict } from './verdict.ts';

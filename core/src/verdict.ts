@@ -8,12 +8,12 @@ import {
   type Length,
   type Unit,
 } from './length/index.ts';
-import type { Plan } from './plan.ts';
+import type { Plan, PlannedPair } from './plan.ts';
 import type { PlanRequest } from './request/index.ts';
 
 /** One answer to what makers check before they cut. */
 export interface Verdict {
-  readonly about: 'gift' | 'lid' | 'marks' | 'paper';
+  readonly about: 'gift' | 'fit' | 'marks' | 'paper';
   /** Whether it holds, wants care, or is wrong; undefined for a plain fact. */
   readonly state?: 'holds' | 'care' | 'wrong';
   /** The sentence in three parts; the middle one is the figure. */
@@ -39,37 +39,41 @@ function giftVerdict(plan: Plan, unit: Unit): Verdict {
   };
 }
 
-function lidVerdict({ lid }: Plan): Verdict {
-  const ways = lid.fits
-    .map(
-      ({ gap, direction }) =>
-        `${formatGap(gap)} ${direction === 'across' ? 'side to side' : 'front to back'}`,
-    )
-    .join(', ');
-  const detail = `Between lid and base in all: ${ways}.`;
-  switch (lid.state) {
-    case 'holds':
-      return {
-        about: 'lid',
-        state: 'holds',
-        text: ['Lid slides with a light tug, ', formatGap(lid.gap), ''],
-        detail,
-      };
-    case 'loose':
-      return {
-        about: 'lid',
-        state: 'care',
-        text: ['Lid is loose: ', formatGap(lid.gap), ''],
-        detail,
-      };
-    case 'tight':
-      return {
-        about: 'lid',
-        state: 'wrong',
-        text: [lid.gap > 0 ? 'Lid is tight: ' : 'Lid jams: ', formatGap(lid.gap), ''],
-        detail,
-      };
-  }
+const pairWords: Record<PlannedPair['kind'], Record<PlannedPair['state'], string>> = {
+  lid: {
+    holds: 'Lid slides with a light tug, ',
+    loose: 'Lid is loose: ',
+    tight: 'Lid is tight: ',
+  },
+  drawer: { holds: 'Drawer slides, ', loose: 'Drawer is loose: ', tight: 'Drawer sticks: ' },
+  tuck: { holds: 'Flap tucks in, ', loose: 'Flap is loose: ', tight: 'Flap is tight: ' },
+  liner: { holds: 'Liner drops in, ', loose: 'Liner is loose: ', tight: 'Liner is tight: ' },
+};
+
+const pairState = { holds: 'holds', loose: 'care', tight: 'wrong' } as const;
+
+const ways = { across: 'side to side', deep: 'front to back', high: 'in height' } as const;
+
+function pairDetail({ outer, inner, fits }: PlannedPair): string {
+  const gaps = fits.map(({ gap, direction }) => `${formatGap(gap)} ${ways[direction]}`).join(', ');
+  return `Between ${outer} and ${inner} in all: ${gaps}.`;
+}
+
+/** The pair that fits worst speaks for all of them. */
+function pairVerdicts({ pairs }: Plan): readonly Verdict[] {
+  const order = ['tight', 'loose', 'holds'];
+  const [worst] = [...pairs].sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
+  if (!worst) return [];
+  const { kind, state, gap } = worst;
+  const words = kind === 'lid' && state === 'tight' && gap <= 0 ? 'Lid jams: ' : pairWords[kind][state];
+  return [
+    {
+      about: 'fit',
+      state: pairState[state],
+      text: [words, formatGap(gap), ''],
+      detail: pairs.map(pairDetail).join(' '),
+    },
+  ];
 }
 
 function marksVerdict(plan: Plan): Verdict {
@@ -108,11 +112,11 @@ function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
   };
 }
 
-/** What makers check, in the order in which they ask: the gift, the lid, the marks, the paper. */
+/** What makers check, in the order in which they ask: the gift, the fit, the marks, the paper. */
 export function verdictsOf(plan: Plan, request: PlanRequest): readonly Verdict[] {
   return [
     giftVerdict(plan, request.unit),
-    lidVerdict(plan),
+    ...pairVerdicts(plan),
     marksVerdict(plan),
     paperVerdict(plan, request),
   ];

@@ -13,6 +13,7 @@ export {
   type ScoreReading,
   type Section,
   type SheetLimit,
+  type SmallerPair,
 } from './marks-problem.ts';
 export { readChain } from './readings.ts';
 export { solveMarks } from './solve-marks.ts';

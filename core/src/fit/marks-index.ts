@@ -23,6 +23,7 @@ export interface FitPair {
   readonly group: string;
   readonly outerAt: number;
   readonly innerAt: number;
+  readonly innerTimes: number;
   readonly fits: readonly IndexedFit[];
   readonly ranges: readonly Tolerance[];
   /** The depth of the search at which the second of the two is decided. */
@@ -38,7 +39,7 @@ export interface MarksIndex {
   readonly pairs: readonly FitPair[];
   /** Places of the pairs of each group. */
   readonly groups: readonly (readonly number[])[];
-  readonly notLarger: readonly (readonly [number, number])[];
+  readonly smaller: readonly { readonly less: number; readonly more: number; readonly by: number }[];
   readonly limits: readonly IndexedLimit[];
   /** By section: whether it must be whole grooves. */
   readonly onPitch: readonly boolean[];
@@ -52,18 +53,19 @@ export interface MarksIndex {
 function pairUp(fits: readonly IndexedFit[], order: readonly number[]): readonly FitPair[] {
   const pairs = new Map<string, IndexedFit[]>();
   for (const fit of fits) {
-    const key = `${fit.group} ${fit.outerAt} ${fit.innerAt}`;
+    const key = `${fit.group} ${fit.outerAt} ${fit.innerAt} ${fit.innerTimes}`;
     pairs.set(key, [...(pairs.get(key) ?? []), fit]);
   }
   return [...pairs.values()].flatMap((members): readonly FitPair[] => {
     const [first] = members;
     if (!first) return [];
-    const { group, outerAt, innerAt } = first;
+    const { group, outerAt, innerAt, innerTimes } = first;
     return [
       {
         group,
         outerAt,
         innerAt,
+        innerTimes,
         fits: members,
         ranges: members.map(({ gap }) => gap),
         decidedAt: Math.max(order.indexOf(outerAt), order.indexOf(innerAt)),
@@ -106,7 +108,11 @@ export function indexProblem(problem: MarksProblem, wholeGrooves: ReadonlySet<st
     fits,
     pairs,
     groups: groups.map((group) => pairs.flatMap((pair, i) => (pair.group === group ? [i] : []))),
-    notLarger: problem.notLarger.map(([low, high]) => [indexOf(low), indexOf(high)]),
+    smaller: problem.smaller.map(({ less, more, by }) => ({
+      less: indexOf(less),
+      more: indexOf(more),
+      by,
+    })),
     limits: problem.limits.map((limit) => ({
       ...limit,
       acrossChain: sectionsOf(limit.across),

@@ -17,7 +17,7 @@ export interface Chain {
 }
 
 /**
- * One thing going over another: gap = outer section − inner section − `layers`. The fits of one `group`
+ * One thing going over another: gap = outer section − inner sections − `layers`. The fits of one `group`
  * belong to the same pair (a lid over its base, both ways): none may be tight, and the closest of them
  * must hold.
  */
@@ -26,8 +26,17 @@ export interface Fit {
   readonly group: string;
   readonly outer: string;
   readonly inner: string;
+  /** How many of the inner stand side by side in the outer. */
+  readonly innerTimes: number;
   readonly layers: Length;
   readonly gap: Tolerance;
+}
+
+/** The first section is smaller than the second by `by` at least. */
+export interface SmallerPair {
+  readonly less: string;
+  readonly more: string;
+  readonly by: Length;
 }
 
 /** A piece must fit its sheet, turned sideways too if it may be. */
@@ -53,8 +62,8 @@ export interface MarksProblem {
   readonly sections: readonly Section[];
   readonly chains: readonly Chain[];
   readonly fits: readonly Fit[];
-  /** Pairs of sections of which the first may not be larger than the second. */
-  readonly notLarger: readonly (readonly [string, string])[];
+  /** Pairs of sections of which the first must be smaller than the second by so much at least. */
+  readonly smaller: readonly SmallerPair[];
   readonly limits: readonly SheetLimit[];
   readonly tools: MarkTools;
   readonly lean: Lean;

@@ -112,7 +112,7 @@ export class MarksSearch {
     const outer = this.#values[pair.outerAt];
     const inner = this.#values[pair.innerAt];
     if (outer === undefined || inner === undefined) return bound.heldDeviation - bound.deviation;
-    const gaps = pair.fits.map((fit) => outer - inner - fit.layers);
+    const gaps = pair.fits.map((fit) => outer - pair.innerTimes * inner - fit.layers);
     return looseness(gaps, pair.ranges, this.#problem.lean) <= allowed ? 0 : Infinity;
   }
 
@@ -181,7 +181,8 @@ export class MarksSearch {
     // A gap that is tighter than the best choice allows leads nowhere, so it sets no bound.
     const allowed = this.best?.cost.unfit ?? Infinity;
     const outer = this.#latticeOf(pair.outerAt);
-    const inner = this.#latticeOf(pair.innerAt);
+    const one = this.#latticeOf(pair.innerAt);
+    const inner = { residue: pair.innerTimes * one.residue, step: pair.innerTimes * one.step };
     const step = greatestCommonDivisor(outer.step, inner.step);
     const apart = outer.residue - inner.residue;
     const residue = step === 0 ? apart : ((apart % step) + step) % step;
@@ -230,7 +231,7 @@ export class MarksSearch {
       for (const fit of fits) {
         const outer = fit.outerAt === at ? value : (this.#values[fit.outerAt] ?? 0);
         const inner = fit.innerAt === at ? value : (this.#values[fit.innerAt] ?? 0);
-        const gap = outer - inner - fit.layers;
+        const gap = outer - fit.innerTimes * inner - fit.layers;
         unfit += ownMisfit(gap, fit.gap, this.#problem.lean);
         deviation += Math.abs(gap - fit.gap.target);
       }
@@ -263,10 +264,10 @@ export class MarksSearch {
     const { step } = this.#problem.tools;
     for (const chain of this.#index.chains)
       if (this.#isDecided(chain) && this.#sumOf(chain.sections) % step !== 0) return false;
-    for (const [lower, upper] of this.#index.notLarger) {
-      const low = this.#values[lower];
-      const high = this.#values[upper];
-      if (low !== undefined && high !== undefined && low > high) return false;
+    for (const { less, more, by } of this.#index.smaller) {
+      const low = this.#values[less];
+      const high = this.#values[more];
+      if (low !== undefined && high !== undefined && low + by > high) return false;
     }
     return this.#index.limits.every(({ acrossChain, downChain, width, height, mayTurn }) => {
       const across = this.#leastSumOf(acrossChain);
@@ -323,7 +324,10 @@ export class MarksSearch {
     for (const group of groups) {
       const members = this.#index.fits.filter((fit) => fit.group === group);
       unfit += looseness(
-        members.map((fit) => (values[fit.outerAt] ?? 0) - (values[fit.innerAt] ?? 0) - fit.layers),
+        members.map(
+          (fit) =>
+            (values[fit.outerAt] ?? 0) - fit.innerTimes * (values[fit.innerAt] ?? 0) - fit.layers,
+        ),
         members.map((fit) => fit.gap),
         lean,
       );

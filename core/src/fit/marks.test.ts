@@ -54,7 +54,7 @@ function costOf(problem: MarksProblem, values: readonly number[]): MarksCost | u
     offGrid += off(best);
     best.forEach((reading) => readings.add(reading));
   }
-  if (problem.notLarger.some(([low, high]) => at(low) > at(high))) return undefined;
+  if (problem.smaller.some(({ less, more, by }) => at(less) + by > at(more))) return undefined;
   for (const { across, down, width, height, mayTurn } of problem.limits) {
     const [x, y] = [sums.get(across) ?? 0, sums.get(down) ?? 0];
     if (!(x <= width && y <= height) && !(mayTurn && x <= height && y <= width)) return undefined;
@@ -106,7 +106,7 @@ const smallProblem: fc.Arbitrary<MarksProblem> = fc
     const common = {
       tools: { step: millimetres(step), pitch: millimetres(pitch), reach: millimetres(reach) },
       lean,
-      notLarger: [],
+      smaller: [],
       fits: [],
     };
     if (shape === 'tube')
@@ -126,6 +126,7 @@ const smallProblem: fc.Arbitrary<MarksProblem> = fc
       group: 'lid',
       outer,
       inner,
+      innerTimes: 1,
       layers: millimetres(layers),
       gap: { least: millimetres(0.25), target: millimetres(0.45), most: millimetres(0.8) },
     });

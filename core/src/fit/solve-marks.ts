@@ -30,7 +30,7 @@ export function solveMarks(asked: MarksProblem): MarksSolution | undefined {
     gaps: new Map(
       problem.fits.map((fit) => [
         fit.id,
-        nanometres(valueOf(fit.outer) - valueOf(fit.inner) - fit.layers),
+        nanometres(valueOf(fit.outer) - fit.innerTimes * valueOf(fit.inner) - fit.layers),
       ]),
     ),
   };

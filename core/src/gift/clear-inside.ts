@@ -1,5 +1,6 @@
 import { plus, times, type Length } from '../length/index.ts';
-import { extentsOf, type Gift } from './gift.ts';
+import { extentsOf } from './extents.ts';
+import type { Gift } from './gift.ts';
 import type { Room } from './room.ts';
 
 /** How much clear inside a box should have in one direction, and the least that will do. */

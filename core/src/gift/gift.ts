@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lengthBetween, millimetres, type Length } from '../length/index.ts';
+import { lengthBetween, millimetres } from '../length/index.ts';
 
 const leastMeasure = millimetres(3);
 const mostMeasure = millimetres(1000);
@@ -8,41 +8,92 @@ const mostMeasure = millimetres(1000);
 export const giftLimits = { least: leastMeasure, most: mostMeasure } as const;
 
 const measure = lengthBetween(leastMeasure, mostMeasure);
+/** A flat card may be thinner than anything else. */
+const thin = lengthBetween(millimetres(0.2), millimetres(50));
 
-const blockSchema = z.object({
-  shape: z.literal('block'),
-  across: measure,
-  deep: measure,
-  high: measure,
-});
+/** Which of its measures stands upright; free where the maker doesn't mind. */
+const upSchema = z.enum(['high', 'deep', 'across', 'free']);
+
+const sides = { across: measure, deep: measure, high: measure, up: upSchema.optional() };
+
+const blockSchema = z.object({ shape: z.literal('block'), ...sides });
 
 const cylinderSchema = z.object({
   shape: z.literal('cylinder'),
   diameter: measure,
   length: measure,
-  lies: z.enum(['standing', 'lying']),
+  lies: z.enum(['standing', 'lying', 'free']),
 });
 
-/** A gift by its measures. A lying cylinder lies with its length across the box. */
-export const giftSchema = z.discriminatedUnion('shape', [blockSchema, cylinderSchema]);
+const ballSchema = z.object({ shape: z.literal('ball'), diameter: measure });
+
+const bottleSchema = z
+  .object({
+    shape: z.literal('bottle'),
+    /** Body, shoulder and neck from the bottom up. */
+    diameter: measure,
+    body: measure,
+    shoulder: lengthBetween(millimetres(0), mostMeasure),
+    neckDiameter: measure,
+    neck: measure,
+  })
+  .refine((bottle) => bottle.neckDiameter <= bottle.diameter, {
+    error: 'The neck can’t be wider than the body.',
+    path: ['neckDiameter'],
+  });
+
+const cardSchema = z.object({
+  shape: z.literal('card'),
+  across: measure,
+  deep: measure,
+  thick: thin,
+});
+
+/** Something without straight sides, by the greatest measure each way. */
+const lumpySchema = z.object({ shape: z.literal('lumpy'), ...sides });
+
+const itemSchema = z.discriminatedUnion('shape', [
+  blockSchema,
+  cylinderSchema,
+  ballSchema,
+  bottleSchema,
+  cardSchema,
+  lumpySchema,
+]);
+/** One thing to be boxed, by its measures. A lying cylinder lies with its length across the box. */
+export type GiftItem = z.infer<typeof itemSchema>;
+
+const rows = z.int().min(1).max(24);
+
+const severalSchema = z.object({
+  shape: z.literal('several'),
+  item: itemSchema,
+  across: rows,
+  deep: rows,
+  high: rows,
+  /** Nested rounds lie in the gaps of the row in front of them. */
+  packing: z.enum(['in rows', 'nested']),
+});
+
+const setSchema = z.object({
+  shape: z.literal('set'),
+  /** Different things side by side, from left to right. */
+  items: z.array(itemSchema).min(1).max(12),
+});
+
+/** What goes into the box: one thing, several alike in rows, or different ones side by side. */
+export const giftSchema = z.discriminatedUnion('shape', [
+  blockSchema,
+  cylinderSchema,
+  ballSchema,
+  bottleSchema,
+  cardSchema,
+  lumpySchema,
+  severalSchema,
+  setSchema,
+]);
 export type Gift = z.infer<typeof giftSchema>;
-export type BlockGift = z.infer<typeof blockSchema>;
-export type CylinderGift = z.infer<typeof cylinderSchema>;
-
-/** One length for each direction of a box: left to right, front to back, bottom to top. */
-export interface Extents {
-  readonly across: Length;
-  readonly deep: Length;
-  readonly high: Length;
-}
-
-export const directions = ['across', 'deep', 'high'] as const;
-export type Direction = (typeof directions)[number];
-
-/** The space that a gift takes up in each direction, the way it stands in its box. */
-export function extentsOf(gift: Gift): Extents {
-  if (gift.shape === 'block') return { across: gift.across, deep: gift.deep, high: gift.high };
-  return gift.lies === 'standing'
-    ? { across: gift.diameter, deep: gift.diameter, high: gift.length }
-    : { across: gift.length, deep: gift.diameter, high: gift.diameter };
-}
+export type BlockGift = Extract<Gift, { shape: 'block' }>;
+export type CylinderGift = Extract<Gift, { shape: 'cylinder' }>;
+export type SeveralGift = Extract<Gift, { shape: 'several' }>;
+export type SetGift = Extract<Gift, { shape: 'set' }>;

@@ -1,14 +1,16 @@
 export {
-  directions,
-  extentsOf,
   giftLimits,
   giftSchema,
   type BlockGift,
   type CylinderGift,
-  type Direction,
-  type Extents,
   type Gift,
+  type GiftItem,
+  type SetGift,
+  type SeveralGift,
 } from './gift.ts';
+export { directions, extentsOf, isRoundGift, type Direction, type Extents } from './extents.ts';
+export { waysUp } from './ways-up.ts';
+export { outermostPoints, solidsOf, type GiftSolid, type Place } from './solids.ts';
 export {
   directedRoom,
   evenRoom,

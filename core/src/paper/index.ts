@@ -1,3 +1,13 @@
 export { commonSheets, sheetSchema, type Sheet } from './sheet.ts';
-export { paperSchema, thicknessLimits, usualLidGap, type Paper } from './paper.ts';
+export {
+  paperFor,
+  papersSchema,
+  paperSchema,
+  thicknessLimits,
+  usualDrawerGap,
+  usualLidGap,
+  usualLinerGap,
+  type Paper,
+  type Papers,
+} from './paper.ts';
 export { stockPapers } from './stock.ts';

@@ -15,6 +15,20 @@ export const usualLidGap: Tolerance = {
   most: millimetres(0.8),
 };
 
+/** How much a drawer may clear its sleeve in all: it slides, and doesn't fall out. */
+export const usualDrawerGap: Tolerance = {
+  least: millimetres(0.6),
+  target: millimetres(1),
+  most: millimetres(1.5),
+};
+
+/** How much a liner may clear its box in all. */
+export const usualLinerGap: Tolerance = {
+  least: millimetres(0.3),
+  target: millimetres(0.6),
+  most: millimetres(1),
+};
+
 /** A kind of card or paper as a maker has it in the drawer. */
 export const paperSchema = z.object({
   id: z.string().min(1).max(40),
@@ -28,6 +42,16 @@ export const paperSchema = z.object({
   finish: z.enum(['matt', 'foil', 'coated']),
   /** The colour it is drawn in, as `#rrggbb`. */
   colour: z.string().regex(/^#[0-9a-f]{6}$/),
-  lidGap: toleranceSchema,
+  /** Clearances of what goes over something else and is made of this paper, or for a liner of its box. */
+  gaps: z.object({ lid: toleranceSchema, drawer: toleranceSchema, liner: toleranceSchema }),
 });
 export type Paper = z.infer<typeof paperSchema>;
+
+/** The papers of one box, in the style's order. A style with more pieces takes the last for the rest. */
+export const papersSchema = z.tuple([paperSchema], paperSchema);
+export type Papers = readonly [Paper, ...Paper[]];
+
+/** The paper for one of a style's pieces. */
+export function paperFor(papers: Papers, slot: number): Paper {
+  return papers[slot] ?? papers[papers.length - 1] ?? papers[0];
+}

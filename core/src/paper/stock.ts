@@ -1,5 +1,5 @@
 import { inches, millimetres, type Length } from '../length/index.ts';
-import { usualLidGap, type Paper } from './paper.ts';
+import { usualDrawerGap, usualLidGap, usualLinerGap, type Paper } from './paper.ts';
 
 const square = { name: '12 × 12 in', width: inches(12), height: inches(12) };
 
@@ -13,7 +13,7 @@ function card(id: string, name: string, colour: string, thickness: Length): Pape
     printRuns: 'any way',
     finish: 'matt',
     colour,
-    lidGap: usualLidGap,
+    gaps: { lid: usualLidGap, drawer: usualDrawerGap, liner: usualLinerGap },
   };
 }
 

@@ -20,10 +20,11 @@ export function outlinesOf(map: Subdivision): readonly (readonly Point[])[] {
   const onward = new Map<number, number[]>();
   for (const face of map.faces) {
     if (face.role === 'waste') continue;
-    face.corners.forEach((from, i) => {
-      const to = face.corners[(i + 1) % face.corners.length] ?? from;
-      onward.set(from, [...(onward.get(from) ?? []), to]);
-    });
+    for (const ring of [face.corners, ...face.holes])
+      ring.forEach((from, i) => {
+        const to = ring[(i + 1) % ring.length] ?? from;
+        onward.set(from, [...(onward.get(from) ?? []), to]);
+      });
   }
   for (const edge of map.edges) {
     if (isBorder(map, edge)) continue;

@@ -5,8 +5,8 @@ import { scoreGridSchema } from './score-grid.ts';
 export const pieceSchema = z.object({
   id: z.string(),
   name: z.string(),
-  /** Which of the request's papers it is cut from. */
-  paper: z.enum(['base', 'lid']),
+  /** Which of the request's papers it is cut from, counted from 0. */
+  paper: z.int().min(0).max(9),
   copies: z.int().positive(),
   grid: scoreGridSchema,
 });

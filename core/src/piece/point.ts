@@ -14,18 +14,26 @@ export function doubleArea(ring: readonly Point[]): number {
   return total;
 }
 
-/** A point that is surely inside a ring: the middle of its widest run on a line between two corner heights. */
-export function interiorPoint(ring: readonly Point[]): Point {
-  const heights = [...new Set(ring.map((point) => point.y))].sort((a, b) => a - b);
+/**
+ * A point that is surely inside a ring and outside its holes: the middle of its widest run on a line between
+ * two corner heights.
+ */
+export function interiorPoint(
+  ring: readonly Point[],
+  holes: readonly (readonly Point[])[] = [],
+): Point {
+  const rings = [ring, ...holes];
+  const heights = [...new Set(rings.flat().map((point) => point.y))].sort((a, b) => a - b);
   let best: Point = ring[0] ?? { x: 0, y: 0 };
   let widest = 0;
   for (let i = 0; i + 1 < heights.length; i++) {
     const y = ((heights[i] ?? 0) + (heights[i + 1] ?? 0)) / 2;
     const crossings: number[] = [];
-    ring.forEach((a, j) => {
-      const b = ring[(j + 1) % ring.length] ?? a;
-      if (a.y > y !== b.y > y) crossings.push(a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x));
-    });
+    for (const each of rings)
+      each.forEach((a, j) => {
+        const b = each[(j + 1) % each.length] ?? a;
+        if (a.y > y !== b.y > y) crossings.push(a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x));
+      });
     crossings.sort((a, b) => a - b);
     for (let j = 0; j + 1 < crossings.length; j += 2) {
       const [from = 0, to = 0] = crossings.slice(j, j + 2);

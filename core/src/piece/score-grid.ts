@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { lengthBetween, millimetres, plus, zero, type Length } from '../length/index.ts';
+import {
+  half,
+  lengthBetween,
+  lengthSchema,
+  millimetres,
+  minus,
+  plus,
+  zero,
+  type Length,
+} from '../length/index.ts';
 
 /** What a cell of the grid becomes in the box. Waste is cut away. */
 export const cellRoleSchema = z.enum([
@@ -10,6 +19,7 @@ export const cellRoleSchema = z.enum([
   'flap',
   'seam',
   'rim',
+  'gusset',
   'waste',
 ]);
 export type CellRole = z.infer<typeof cellRoleSchema>;
@@ -20,11 +30,15 @@ export type Side = z.infer<typeof sideSchema>;
 
 /**
  * How a score folds, seen from the face that is drawn: a valley comes up towards the eye, a mountain goes
- * away from it, a mark is never folded. `angle` is how far it is turned in the finished box, in degrees.
+ * away from it, a mark is never folded. `angle` is how far it is turned in the finished box, in degrees;
+ * `stage` is when, counted from the first fold of its piece. A fold that follows is not made by hand: it
+ * gives way as its neighbours fold, as the creases of a gusset do.
  */
 const foldSchema = z.object({
   sense: z.enum(['valley', 'mountain', 'mark']),
   angle: z.number().min(0).max(180),
+  stage: z.int().min(0).max(20),
+  follows: z.boolean().optional(),
 });
 export type Fold = z.infer<typeof foldSchema>;
 
@@ -59,8 +73,12 @@ const gridLineSchema = z.object({
 export type GridLine = z.infer<typeof gridLineSchema>;
 export type GridAxis = GridLine['axis'];
 
-const gridPointSchema = z.object({ column: index, row: index });
-/** The crossing of two grid lines, the piece's edges among them. */
+const along = z.number().nonnegative();
+const gridPointSchema = z.object({ column: along, row: along });
+/**
+ * The crossing of two grid lines, the piece's edges among them, counted from the top left corner; 1.5 is
+ * halfway between the lines 1 and 2.
+ */
 export type GridPoint = z.infer<typeof gridPointSchema>;
 
 const diagonalSchema = z.discriminatedUnion('make', [
@@ -86,9 +104,47 @@ const taperSchema = z.object({
   hinge: sideSchema,
   /** How far each corner of the free end is drawn in. */
   inset: section,
+  /** How far the flanks stand in at the hinge already; none where they start in the corner. */
+  shoulder: section.optional(),
 });
 /** A tab whose two free corners are drawn in so that it doesn't catch: a wedge of waste on each flank. */
 export type Taper = z.infer<typeof taperSchema>;
+
+const spotSchema = z.object({ x: lengthSchema, y: lengthSchema });
+/** An exact place on a piece, from its top left corner. */
+export type Spot = z.infer<typeof spotSchema>;
+
+const cutoutSchema = z.discriminatedUnion('shape', [
+  /** A round hole. */
+  z.object({ shape: z.literal('hole'), use: z.string(), centre: spotSchema, radius: section }),
+  /** A half-round bite out of an edge of the card, which lies on that side of it. */
+  z.object({
+    shape: z.literal('notch'),
+    use: z.string(),
+    centre: spotSchema,
+    radius: section,
+    edge: sideSchema,
+  }),
+  /** A rounded corner: how far the curve runs from it both ways, below zero to the left and upwards. */
+  z.object({
+    shape: z.literal('corner'),
+    use: z.string(),
+    at: spotSchema,
+    along: lengthSchema,
+    down: lengthSchema,
+  }),
+  /** Straight-sided waste by its corners. */
+  z.object({ shape: z.literal('trim'), use: z.string(), corners: z.array(spotSchema).min(3) }),
+]);
+/** Card that is punched or snipped away elsewhere than along grid lines. */
+export type Cutout = z.infer<typeof cutoutSchema>;
+
+const patchSchema = z.object({
+  role: cellRoleSchema,
+  corners: z.array(gridPointSchema).min(3),
+});
+/** Faces inside these grid points have this role and not that of their cells: what diagonals bound. */
+export type Patch = z.infer<typeof patchSchema>;
 
 /**
  * A piece of card as a grid: sections edge to edge both ways, a role for each cell, and what is made along
@@ -104,6 +160,8 @@ export const scoreGridSchema = z.object({
   lines: z.array(gridLineSchema),
   diagonals: z.array(diagonalSchema),
   tapers: z.array(taperSchema),
+  cutouts: z.array(cutoutSchema),
+  patches: z.array(patchSchema),
 });
 export type ScoreGrid = z.infer<typeof scoreGridSchema>;
 
@@ -149,14 +207,22 @@ export function faultsOf(grid: ScoreGrid): readonly string[] {
       reached = span.to;
     }
   }
-  for (const { cell, hinge, inset } of grid.tapers) {
+  for (const { cell, hinge, inset, shoulder = zero } of grid.tapers) {
     const free =
       hinge === 'left' || hinge === 'right' ? grid.rows[cell.row] : grid.columns[cell.column];
     if (free === undefined) faults.push(`There is no cell ${cell.column}, ${cell.row} to taper.`);
-    else if (2 * inset >= free) faults.push('A taper can’t take the whole end of its tab.');
+    else if (2 * Math.max(inset, shoulder) >= free) faults.push('A taper can’t take the whole end of its tab.');
   }
-  for (const { from, to } of grid.diagonals)
-    if ([from, to].some((point) => point.column > columns || point.row > rows))
-      faults.push('A diagonal must run between grid points.');
+  const beyond = (point: GridPoint) => point.column > columns || point.row > rows;
+  if (grid.diagonals.some(({ from, to }) => beyond(from) || beyond(to)))
+    faults.push('A diagonal must run between grid points.');
+  if (grid.patches.some(({ corners }) => corners.some(beyond)))
+    faults.push('A patch must have its corners on grid points.');
   return faults;
+}
+
+/** Two halves that make up a section exactly, the odd nanometre in the second. */
+export function halves(section: Length): readonly [Length, Length] {
+  const first = half(section);
+  return [minus(section, first), first];
 }

@@ -6,9 +6,8 @@ import {
   type Fold,
   type GridPoint,
   type ScoreGrid,
-  type Side,
-  type Taper,
 } from './score-grid.ts';
+import { wasteOf } from './waste.ts';
 
 /** What a straight line on a piece is made with: the piece's own edge, a cut inside it, a slit or a score. */
 export type Make = 'edge' | 'cut' | 'slit' | 'score';
@@ -27,60 +26,17 @@ export interface Segment {
 export function gridPlacer(grid: ScoreGrid): (point: GridPoint) => Point {
   const xs = gridPositions(grid.columns).map(toMillimetres);
   const ys = gridPositions(grid.rows).map(toMillimetres);
-  return ({ column, row }) => ({ x: xs[column] ?? 0, y: ys[row] ?? 0 });
+  return ({ column, row }) => ({ x: between(xs, column), y: between(ys, row) });
 }
 
-function cornersOf(cell: GridPoint, place: (point: GridPoint) => Point) {
-  const { column, row } = cell;
-  return {
-    topLeft: place({ column, row }),
-    topRight: place({ column: column + 1, row }),
-    bottomLeft: place({ column, row: row + 1 }),
-    bottomRight: place({ column: column + 1, row: row + 1 }),
-  };
+/** A position counted in sections, in millimetres. */
+function between(positions: readonly number[], at: number): number {
+  const whole = Math.floor(at);
+  const from = positions[whole] ?? 0;
+  return at === whole ? from : from + ((positions[whole + 1] ?? from) - from) * (at - whole);
 }
 
-/** The two wedges that a taper cuts away, each a triangle: hinge corner, free corner, drawn-in corner. */
-export function wedgesOf(
-  taper: Taper,
-  place: (point: GridPoint) => Point,
-): readonly (readonly Point[])[] {
-  const corners = cornersOf(taper.cell, place);
-  const inset = toMillimetres(taper.inset);
-  const flanks: Record<Side, readonly (readonly [Point, Point])[]> = {
-    left: [
-      [corners.topLeft, corners.topRight],
-      [corners.bottomLeft, corners.bottomRight],
-    ],
-    right: [
-      [corners.topRight, corners.topLeft],
-      [corners.bottomRight, corners.bottomLeft],
-    ],
-    top: [
-      [corners.topLeft, corners.bottomLeft],
-      [corners.topRight, corners.bottomRight],
-    ],
-    bottom: [
-      [corners.bottomLeft, corners.topLeft],
-      [corners.bottomRight, corners.topRight],
-    ],
-  };
-  const [one, other] = flanks[taper.hinge];
-  if (!one || !other) return [];
-  const drawnIn = (free: Point, towards: Point): Point => {
-    const span = Math.hypot(towards.x - free.x, towards.y - free.y);
-    return {
-      x: free.x + ((towards.x - free.x) * inset) / span,
-      y: free.y + ((towards.y - free.y) * inset) / span,
-    };
-  };
-  return [
-    [one[0], one[1], drawnIn(one[1], other[1])],
-    [other[0], other[1], drawnIn(other[1], one[1])],
-  ];
-}
-
-/** Every line of a piece before they are split where they meet: edges, spans, diagonals, wedges, waste. */
+/** Every line of a piece before they are split where they meet: edges, spans, diagonals, waste. */
 export function segmentsOf(grid: ScoreGrid): readonly Segment[] {
   const place = gridPlacer(grid);
   const columns = grid.columns.length;
@@ -114,9 +70,8 @@ export function segmentsOf(grid: ScoreGrid): readonly Segment[] {
       to: place(diagonal.to),
       ...(diagonal.make === 'score' ? { make: 'score', fold: diagonal.fold } : { make: 'slit' }),
     });
-  for (const taper of grid.tapers)
-    for (const [hinge, , drawnIn] of wedgesOf(taper, place))
-      if (hinge && drawnIn) segments.push({ from: hinge, to: drawnIn, make: 'cut' });
+  for (const { cuts } of wasteOf(grid, place))
+    for (const [from, to] of cuts) segments.push({ from, to, make: 'cut' });
   return [...segments, ...wasteBorders(grid, place)];
 }
 

@@ -1,6 +1,7 @@
 import { doubleArea, interiorPoint, isInside, type Point } from './point.ts';
 import type { CellRole, Fold, ScoreGrid } from './score-grid.ts';
-import { gridPlacer, segmentsOf, wedgesOf, type Make, type Segment } from './segments.ts';
+import { gridPlacer, segmentsOf, type Make, type Segment } from './segments.ts';
+import { wasteOf } from './waste.ts';
 
 /** A straight run between two corners with the faces on its two sides; none outside the piece. */
 export interface SubdivisionEdge {
@@ -16,6 +17,8 @@ export interface SubdivisionEdge {
 export interface Face {
   /** Indices into the corners, clockwise as drawn. */
   readonly corners: readonly number[];
+  /** Rings of corners, anticlockwise as drawn, that bound openings in the face. */
+  readonly holes: readonly (readonly number[])[];
   readonly role: CellRole;
 }
 
@@ -49,10 +52,15 @@ function cross(o: Point, a: Point, b: Point): number {
   return (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
 }
 
+function isApart(a: number, b: number, c: number, d: number): boolean {
+  return Math.max(a, b) + same < Math.min(c, d) || Math.max(c, d) + same < Math.min(a, b);
+}
+
 /** How far along `segment` (0–1) the other one meets it, for every meeting point. */
 function meetings(segment: Segment, other: Segment): readonly number[] {
   const { from: a, to: b } = segment;
   const { from: c, to: d } = other;
+  if (isApart(a.x, b.x, c.x, d.x) || isApart(a.y, b.y, c.y, d.y)) return [];
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   const otherLength = Math.hypot(d.x - c.x, d.y - c.y);
   const along = (point: Point) =>
@@ -148,28 +156,53 @@ function traceRings(
 }
 
 /**
- * The planar subdivision of all the lines of a piece. Faces in waste cells and the wedges of tapers have
- * the role `waste`. A face that spans several cells (no line between them) takes the role of one of them.
+ * The planar subdivision of all the lines of a piece. Faces in waste cells, and those that are cut away
+ * otherwise, have the role `waste`. A face that spans several cells (no line between them) takes the role
+ * of one of them, unless it lies in a patch.
  */
 export function subdivide(grid: ScoreGrid): Subdivision {
   const index = new CornerIndex();
   const runs = splitRuns(segmentsOf(grid), index);
   const corners = index.corners;
   const { rings, ringOf } = traceRings(corners, runs);
-  const place = gridPlacer(grid);
-  const wedges = grid.tapers.flatMap((taper) => wedgesOf(taper, place));
+  const roleAt = roleFinder(grid);
+  const pointsOf = (ring: readonly number[]) =>
+    ring.map((corner) => corners[corner] ?? { x: 0, y: 0 });
   const faceOf = new Map<number, number>();
-  const faces: Face[] = [];
+  const bounds: { corners: readonly number[]; holes: (readonly number[])[] }[] = [];
+  const openings: number[] = [];
   rings.forEach((ring, i) => {
-    const points = ring.map((corner) => corners[corner] ?? { x: 0, y: 0 });
-    if (doubleArea(points) <= same) return;
-    const inner = interiorPoint(points);
-    faceOf.set(i, faces.length);
-    faces.push({
-      corners: ring,
-      role: wedges.some((wedge) => isInside(wedge, inner)) ? 'waste' : roleAt(grid, inner),
-    });
+    const points = pointsOf(ring);
+    if (doubleArea(points) <= same) {
+      openings.push(i);
+      return;
+    }
+    faceOf.set(i, bounds.length);
+    bounds.push({ corners: ring, holes: [] });
   });
+  // A ring that is walked from outside bounds an opening in the smallest face round it, or the piece itself.
+  for (const i of openings) {
+    const ring = rings[i] ?? [];
+    const corner = corners[ring[0] ?? 0] ?? { x: 0, y: 0 };
+    let around: number | undefined;
+    let smallest = Infinity;
+    bounds.forEach((face, at) => {
+      if (face.corners.some((each) => ring.includes(each))) return;
+      const points = pointsOf(face.corners);
+      const area = doubleArea(points);
+      if (area < smallest && isInside(points, corner)) {
+        smallest = area;
+        around = at;
+      }
+    });
+    if (around === undefined) continue;
+    faceOf.set(i, around);
+    bounds[around]?.holes.push(ring);
+  }
+  const faces = bounds.map((face): Face => ({
+    ...face,
+    role: roleAt(interiorPoint(pointsOf(face.corners), face.holes.map(pointsOf))),
+  }));
   const edges = runs.map(({ from, to, segment }): SubdivisionEdge => {
     const sides = [ringOf.get(`${from} ${to}`), ringOf.get(`${to} ${from}`)]
       .map((ring) => (ring === undefined ? undefined : faceOf.get(ring)))
@@ -186,9 +219,19 @@ export function subdivide(grid: ScoreGrid): Subdivision {
   return { corners, edges, faces };
 }
 
-function roleAt(grid: ScoreGrid, point: Point): CellRole {
+/** Tells the role of the face that a point lies in. */
+function roleFinder(grid: ScoreGrid): (point: Point) => CellRole {
   const place = gridPlacer(grid);
-  const column = grid.columns.findIndex((_, i) => point.x < place({ column: i + 1, row: 0 }).x);
-  const row = grid.rows.findIndex((_, i) => point.y < place({ column: 0, row: i + 1 }).y);
-  return grid.roles[row]?.[column] ?? 'waste';
+  const wastes = wasteOf(grid, place);
+  const patches = grid.patches.map(({ role, corners }) => ({ role, ring: corners.map(place) }));
+  const rights = grid.columns.map((_, i) => place({ column: i + 1, row: 0 }).x);
+  const bottoms = grid.rows.map((_, i) => place({ column: 0, row: i + 1 }).y);
+  return (point) => {
+    if (wastes.some(({ ring }) => isInside(ring, point))) return 'waste';
+    const patch = patches.find(({ ring }) => isInside(ring, point));
+    if (patch) return patch.role;
+    const column = rights.findIndex((right) => point.x < right);
+    const row = bottoms.findIndex((bottom) => point.y < bottom);
+    return grid.roles[row]?.[column] ?? 'waste';
+  };
 }

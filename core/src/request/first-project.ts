@@ -40,7 +40,7 @@ export function usualRequest(gift: Gift, unit: Unit): PlanRequest {
     gift,
     room: evenRoom(roundRoom(easy.target, unit)),
     style: firstStyle,
-    papers: { base: stockPaper('dusk'), lid: stockPaper('sodium') },
+    papers: [stockPaper('dusk'), stockPaper('sodium')],
     kit: usualKit(unit),
     lean: 'loose',
   };

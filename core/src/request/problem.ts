@@ -1,12 +1,14 @@
 import type { z } from 'zod';
 import type { Sheet } from '../paper/index.ts';
-import { formatWithUnit, nanometres, type Unit } from '../length/index.ts';
+import { formatWithUnit, nanometres, type Length, type Unit } from '../length/index.ts';
 
 /** Something that stands in the way of a plan: which field, what is wrong, and the way out. */
 export interface Problem {
   /** Path of the field, like `gift.across`. */
   readonly field: string;
   readonly message: string;
+  /** The nearest value of the field with which it would work. */
+  readonly nearest?: Length;
   /** A sheet that would do, where the chosen one is too small. */
   readonly sheet?: Sheet;
 }
@@ -21,8 +23,9 @@ const fieldNames: Readonly<Record<string, string>> = {
   'room.across.target': 'The room at the sides',
   'room.deep.target': 'The room at front and back',
   'room.high.target': 'The room over the top',
-  'papers.base.thickness': 'The thickness of the base’s card',
-  'papers.lid.thickness': 'The thickness of the lid’s card',
+  'papers.0.thickness': 'The thickness of the first card',
+  'papers.1.thickness': 'The thickness of the second card',
+  'papers.2.thickness': 'The thickness of the third card',
   'kit.board.pitch': 'The pitch of the board’s grooves',
   'kit.trimmer.step': 'The step of the trimmer’s ruler',
   unit: 'The unit',

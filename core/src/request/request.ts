@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { giftSchema, roomSchema } from '../gift/index.ts';
 import { unitSchema } from '../length/index.ts';
-import { paperSchema } from '../paper/index.ts';
+import { papersSchema } from '../paper/index.ts';
 import { styleChoiceSchema } from '../styles/index.ts';
 import { kitSchema } from '../tools/index.ts';
 
@@ -13,7 +13,8 @@ export const planRequestSchema = z.object({
   gift: giftSchema,
   room: roomSchema,
   style: styleChoiceSchema,
-  papers: z.object({ base: paperSchema, lid: paperSchema }),
+  /** One for each piece that the style may give its own; the last one does for the rest. */
+  papers: papersSchema,
   kit: kitSchema,
   /** Which side to err on when the tools allow no lid that slides with a light tug. */
   lean: z.enum(['loose', 'tight']),

@@ -1,6 +1,6 @@
 import { minus, plus, zero, type Length } from '../length/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
-import type { Paper } from '../paper/index.ts';
+import { paperFor, type Paper, type Papers } from '../paper/index.ts';
 
 /** One piece on one sheet, by its top left corner; turned a quarter when it lies sideways. */
 export interface Placement {
@@ -132,11 +132,11 @@ function layOn(paper: Paper, pieces: readonly Piece[]): SheetUse {
  */
 export function laySheets(
   pieces: readonly Piece[],
-  papers: Readonly<Record<Piece['paper'], Paper>>,
+  papers: Papers,
 ): readonly SheetUse[] {
   const byPaper = new Map<string, { paper: Paper; pieces: Piece[] }>();
   for (const piece of pieces) {
-    const paper = papers[piece.paper];
+    const paper = paperFor(papers, piece.paper);
     // The same card bought in two sizes is two stacks on the table.
     const key = `${paper.id} ${paper.sheet.width} ${paper.sheet.height}`;
     const stack = byPaper.get(key) ?? { paper, pieces: [] };

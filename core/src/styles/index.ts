@@ -1,16 +1,14 @@
 export {
+  allStyles,
+  answerWith,
   firstStyle,
-  frameStyle,
   styleChoiceSchema,
-  styleNames,
+  styleSummary,
+  traitsOf,
+  withOption,
   type StyleChoice,
   type StyleId,
+  type StyleSummary,
 } from './registry.ts';
-export { type LiddedOptions } from './lidded.ts';
-export {
-  type Box,
-  type BoxFit,
-  type PieceFrame,
-  type StyleBrief,
-  type StyleFrame,
-} from './style.ts';
+export { type StyleTraits } from './define-style.ts';
+export { type StyleOption } from './options.ts';

@@ -1,27 +1,88 @@
 import { z } from 'zod';
-import type { StyleBrief, StyleFrame } from './style.ts';
-import { frameLidded, liddedDefaults, liddedOptionsSchema } from './lidded.ts';
+import type { StyleAnswer, StyleBrief } from '../forms/index.ts';
+import type { StyleTraits } from './define-style.ts';
+import { drawer } from './drawer.ts';
+import { lidded } from './lidded.ts';
+import { tallBox } from './tall-box.ts';
+import { tuckEnd } from './tuck-end.ts';
+import { overlapTop } from './overlap-top.ts';
+import { rolledRim } from './rolled-rim.ts';
+import { webCorner } from './web-corner.ts';
+import { optionsOf, type StyleOption } from './options.ts';
+
+const others = [drawer, tallBox, tuckEnd, overlapTop, rolledRim, webCorner] as const;
+
+/** Every style, in the order in which makers look for them. */
+const styles = [lidded, ...others] as const;
 
 /** A style by name, with its options. */
 export const styleChoiceSchema = z.discriminatedUnion('style', [
-  z.object({ style: z.literal('lidded'), options: liddedOptionsSchema }),
+  lidded.choice,
+  ...others.map(({ choice }) => choice),
 ]);
 export type StyleChoice = z.infer<typeof styleChoiceSchema>;
 export type StyleId = StyleChoice['style'];
 
-/** The names that makers see. */
-export const styleNames: Record<StyleId, string> = { lidded: 'Lidded box' };
+/** What is shown of a style to choose it by. */
+export interface StyleSummary {
+  readonly id: StyleId;
+  readonly name: string;
+  readonly about: string;
+  /** What each paper that may be chosen is for. */
+  readonly papers: readonly string[];
+  readonly options: readonly StyleOption[];
+  /** The style with its usual options. */
+  readonly usual: StyleChoice;
+}
+
+/** All styles, in the order in which makers look for them. */
+export const allStyles: readonly StyleSummary[] = styles.map(
+  ({ id, name, about, papers, options, usualChoice }) => ({
+    id,
+    name,
+    about,
+    papers,
+    options: optionsOf(options),
+    usual: usualChoice,
+  }),
+);
+
+function styleOf(id: StyleId) {
+  return styles.find((style) => style.id === id) ?? lidded;
+}
+
+/** A style's summary by its id. */
+export function styleSummary(id: StyleId): StyleSummary {
+  const found = allStyles.find((style) => style.id === id);
+  if (!found) throw new RangeError(`No style ${id}`);
+  return found;
+}
 
 /** The style that a new project starts with. */
-export const firstStyle: StyleChoice = {
-  style: 'lidded',
-  options: liddedDefaults,
-};
+export const firstStyle: StyleChoice = lidded.usualChoice;
 
-/** Puts the chosen style to the solver. */
-export function frameStyle(
+/** Puts the chosen style round the gift. */
+export function answerWith(
   choice: StyleChoice,
   brief: Omit<StyleBrief<unknown>, 'options'>,
-): StyleFrame {
-  return frameLidded({ ...brief, options: choice.options });
+): StyleAnswer {
+  return styleOf(choice.style).answerTo(choice.options, brief);
+}
+
+/** What the chosen style is like, whatever gift it goes round. */
+export function traitsOf(choice: StyleChoice): StyleTraits {
+  return styleOf(choice.style).traitsOf(choice.options);
+}
+
+/** The same style with one option changed; as it was when the option can't be that. */
+export function withOption(
+  choice: StyleChoice,
+  key: string,
+  value: string | number | boolean,
+): StyleChoice {
+  const changed = styleChoiceSchema.safeParse({
+    style: choice.style,
+    options: { ...choice.options, [key]: value },
+  });
+  return changed.success ? changed.data : choice;
 }

@@ -1,0 +1,68 @@
+import { z } from 'zod';
+
+const vectorSchema = z.object({ x: z.number(), y: z.number(), z: z.number() });
+
+/**
+ * A spot on a piece in counted sections from its top left corner: 1.5, 0.5 is the middle of the second cell
+ * of the first row.
+ */
+const gridSpotSchema = z.object({ column: z.number(), row: z.number() });
+export type GridSpot = z.infer<typeof gridSpotSchema>;
+
+const partSchema = z.object({
+  /** Its own name: a piece that is cut twice makes two parts. */
+  id: z.string(),
+  piece: z.string(),
+  /** The face that the others fold about, and the point of it that is placed. */
+  root: gridSpotSchema,
+  /** How it lies in the closed box: where its right, its upward direction and that point go. */
+  right: vectorSchema,
+  up: vectorSchema,
+  at: vectorSchema,
+  /** Where it is drawn away to when the box is opened, from its closed place; none for what stays. */
+  opens: vectorSchema.optional(),
+  /** The stage at which it is put in its place. */
+  joins: z.int().min(0),
+});
+export type Part = z.infer<typeof partSchema>;
+
+const faceRefSchema = z.object({ part: z.string(), spot: gridSpotSchema });
+/** A face of a part, by a spot in it. */
+export type FaceRef = z.infer<typeof faceRefSchema>;
+
+const stackSchema = z.object({
+  face: faceRefSchema,
+  on: faceRefSchema,
+  /** On which of the partner's faces it lies: the one drawn, or its back. */
+  side: z.enum(['inside', 'outside']),
+  /** Whether adhesive holds it there, or it only lies there. */
+  holds: z.enum(['glue', 'tuck']),
+  /** How much of it must lie on its partner, 0–1. */
+  covers: z.number().min(0).max(1),
+});
+/** A face that lies on another one in the closed box. */
+export type Stack = z.infer<typeof stackSchema>;
+
+const cavitySchema = z.object({
+  /** Corners of the clear floor, anticlockwise from above, in the box's own millimetres. */
+  floor: z.array(z.object({ x: z.number(), y: z.number() })).min(3),
+  /** Corners of its top, in the same order: the cavity is what lies between. */
+  top: z.array(z.object({ x: z.number(), y: z.number() })).min(3),
+  bottom: z.number(),
+  high: z.number(),
+});
+/** The room inside a box: straight-sided, from a floor to a top of as many corners. */
+export type Cavity = z.infer<typeof cavitySchema>;
+
+/**
+ * How the pieces of a box go together. The box stands on the clear floor of its cavity: the origin is the
+ * middle of that floor, x runs to the right, y to the back, z up.
+ */
+export const assemblySchema = z.object({
+  parts: z.array(partSchema).min(1),
+  stacks: z.array(stackSchema),
+  cavity: cavitySchema,
+  /** The stage at which the gift goes in. Stages are counted over the whole box. */
+  giftEnters: z.int().min(0),
+});
+export type Assembly = z.infer<typeof assemblySchema>;

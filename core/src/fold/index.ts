@@ -1,0 +1,15 @@
+export { assemblySchema, type Assembly, type Cavity, type GridSpot, type Part, type Stack } from './assembly.ts';
+export { checkFolding, measureGap, type FoldFault } from './checks.ts';
+export { creasePattern, type Crease, type CreasePattern } from './crease-pattern.ts';
+export {
+  closedFaces,
+  foldingBox,
+  placeFaces,
+  type FoldingBox,
+  type FoldingPart,
+  type PlacedFace,
+} from './folded-box.ts';
+export { compose, placeInto, shifted, type Frame } from './frame.ts';
+export { largestOpening, poseFaces } from './pose.ts';
+export { cavitySolid, depthIn, type Solid } from './solid.ts';
+export { vector, type Vector } from './vector.ts';

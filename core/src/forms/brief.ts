@@ -1,0 +1,79 @@
+import type { Lean, Section, SmallerPair } from '../fit/index.ts';
+import type { Assembly } from '../fold/index.ts';
+import type { ClearInsideNeeded, Direction, Extents } from '../gift/index.ts';
+import type { Length, Tolerance } from '../length/index.ts';
+import type { Papers } from '../paper/index.ts';
+import type { ScoreGrid } from '../piece/index.ts';
+import type { Kit } from '../tools/index.ts';
+
+/** What a style is asked for. */
+export interface StyleBrief<Options> {
+  readonly inside: ClearInsideNeeded;
+  /** The gift itself, without its room. */
+  readonly gift: Extents;
+  /** Whether the gift is round seen from above, so that its corners need no room. */
+  readonly round: boolean;
+  /** One for each piece that the style may give its own, in the style's order. */
+  readonly papers: Papers;
+  readonly kit: Kit;
+  readonly options: Options;
+  readonly lean: Lean;
+}
+
+/** Tells the chosen length of a section. */
+export type SizeOf = (section: string) => Length;
+
+/** A piece before its lengths are chosen: the sections from edge to edge, and how it is drawn once they are. */
+export interface PieceTemplate {
+  readonly id: string;
+  readonly name: string;
+  /** Which of the papers it is cut from. */
+  readonly paper: number;
+  readonly copies: number;
+  readonly across: readonly string[];
+  readonly down: readonly string[];
+  readonly draw: (size: SizeOf) => ScoreGrid;
+}
+
+/** What goes over what, and how it should feel. */
+export type FitKind = 'lid' | 'drawer' | 'liner' | 'tuck';
+
+/** One piece going over another, one way: gap = outer section − inner sections − layers. */
+export interface StyleFit {
+  readonly kind: FitKind;
+  readonly outer: string;
+  readonly inner: string;
+  readonly direction: Direction;
+  readonly outerSection: string;
+  readonly innerSection: string;
+  /** How many of the inner section stand side by side; one where it isn't said. */
+  readonly innerTimes?: number;
+  readonly layers: Length;
+  readonly gap: Tolerance;
+}
+
+/** What is settled once every length is. */
+export interface SettledBox {
+  readonly clearInside: Extents;
+  readonly assembly: Assembly;
+}
+
+/** A style put to the solver. */
+export interface StyleFrame {
+  readonly sections: readonly Section[];
+  readonly pieces: readonly PieceTemplate[];
+  readonly fits: readonly StyleFit[];
+  /** Pairs of sections of which the first must be smaller than the second by so much at least. */
+  readonly smaller: readonly SmallerPair[];
+  readonly settle: (size: SizeOf) => SettledBox;
+}
+
+/** Why a style can't go round this gift: the field, the sentence with its way out, and the nearest value. */
+export interface Refusal {
+  readonly field: string;
+  readonly message: string;
+  readonly nearest?: Length;
+}
+
+export type StyleAnswer =
+  { readonly ok: true; readonly frame: StyleFrame } | { readonly ok: false; readonly refusal: Refusal };

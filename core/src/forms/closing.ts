@@ -1,0 +1,262 @@
+import type { Section } from '../fit/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  minus,
+  nanometres,
+  plus,
+  smallest,
+  times,
+  type Length,
+  type Tolerance,
+} from '../length/index.ts';
+import type { Cutout } from '../piece/index.ts';
+import type { StyleBrief, StyleFit } from './brief.ts';
+import { columnSlit, rowScore, valley } from './draw-grid.ts';
+import { lies } from './placing.ts';
+import { section, type FloorSections } from './sections.ts';
+import { thumbRadius } from './tray.ts';
+import { flapOf, panels, type EndPlace, type TubeEnd } from './tube.ts';
+
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'>;
+
+/** How much shorter than the panel that it covers a lid may be, so that its flap tucks in behind the wall. */
+const tuckGap: Tolerance = {
+  least: nanometres(0),
+  target: millimetres(0.4),
+  most: millimetres(1.6),
+};
+
+/** Room to leave in front of a wall that a flap tucks in behind: the flap and its gap. */
+export function tuckRoom(card: Length): Length {
+  return plus(card, tuckGap.target);
+}
+
+/** A panel that covers the gift's room, between the wall that it hangs on and the flap that it tucks in. */
+export function tuckedPanel(brief: Brief, id: string, card: Length): Section {
+  const { least, target } = brief.inside.deep;
+  return section(brief, id, plus(least, card), plus(target, card));
+}
+
+/** The fit of such a panel in what it covers. */
+export function tuckFit(piece: string, over: string, panel: string, card: Length): StyleFit {
+  return {
+    kind: 'tuck',
+    outer: piece,
+    inner: piece,
+    direction: 'deep',
+    outerSection: over,
+    innerSection: panel,
+    layers: card,
+    gap: tuckGap,
+  };
+}
+
+/** A flap that tucks in: long enough to hold and not longer than the wall. */
+export function tuckFlap(brief: Brief, id: string, wall: Length): Section {
+  const wanted = smallest(millimetres(18), largest(times(wall, 0.6), millimetres(5)));
+  return {
+    ...section(brief, id, times(wanted, 2 / 3), wanted, 0.1),
+    most: largest(wanted, smallest(plus(wanted, millimetres(6)), wall)),
+  };
+}
+
+/** How long dust flaps may be that lie under a lid of this depth between sides so far apart. */
+function dustLength(lid: Length, apart: Length): Length {
+  return smallest(times(lid, 0.6), minus(half(apart), millimetres(1)), millimetres(28));
+}
+
+/** Waste beyond a flap's length in a row that is deeper. */
+function trimmedTo(panel: number, place: EndPlace, length: Length): Cutout {
+  const free = plus(place.y(0), times(length, place.outward));
+  const [left, right, end] = [place.x(panel), place.x(panel + 1), place.y(1)];
+  return {
+    shape: 'trim',
+    use: 'flap',
+    corners: [
+      { x: left, y: end },
+      { x: right, y: end },
+      { x: right, y: free },
+      { x: left, y: free },
+    ],
+  };
+}
+
+/** Both free corners of the flap in a panel's column rounded, as far as its row goes. */
+export function roundedFlap(
+  panel: number,
+  place: EndPlace,
+  outward: number,
+  along: Length,
+  down: Length,
+  stand: Length,
+): readonly Cutout[] {
+  const y = place.y(outward + 1);
+  const back = times(down, -place.outward);
+  return [
+    {
+      shape: 'corner',
+      use: 'flap',
+      at: { x: plus(place.x(panel), stand), y },
+      along,
+      down: back,
+    },
+    {
+      shape: 'corner',
+      use: 'flap',
+      at: { x: minus(place.x(panel + 1), stand), y },
+      along: times(along, -1),
+      down: back,
+    },
+  ];
+}
+
+interface TuckedEnd {
+  /** Sections of the lid and of the flap that tucks in. */
+  readonly lid: string;
+  readonly tuck: string;
+  readonly floor: FloorSections;
+  readonly wall: string;
+  readonly begins: number;
+  /** The panel that the lid hangs on. */
+  readonly on: 'back' | 'front';
+  readonly thumb: boolean;
+}
+
+/** An end closed by a lid that tucks in over two dust flaps. */
+export function tuckedEnd({ lid, tuck, floor, wall, begins, on, thumb }: TuckedEnd): TubeEnd {
+  const hung = panels[on];
+  const facing = panels[on === 'back' ? 'front' : 'back'];
+  const cells = (roles: Partial<Record<number, string>>) =>
+    [0, 1, 2, 3, 4].map((panel) => roles[panel] ?? '.').join('');
+  return {
+    rows: [lid, tuck],
+    picture: [cells({ 0: 'p', 2: 'p', [hung]: 'l' }), cells({ [hung]: 'p' })],
+    draw: (place, size) => {
+      const apart = size(floor.across);
+      const dust = dustLength(size(lid), apart);
+      const round = smallest(times(size(tuck), 0.6), times(apart, 0.25));
+      const stand = smallest(millimetres(0.8), times(apart, 1 / 20));
+      const x = plus(place.x(facing), half(apart));
+      return {
+        lines: [
+          columnSlit(Math.max(hung, 1), place.row(0), place.row(0) + 1),
+          ...(hung === panels.front ? [columnSlit(2, place.row(0), place.row(0) + 1)] : []),
+          rowScore(place.line(0), panels.right, panels.right + 1, valley(90, begins)),
+          rowScore(place.line(0), panels.left, panels.left + 1, valley(90, begins)),
+          rowScore(place.line(1), hung, hung + 1, valley(90, begins)),
+          rowScore(place.line(0), hung, hung + 1, valley(90, begins + 1)),
+        ],
+        tapers: [
+          flapOf(panels.right, place, size(floor.deep)),
+          flapOf(panels.left, place, size(floor.deep)),
+          {
+            cell: { column: hung, row: place.row(1) },
+            hinge: place.hinge,
+            inset: stand,
+            shoulder: stand,
+          },
+        ],
+        cutouts: [
+          ...[panels.right, panels.left].map((panel) => trimmedTo(panel, place, dust)),
+          ...roundedFlap(hung, place, 1, round, round, stand),
+          ...(thumb
+            ? [
+                {
+                  shape: 'notch',
+                  use: 'thumb notch',
+                  centre: { x, y: place.y(0) },
+                  radius: thumbRadius(apart, size(wall)),
+                  edge: place.outward < 0 ? 'top' : 'bottom',
+                } as const,
+              ]
+            : []),
+        ],
+      };
+    },
+    stacks: (part, place) => {
+      const dust = (panel: number) => {
+        // Near the hinge, where nothing is trimmed.
+        const near = place.row(0) < place.row(1) ? place.row(0) + 0.1 : place.row(0) + 0.9;
+        return [panel + 0.5, near] as const;
+      };
+      const cover = [hung + 0.5, place.row(0) + 0.5] as const;
+      const wallRow = place.row(0) < place.row(1) ? place.row(0) - 0.5 : place.row(0) + 1.5;
+      return [
+        lies(part, dust(panels.right), cover, 'inside', 'tuck', 0.9),
+        lies(part, dust(panels.left), cover, 'inside', 'tuck', 0.9),
+        lies(part, [hung + 0.5, place.row(1) + 0.5], [facing + 0.5, wallRow], 'inside', 'tuck', 0.6),
+      ];
+    },
+  };
+}
+
+/** An end closed by two shaped flaps, one over the other, over two dust flaps. */
+export function overlappedEnd(
+  flap: string,
+  floor: FloorSections,
+  begins: number,
+  shape: 'round' | 'pointed' | 'straight',
+): TubeEnd {
+  return {
+    rows: [flap],
+    picture: ['pppp.'],
+    draw: (place, size) => {
+      const apart = size(floor.across);
+      const dust = dustLength(size(floor.deep), apart);
+      const stand = smallest(millimetres(0.4), times(apart, 1 / 20));
+      const free = times(size(flap), 0.45);
+      const wide = minus(half(apart), stand);
+      const shaped = (panel: number): readonly Cutout[] => {
+        if (shape === 'straight') return [];
+        if (shape === 'round') return roundedFlap(panel, place, 0, wide, free, stand);
+        const y = place.y(1);
+        const back = plus(y, times(free, -place.outward));
+        const middle = plus(place.x(panel), half(apart));
+        return [plus(place.x(panel), stand), minus(place.x(panel + 1), stand)].map((x) => ({
+          shape: 'trim',
+          use: 'flap',
+          corners: [
+            { x, y },
+            { x: middle, y },
+            { x, y: back },
+          ],
+        }));
+      };
+      const stages = [begins, begins + 2, begins, begins + 1];
+      return {
+        lines: [
+          ...[1, 2, 3].map((column) => columnSlit(column, place.row(0), place.row(0) + 1)),
+          ...stages.map((stage, panel) =>
+            rowScore(place.line(0), panel, panel + 1, valley(90, stage)),
+          ),
+        ],
+        tapers: [0, 1, 2, 3].map((panel) =>
+          panel % 2 === 0
+            ? flapOf(panel, place, size(floor.deep))
+            : {
+                cell: { column: panel, row: place.row(0) },
+                hinge: place.hinge,
+                inset: stand,
+                shoulder: stand,
+              },
+        ),
+        cutouts: [
+          ...[panels.right, panels.left].map((panel) => trimmedTo(panel, place, dust)),
+          ...shaped(panels.back),
+          ...shaped(panels.front),
+        ],
+      };
+    },
+    stacks: (part, place) => {
+      const near = (panel: number) =>
+        [panel + 0.5, place.row(0) === 0 ? 0.9 : place.row(0) + 0.1] as const;
+      return [
+        lies(part, near(panels.right), near(panels.back), 'inside', 'tuck', 0.3),
+        lies(part, near(panels.left), near(panels.back), 'inside', 'tuck', 0.3),
+        lies(part, near(panels.front), near(panels.back), 'outside', 'tuck', 0.1),
+      ];
+    },
+  };
+}

@@ -1,0 +1,73 @@
+import { clearDepth, clearInside, wallFor, type Section } from '../fit/index.ts';
+import { vector, type Cavity, type Part } from '../fold/index.ts';
+import type { Extents } from '../gift/index.ts';
+import { largest, toMillimetres, zero, type Length } from '../length/index.ts';
+import { paperFor, type Papers } from '../paper/index.ts';
+import type { SizeOf, StyleBrief } from './brief.ts';
+import { boxRoom, sitting } from './placing.ts';
+import {
+  addLayers,
+  evenLayers,
+  floorSections,
+  leastWall,
+  section,
+  type FloorSections,
+  type Layers,
+} from './sections.ts';
+import { insideLayers, outsideLayers, trayFloor, type Tray } from './tray.ts';
+
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'> & { readonly papers: Papers };
+
+/** A tray that holds the gift. */
+export interface GiftTray {
+  readonly tray: Tray & { readonly floor: FloorSections };
+  readonly card: Length;
+  readonly wall: Section;
+  readonly sections: readonly Section[];
+  /** Card that its tabs lay on the outside of its walls. */
+  readonly outside: Layers;
+  readonly inside: (size: SizeOf) => Extents;
+  readonly room: (size: SizeOf) => Cavity;
+  /** The tray as the part that the others are put on. */
+  readonly part: Part;
+}
+
+/** The inside of a box as the room that its gift has. */
+export function roomOf({ across, deep, high }: Extents): Cavity {
+  return boxRoom(toMillimetres(across), toMillimetres(deep), toMillimetres(high));
+}
+
+/** The tray that the gift with its room needs; more card may lie inside its walls than its own tabs. */
+export function giftTray(
+  brief: Brief,
+  plain: Omit<Tray, 'wall' | 'floor' | 'floorRole'>,
+  linedWith: Layers = evenLayers(zero),
+): GiftTray {
+  const card = paperFor(brief.papers, plain.paper).thickness;
+  const layers = addLayers(insideLayers(plain, card), linedWith);
+  const floor = floorSections(brief, plain.id, card, layers);
+  const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
+  const { high } = brief.inside;
+  const wall = section(brief, `${plain.id} wall`, needed(high.least), needed(high.target));
+  const inside = (size: SizeOf): Extents => ({
+    across: clearInside(size(floor.across), card, layers.across),
+    deep: clearInside(size(floor.deep), card, layers.deep),
+    high: clearDepth(size(wall.id), card),
+  });
+  const tray = { ...plain, wall: wall.id, floor, floorRole: 'floor' } as const;
+  return {
+    tray,
+    card,
+    wall,
+    sections: [wall, ...floor.sections],
+    outside: outsideLayers(plain, card),
+    inside,
+    room: (size) => roomOf(inside(size)),
+    part: sitting({
+      id: plain.id,
+      root: trayFloor(tray),
+      at: vector(0, 0, -toMillimetres(card) / 2),
+      joins: 0,
+    }),
+  };
+}

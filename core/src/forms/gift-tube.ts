@@ -1,0 +1,80 @@
+import type { Section } from '../fit/index.ts';
+import type { Part, Stack } from '../fold/index.ts';
+import type { Extents } from '../gift/index.ts';
+import { largest, minus, plus, times, toMillimetres, zero, type Length } from '../length/index.ts';
+import { paperFor, type Papers } from '../paper/index.ts';
+import type { Cutout } from '../piece/index.ts';
+import type { PieceTemplate, SizeOf, StyleBrief } from './brief.ts';
+import { leastWall, section } from './sections.ts';
+import {
+  tubePanels,
+  tubePart,
+  tubeStacks,
+  tubeTemplate,
+  tubeInside,
+  type TubeEnd,
+  type TubePanels,
+} from './tube.ts';
+
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'> & { readonly papers: Papers };
+
+/** A tube round the gift before its ends are known. */
+export interface GiftTube {
+  readonly panels: TubePanels;
+  readonly card: Length;
+  readonly wall: Section;
+  readonly sections: readonly Section[];
+}
+
+/** Half cards that lie under and over the clear height of a tube, beside the panels' own fold lines. */
+export interface EndCards {
+  readonly bottom: number;
+  readonly top: number;
+}
+
+/** The panels that go round the gift: so many half cards lie inside their fold lines at the two ends, and more card may line them. */
+export function giftTube(
+  brief: Brief,
+  id: string,
+  ends: EndCards,
+  linedWith: Length = zero,
+): GiftTube {
+  const card = paperFor(brief.papers, 0).thickness;
+  const panels = tubePanels(brief, id, card, linedWith);
+  const over = times(card, (ends.bottom + ends.top) / 2);
+  const { high } = brief.inside;
+  const needed = (clear: Length) => largest(plus(clear, over), leastWall);
+  const wall = section(brief, `${id} high`, needed(high.least), needed(high.target));
+  return { panels, card, wall, sections: [wall, ...panels.sections] };
+}
+
+interface FinishedTube {
+  readonly template: PieceTemplate;
+  readonly stacks: readonly Stack[];
+  readonly part: (size: SizeOf, joins: number) => Part;
+  readonly inside: (size: SizeOf) => Extents;
+}
+
+/** The same tube with its ends. */
+export function finishTube(
+  { panels, card, wall }: GiftTube,
+  plain: {
+    readonly id: string;
+    readonly name: string;
+    readonly top: TubeEnd;
+    readonly bottom: TubeEnd;
+    readonly cutouts?: (size: SizeOf, top: Length) => readonly Cutout[];
+  },
+  ends: EndCards,
+): FinishedTube {
+  const tube = { ...plain, paper: 0, panels, high: wall.id };
+  return {
+    template: tubeTemplate(tube),
+    stacks: tubeStacks(tube),
+    part: (size, joins) => tubePart(tube, size, (-toMillimetres(card) * ends.bottom) / 2, joins),
+    inside: (size) => ({
+      ...tubeInside(size, panels),
+      high: minus(size(wall.id), times(card, (ends.bottom + ends.top) / 2)),
+    }),
+  };
+}

@@ -1,0 +1,76 @@
+export {
+  type FitKind,
+  type PieceTemplate,
+  type Refusal,
+  type SettledBox,
+  type SizeOf,
+  type StyleAnswer,
+  type StyleBrief,
+  type StyleFit,
+  type StyleFrame,
+} from './brief.ts';
+export {
+  betweenSlits,
+  columnScore,
+  columnSlit,
+  diagonalScore,
+  drawGrid,
+  following,
+  mountain,
+  rowScore,
+  rowSlit,
+  valley,
+  type PlacedSpan,
+} from './draw-grid.ts';
+export { atBack, atFront, boxRoom, lies, overturned, sitting } from './placing.ts';
+export {
+  addLayers,
+  evenLayers,
+  fitsOver,
+  floorSections,
+  footprint,
+  isSquare,
+  leastWall,
+  marksWindow,
+  section,
+  sectionsOver,
+  type FloorSections,
+  type Footprint,
+  type Layers,
+} from './sections.ts';
+export {
+  insideLayers,
+  tabLayers,
+  tabTaper,
+  thumbRadius,
+  trayFloor,
+  trayStacks,
+  trayStages,
+  trayTemplate,
+  trimmedCorners,
+  type TabsOn,
+  type Tray,
+} from './tray.ts';
+export {
+  flapOf,
+  flapTaper,
+  gluedEnd,
+  gluedFlaps,
+  openEnd,
+  panels,
+  seamTaper,
+  tubeAside,
+  tubeInside,
+  tubePanels,
+  tubePart,
+  tubeStacks,
+  tubeTemplate,
+  type EndPlace,
+  type TubeEnd,
+  type TubePanels,
+} from './tube.ts';
+export { giftTray, roomOf, type GiftTray } from './gift-tray.ts';
+export { lidTray, lidWallTarget, type LidDepth } from './lid-tray.ts';
+export { overlappedEnd, roundedFlap, tuckedEnd, tuckedPanel, tuckFit, tuckFlap, tuckRoom } from './closing.ts';
+export { finishTube, giftTube, type EndCards, type GiftTube } from './gift-tube.ts';
+export { webCreases, webStacks, type Web, type WebsLie, type WebsOn } from './web.ts';

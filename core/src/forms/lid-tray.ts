@@ -1,0 +1,118 @@
+import type { Section, SmallerPair } from '../fit/index.ts';
+import { vector, type Part, type Stack } from '../fold/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  minus,
+  plus,
+  smallest,
+  times,
+  toMillimetres,
+  zero,
+  type Length,
+} from '../length/index.ts';
+import { paperFor, type Papers } from '../paper/index.ts';
+import type { PieceTemplate, SizeOf, StyleBrief, StyleFit } from './brief.ts';
+import { overturned } from './placing.ts';
+import {
+  addLayers,
+  evenLayers,
+  fitsOver,
+  leastWall,
+  marksWindow,
+  section,
+  sectionsOver,
+  type FloorSections,
+  type Layers,
+} from './sections.ts';
+import { insideLayers, trayFloor, trayStacks, trayTemplate, type Tray } from './tray.ts';
+
+/** How far a lid comes down. */
+export type LidDepth = 'shallow' | 'half' | 'full';
+
+/** The wall of a lid over a wall of this height. */
+export function lidWallTarget(under: Length, depth: LidDepth): Length {
+  switch (depth) {
+    case 'shallow':
+      return largest(
+        smallest(largest(times(under, 1 / 3), millimetres(12)), millimetres(25), under),
+        leastWall,
+      );
+    case 'half':
+      return largest(half(under), leastWall);
+    case 'full':
+      return under;
+  }
+}
+
+/** What a lid goes over. */
+interface Under {
+  readonly piece: string;
+  readonly floor: FloorSections;
+  readonly wall: Section;
+  readonly card: Length;
+  /** Card that lies on the outside of its walls. */
+  readonly outside: Layers;
+}
+
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'> & { readonly papers: Papers };
+
+/** A tray upside down over something. */
+export interface LidTray {
+  readonly wall: Section;
+  readonly sections: readonly Section[];
+  readonly template: PieceTemplate;
+  readonly fits: readonly StyleFit[];
+  readonly smaller: readonly SmallerPair[];
+  /** The lid in its place, when the top of what it lies on is so high and so far to the right, in millimetres. */
+  readonly part: (size: SizeOf, top: number, aside: number, joins: number) => Part;
+  readonly stacks: readonly Stack[];
+}
+
+/** The lid that goes over something with a light tug. */
+export function lidTray(
+  brief: Brief,
+  plain: Omit<Tray, 'wall' | 'floor' | 'floorRole'>,
+  under: Under,
+  depth: LidDepth,
+): LidTray {
+  const paper = paperFor(brief.papers, plain.paper);
+  const card = paper.thickness;
+  const between = addLayers(
+    evenLayers(plus(under.card, card)),
+    under.outside,
+    insideLayers(plain, card),
+  );
+  const floor = sectionsOver(brief, plain.id, under.floor, between, paper.gaps.lid);
+  const target = lidWallTarget(under.wall.target, depth);
+  const isFull = depth === 'full';
+  const wall: Section = {
+    // How deep the lid is matters less than the room.
+    ...section(brief, isFull ? under.wall.id : `${plain.id} wall`, target, target, 0.25),
+    least: largest(leastWall, minus(target, marksWindow(brief))),
+  };
+  const tray: Tray = { ...plain, wall: wall.id, floor, floorRole: 'lid' };
+  return {
+    wall,
+    sections: [...(isFull ? [] : [wall]), ...floor.sections],
+    template: trayTemplate(tray),
+    fits: fitsOver(
+      'lid',
+      { piece: plain.id, floor },
+      { piece: under.piece, floor: under.floor },
+      between,
+      paper.gaps.lid,
+    ),
+    smaller: isFull ? [] : [{ less: wall.id, more: under.wall.id, by: zero }],
+    part: (size, top, aside, joins) =>
+      overturned({
+        id: plain.id,
+        root: trayFloor(tray),
+        at: vector(aside, 0, top + toMillimetres(card) / 2),
+        joins,
+        opens: vector(0, 0, top + toMillimetres(size(wall.id)) + 20),
+      }),
+    stacks: trayStacks(tray, { id: plain.id }),
+  };
+}

@@ -1,0 +1,142 @@
+import { foldToFoldFor, type Section } from '../fit/index.ts';
+import { half, largest, millimetres, plus, times, type Length, type Tolerance } from '../length/index.ts';
+import type { FitKind, StyleBrief, StyleFit } from './brief.ts';
+
+/** A tab or wall under this height has no room for glue. */
+export const leastWall: Length = millimetres(8);
+
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'>;
+
+/** How far above its target a section may be pushed by the marks before the search gives up. */
+export function marksWindow({ kit }: Pick<Brief, 'kit'>): Length {
+  return largest(times(kit.board.pitch, 2), times(kit.trimmer.step, 4));
+}
+
+/** A section that must not be under `least` and should come to `target`. */
+export function section(
+  brief: Pick<Brief, 'kit'>,
+  id: string,
+  least: Length,
+  target: Length,
+  weight = 1,
+): Section {
+  return { id, least, target, most: plus(target, marksWindow(brief)), weight };
+}
+
+export type Footprint = 'across' | 'deep';
+export const footprint: readonly Footprint[] = ['across', 'deep'];
+
+/** Layers of card that lie inside or outside two facing walls, each way. */
+export type Layers = Readonly<Record<Footprint, Length>>;
+
+/** The floor of a tray or the panels of a tube as sections: one where it is square, else one each way. */
+export interface FloorSections extends Readonly<Record<Footprint, string>> {
+  readonly sections: readonly Section[];
+  readonly byDirection: Readonly<Record<Footprint, Section>>;
+}
+
+/** Where a square box has one section for both directions, it must do for both. */
+function merged(id: string, one: Section, other: Section): Section {
+  return {
+    id,
+    least: largest(one.least, other.least),
+    target: half(plus(one.target, other.target)),
+    most: largest(one.most, other.most),
+    weight: one.weight,
+  };
+}
+
+function gather(
+  prefix: string,
+  square: boolean,
+  byDirection: Readonly<Record<Footprint, Section>>,
+): FloorSections {
+  const { across, deep } = byDirection;
+  if (square) {
+    const id = `${prefix} floor`;
+    return { across: id, deep: id, sections: [merged(id, across, deep)], byDirection };
+  }
+  return { across: across.id, deep: deep.id, sections: [across, deep], byDirection };
+}
+
+/** A gift as deep as it is across gets a square box, cut at one setting. */
+export function isSquare({ inside }: Pick<Brief, 'inside'>): boolean {
+  const { across, deep } = inside;
+  return across.target === deep.target && across.least === deep.least;
+}
+
+/** The floor that holds the gift between walls of `card`, with `layers` lying inside them. */
+export function floorSections(
+  brief: Brief,
+  prefix: string,
+  card: Length,
+  layers: Layers,
+): FloorSections {
+  const of = (direction: Footprint): Section => {
+    const { least, target } = brief.inside[direction];
+    return section(
+      brief,
+      `${prefix} ${direction}`,
+      foldToFoldFor(least, card, layers[direction]),
+      foldToFoldFor(target, card, layers[direction]),
+    );
+  };
+  return gather(prefix, isSquare(brief), { across: of('across'), deep: of('deep') });
+}
+
+/**
+ * The floor of something that goes over something else: `layers` is all the card between the two scores
+ * but the gap, which alone decides its size.
+ */
+export function sectionsOver(
+  brief: Brief,
+  prefix: string,
+  inner: FloorSections,
+  layers: Layers,
+  gap: Tolerance,
+): FloorSections {
+  const of = (direction: Footprint): Section => {
+    const under = inner.byDirection[direction];
+    const over = plus(layers[direction], gap.target);
+    return {
+      id: `${prefix} ${direction}`,
+      least: under.least,
+      target: plus(under.target, over),
+      most: plus(under.most, over, marksWindow(brief)),
+      weight: 0,
+    };
+  };
+  return gather(prefix, inner.across === inner.deep, { across: of('across'), deep: of('deep') });
+}
+
+/** The fits of one floor over another, both ways. */
+export function fitsOver(
+  kind: FitKind,
+  outer: { readonly piece: string; readonly floor: FloorSections },
+  inner: { readonly piece: string; readonly floor: FloorSections },
+  layers: Layers,
+  gap: Tolerance,
+): readonly StyleFit[] {
+  return footprint.map((direction) => ({
+    kind,
+    outer: outer.piece,
+    inner: inner.piece,
+    direction,
+    outerSection: outer.floor[direction],
+    innerSection: inner.floor[direction],
+    layers: layers[direction],
+    gap,
+  }));
+}
+
+/** The same layers both ways. */
+export function evenLayers(each: Length): Layers {
+  return { across: each, deep: each };
+}
+
+export function addLayers(...all: readonly Layers[]): Layers {
+  return {
+    across: plus(...all.map(({ across }) => across)),
+    deep: plus(...all.map(({ deep }) => deep)),
+  };
+}

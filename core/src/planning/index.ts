@@ -1,0 +1,2 @@
+export { planBox, type PlanResult } from './plan-box.ts';
+export { planSchema, type PairChoice, type Plan, type PlannedPair } from './plan.ts';

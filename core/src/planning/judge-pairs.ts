@@ -1,0 +1,94 @@
+import { judgeGap, judgePair, type GapState, type Lean } from '../fit/index.ts';
+import type { StyleFrame } from '../forms/index.ts';
+import { half, nanometres, type Length } from '../length/index.ts';
+import type { PairChoice, PlannedPair } from './plan.ts';
+import {
+  cutSizeIn,
+  pairName,
+  solveFrame,
+  type SettledFit,
+  type SolvedBox,
+  type SolverBrief,
+} from './put-to-solver.ts';
+
+function membersOf(box: SolvedBox, pair: string): readonly SettledFit[] {
+  return box.fits.filter((fit) => pairName(fit) === pair);
+}
+
+function pairNames(box: SolvedBox): readonly string[] {
+  return [...new Set(box.fits.map(pairName))];
+}
+
+function judge(members: readonly SettledFit[]): GapState {
+  return judgePair(members.map(({ came, gap }) => ({ gap: came, range: gap })));
+}
+
+function closest(members: readonly SettledFit[]): Length {
+  return nanometres(Math.min(...members.map(({ came }) => came)));
+}
+
+/** The worst state of any pair of a box. */
+export function worstState(box: SolvedBox): GapState {
+  const states = pairNames(box).map((pair) => judge(membersOf(box, pair)));
+  if (states.includes('tight')) return 'tight';
+  return states.includes('loose') ? 'loose' : 'holds';
+}
+
+function choiceFrom(box: SolvedBox, pair: string, lean: Lean): PairChoice {
+  const members = membersOf(box, pair);
+  const size = cutSizeIn(box.solution, members[0]?.outer ?? '');
+  return { lean, state: judge(members), gap: closest(members), ...size };
+}
+
+/** How every pair of a box fits, with the nearest choices on either side for those that don't. */
+export function judgePairs(
+  frame: StyleFrame,
+  brief: SolverBrief,
+  box: SolvedBox,
+): { readonly pairs: readonly PlannedPair[]; readonly finerStep?: Length } {
+  const holds = worstState(box) === 'holds';
+  const boxes = holds
+    ? []
+    : (['tight', 'loose'] as const).flatMap((lean) => {
+        const leant = lean === brief.lean ? box : solveFrame(frame, { ...brief, lean });
+        return leant ? [{ lean, box: leant }] : [];
+      });
+  const finerStep = holds ? undefined : finerStepThatHolds(frame, brief);
+  return {
+    pairs: pairNames(box).flatMap((pair): readonly PlannedPair[] => {
+      const members = membersOf(box, pair);
+      const [first] = members;
+      if (!first) return [];
+      const state = judge(members);
+      return [
+        {
+          kind: first.kind,
+          outer: first.outer,
+          inner: first.inner,
+          state,
+          gap: closest(members),
+          fits: members.map(({ direction, came, gap }) => ({
+            direction,
+            gap: came,
+            state: judgeGap(came, gap),
+            range: gap,
+          })),
+          choices:
+            state === 'holds' ? [] : boxes.map((each) => choiceFrom(each.box, pair, each.lean)),
+        },
+      ];
+    }),
+    ...(finerStep !== undefined && { finerStep }),
+  };
+}
+
+function finerStepThatHolds(frame: StyleFrame, brief: SolverBrief): Length | undefined {
+  const { step } = brief.kit.trimmer;
+  if (step % 2 !== 0) return undefined;
+  const finer = half(step);
+  const box = solveFrame(frame, brief, (problem) => ({
+    ...problem,
+    tools: { ...problem.tools, step: finer },
+  }));
+  return box && worstState(box) === 'holds' ? finer : undefined;
+}

@@ -1,0 +1,120 @@
+import { clearInsideNeeded, extentsOf, isRoundGift, waysUp, type Gift } from '../gift/index.ts';
+import { half, minus } from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import { gridPositions, lineName, type Piece } from '../piece/index.ts';
+import type { PlanRequest, Problem } from '../request/index.ts';
+import { laySheets } from '../sheets/index.ts';
+import { planSteps, type PieceJob } from '../steps/index.ts';
+import { answerWith } from '../styles/index.ts';
+import { judgePairs, worstState } from './judge-pairs.ts';
+import type { Plan } from './plan.ts';
+import { solveFrame, type MarkedPiece, type SolvedBox } from './put-to-solver.ts';
+import { sheetProblems } from './sheet-problems.ts';
+
+export type PlanResult =
+  | { readonly ok: true; readonly plan: Plan }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/**
+ * The one way in: a request becomes a plan, or sentences that say which field stands in the way and how
+ * to get round it. A gift that may stand any way up is boxed the way that takes the fewest sheets, then
+ * the least card. Pure; the request has been parsed by its schema.
+ */
+export function planBox(request: PlanRequest): PlanResult {
+  const results = waysUp(request.gift).map((gift) => planStanding({ ...request, gift }));
+  const plans = results.flatMap((result) => (result.ok ? [result] : []));
+  const best = plans.sort((a, b) => costOf(a.plan) - costOf(b.plan))[0];
+  const [first] = results;
+  return best ?? first ?? { ok: false, problems: [] };
+}
+
+/** Sheets first, then the share of them that is used. */
+function costOf({ sheets }: Plan): number {
+  return sheets.reduce((sum, use) => sum + use.sheets * (2 - use.leftOver), 0);
+}
+
+function planStanding(request: PlanRequest): PlanResult {
+  const { gift, papers, kit, lean, style } = request;
+  const answer = answerWith(style, {
+    inside: clearInsideNeeded(gift, request.room),
+    gift: extentsOf(gift),
+    round: isRoundGift(gift),
+    papers,
+    kit,
+    lean,
+  });
+  if (!answer.ok) return { ok: false, problems: [answer.refusal] };
+  const { frame } = answer;
+  const box = solveFrame(frame, request);
+  // No marks force a lid that jams: then it is its sheet that leaves no room for a larger one.
+  if (!box || (lean === 'loose' && worstState(box) === 'tight'))
+    return { ok: false, problems: sheetProblems(request, frame) };
+  const jobs = box.pieces.map((marked) => jobOf(marked, request));
+  const pieces = jobs.map(({ piece }) => piece);
+  const { pairs, finerStep } = judgePairs(frame, request, box);
+  return {
+    ok: true,
+    plan: {
+      version: 1,
+      style,
+      gift,
+      pieces,
+      clearInside: { ...box.clearInside },
+      room: roomLeft(gift, box),
+      pairs: [...pairs],
+      ...(finerStep !== undefined && { finerStep }),
+      marks: jobs.map(readingsOf),
+      offGrid: box.solution.cost.offGrid,
+      steps: [...planSteps(jobs, kit)],
+      sheets: laySheets(pieces, papers).map((use) => ({
+        ...use,
+        placements: [...use.placements],
+      })),
+      assembly: box.assembly,
+    },
+  };
+}
+
+/** Marks are counted by sections; a drawn piece may have more lines than that, where nothing is scored. */
+function byGridLine(
+  marks: MarkedPiece['across'],
+  sections: Piece['grid']['columns'],
+): MarkedPiece['across'] {
+  const positions = gridPositions(sections);
+  return {
+    ...marks,
+    scores: marks.scores.map((score) => ({ ...score, index: positions.indexOf(score.position) })),
+  };
+}
+
+function jobOf({ piece, across, down }: MarkedPiece, request: PlanRequest): PieceJob {
+  return {
+    piece,
+    paper: paperFor(request.papers, piece.paper),
+    marks: {
+      across: byGridLine(across, piece.grid.columns),
+      down: byGridLine(down, piece.grid.rows),
+    },
+  };
+}
+
+function readingsOf({ piece, marks }: PieceJob): Plan['marks'][number] {
+  return {
+    piece: piece.id,
+    readings: (['column', 'row'] as const).flatMap((axis) =>
+      marks[axis === 'column' ? 'across' : 'down'].scores.map(({ index, ...reading }) => ({
+        line: lineName({ axis, index }),
+        ...reading,
+      })),
+    ),
+  };
+}
+
+function roomLeft(gift: Gift, box: SolvedBox): Plan['room'] {
+  const size = extentsOf(gift);
+  return {
+    across: half(minus(box.clearInside.across, size.across)),
+    deep: half(minus(box.clearInside.deep, size.deep)),
+    high: minus(box.clearInside.high, size.high),
+  };
+}

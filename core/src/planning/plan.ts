@@ -1,0 +1,93 @@
+import { z } from 'zod';
+import { assemblySchema } from '../fold/index.ts';
+import { giftSchema } from '../gift/index.ts';
+import { lengthSchema, toleranceSchema } from '../length/index.ts';
+import { pieceSchema } from '../piece/index.ts';
+import { styleChoiceSchema } from '../styles/index.ts';
+import { stepSchema } from '../steps/index.ts';
+
+const byDirection = z.object({
+  across: lengthSchema,
+  deep: lengthSchema,
+  high: lengthSchema,
+});
+const gapState = z.enum(['tight', 'holds', 'loose']);
+const fitKind = z.enum(['lid', 'drawer', 'liner', 'tuck']);
+
+const fitSchema = z.object({
+  direction: z.enum(['across', 'deep', 'high']),
+  gap: lengthSchema,
+  state: gapState,
+  range: toleranceSchema,
+});
+
+const pairChoiceSchema = z.object({
+  lean: z.enum(['loose', 'tight']),
+  state: gapState,
+  /** The closest gap, which decides how it slides. */
+  gap: lengthSchema,
+  /** The cut size of the outer piece. */
+  width: lengthSchema,
+  height: lengthSchema,
+});
+
+const pairSchema = z.object({
+  kind: fitKind,
+  outer: z.string(),
+  inner: z.string(),
+  state: gapState,
+  /** The closest gap, which decides how the outer piece slides. */
+  gap: lengthSchema,
+  fits: z.array(fitSchema).min(1),
+  /** The nearest on either side of the range, when these tools allow none inside it. */
+  choices: z.array(pairChoiceSchema),
+});
+
+const readingSchema = z.object({
+  line: z.string(),
+  position: lengthSchema,
+  from: z.enum(['start', 'end']),
+  reading: lengthSchema,
+  onGroove: z.boolean(),
+});
+
+/** Everything that follows from a request. Lengths are whole nanometres. */
+export const planSchema = z.object({
+  version: z.literal(1),
+  style: styleChoiceSchema,
+  /** The gift the way up in which it was boxed. */
+  gift: giftSchema,
+  pieces: z.array(pieceSchema),
+  clearInside: byDirection,
+  /** Room that the gift has: on each side across and deep, over the top. */
+  room: byDirection,
+  /** What goes over what. */
+  pairs: z.array(pairSchema),
+  /** A finer trimmer step with which every pair would hold, when one that makers have would do. */
+  finerStep: lengthSchema.optional(),
+  marks: z.array(z.object({ piece: z.string(), readings: z.array(readingSchema) })),
+  /** Scores that are on no groove of the board. */
+  offGrid: z.int().nonnegative(),
+  steps: z.array(stepSchema),
+  sheets: z.array(
+    z.object({
+      paper: z.string(),
+      sheets: z.int().positive(),
+      placements: z.array(
+        z.object({
+          piece: z.string(),
+          sheet: z.int().nonnegative(),
+          x: lengthSchema,
+          y: lengthSchema,
+          turned: z.boolean(),
+        }),
+      ),
+      leftOver: z.number().min(0).max(1),
+    }),
+  ),
+  /** How the pieces fold and go together. */
+  assembly: assemblySchema,
+});
+export type Plan = z.infer<typeof planSchema>;
+export type PlannedPair = z.infer<typeof pairSchema>;
+export type PairChoice = z.infer<typeof pairChoiceSchema>;

@@ -1,0 +1,134 @@
+import {
+  solveMarks,
+  type Chain,
+  type ChainMarks,
+  type Lean,
+  type MarksProblem,
+  type MarksSolution,
+} from '../fit/index.ts';
+import type { PieceTemplate, SettledBox, SizeOf, StyleFit, StyleFrame } from '../forms/index.ts';
+import { plus, type Length } from '../length/index.ts';
+import { paperFor, type Papers } from '../paper/index.ts';
+import type { Piece } from '../piece/index.ts';
+import type { Kit } from '../tools/index.ts';
+
+/** What decides the marks beside the style itself. */
+export interface SolverBrief {
+  readonly papers: Papers;
+  readonly kit: Kit;
+  readonly lean: Lean;
+}
+
+function chainOf(template: PieceTemplate, way: 'across' | 'down'): Chain {
+  return { id: `${template.id} ${way}`, sections: template[way] };
+}
+
+/** The pair that a fit belongs to, by name. */
+export function pairName({ outer, inner }: Pick<StyleFit, 'outer' | 'inner'>): string {
+  return `${outer} over ${inner}`;
+}
+
+function fitName(fit: StyleFit): string {
+  return `${pairName(fit)}, ${fit.direction}`;
+}
+
+/** A style's frame as a marks problem: its pieces are chains, its papers' sheets are limits. */
+export function problemOf(frame: StyleFrame, { papers, kit, lean }: SolverBrief): MarksProblem {
+  return {
+    sections: frame.sections,
+    chains: frame.pieces.flatMap((piece) => [chainOf(piece, 'across'), chainOf(piece, 'down')]),
+    fits: frame.fits.map((fit) => ({
+      id: fitName(fit),
+      group: pairName(fit),
+      outer: fit.outerSection,
+      inner: fit.innerSection,
+      innerTimes: fit.innerTimes ?? 1,
+      layers: fit.layers,
+      gap: fit.gap,
+    })),
+    smaller: frame.smaller,
+    limits: frame.pieces.map((piece) => {
+      const { sheet, printRuns } = paperFor(papers, piece.paper);
+      return {
+        across: `${piece.id} across`,
+        down: `${piece.id} down`,
+        width: sheet.width,
+        height: sheet.height,
+        mayTurn: printRuns === 'any way',
+      };
+    }),
+    tools: { step: kit.trimmer.step, pitch: kit.board.pitch, reach: kit.board.reach },
+    lean,
+  };
+}
+
+/** A fit with the gap that came out. */
+export interface SettledFit extends StyleFit {
+  readonly came: Length;
+}
+
+/** A piece with its marks in both directions. */
+export interface MarkedPiece {
+  readonly piece: Piece;
+  readonly across: ChainMarks;
+  readonly down: ChainMarks;
+}
+
+/** A box whose every length is settled. */
+export interface SolvedBox extends SettledBox {
+  readonly solution: MarksSolution;
+  readonly pieces: readonly MarkedPiece[];
+  readonly fits: readonly SettledFit[];
+}
+
+function chainMarks(solution: MarksSolution, id: string): ChainMarks {
+  const found = solution.chains.find((chain) => chain.id === id);
+  if (!found) throw new Error(`No marks were found for ${id}`);
+  return found;
+}
+
+/** The cut size that a solution gives a piece. */
+export function cutSizeIn(solution: MarksSolution, piece: string) {
+  return {
+    width: chainMarks(solution, `${piece} across`).cut,
+    height: chainMarks(solution, `${piece} down`).cut,
+  };
+}
+
+/** Draws a frame's pieces at the lengths of a solution. */
+export function boxFrom(frame: StyleFrame, solution: MarksSolution): SolvedBox {
+  const size: SizeOf = (id) => {
+    const found = solution.sections.get(id);
+    if (found === undefined) throw new Error(`The solver left out ${id}`);
+    return found;
+  };
+  return {
+    ...frame.settle(size),
+    solution,
+    pieces: frame.pieces.map((template) => ({
+      piece: {
+        id: template.id,
+        name: template.name,
+        paper: template.paper,
+        copies: template.copies,
+        grid: template.draw(size),
+      },
+      across: chainMarks(solution, `${template.id} across`),
+      down: chainMarks(solution, `${template.id} down`),
+    })),
+    fits: frame.fits.map((fit) => ({
+      ...fit,
+      came: solution.gaps.get(fitName(fit)) ?? plus(),
+    })),
+  };
+}
+
+/** The box of a frame, where there is one within its sheets. */
+export function solveFrame(
+  frame: StyleFrame,
+  brief: SolverBrief,
+  change: (problem: MarksProblem) => MarksProblem = (problem) => problem,
+): SolvedBox | undefined {
+  const solution = solveMarks(change(problemOf(frame, brief)));
+  return solution && boxFrom(frame, solution);
+}

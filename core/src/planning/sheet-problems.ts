@@ -1,0 +1,49 @@
+import { solveMarks } from '../fit/index.ts';
+import type { StyleFrame } from '../forms/index.ts';
+import type { Length } from '../length/index.ts';
+import { commonSheets, paperFor, type Sheet } from '../paper/index.ts';
+import type { PlanRequest, Problem } from '../request/index.ts';
+import { formatSize } from '../steps/index.ts';
+import { cutSizeIn, problemOf } from './put-to-solver.ts';
+
+function fitsSheet(
+  width: Length,
+  height: Length,
+  sheet: Pick<Sheet, 'width' | 'height'>,
+  mayTurn: boolean,
+): boolean {
+  const straight = width <= sheet.width && height <= sheet.height;
+  return straight || (mayTurn && width <= sheet.height && height <= sheet.width);
+}
+
+/** What the pieces would need, and which sheet would do, when the chosen one is too small. */
+export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly Problem[] {
+  const free = solveMarks({ ...problemOf(frame, request), limits: [] });
+  if (!free)
+    return [
+      {
+        field: 'gift',
+        message: 'No marks of these tools come near this gift. Choose finer tools.',
+      },
+    ];
+  return frame.pieces.flatMap((piece): readonly Problem[] => {
+    const { width, height } = cutSizeIn(free, piece.id);
+    const { sheet, name, printRuns } = paperFor(request.papers, piece.paper);
+    const mayTurn = printRuns === 'any way';
+    if (fitsSheet(width, height, sheet, mayTurn)) return [];
+    const larger = commonSheets.find((each) => fitsSheet(width, height, each, mayTurn));
+    const out = larger
+      ? `It fits on ${larger.name}. Choose a larger sheet, less room or a smaller gift.`
+      : `No common sheet is large enough. Less room or a smaller gift would do.`;
+    const needs = formatSize(width, height, request.kit.trimmer.unit);
+    const has = formatSize(sheet.width, sheet.height, request.unit);
+    const slot = Math.min(piece.paper, request.papers.length - 1);
+    return [
+      {
+        field: `papers.${slot}.sheet`,
+        message: `The ${piece.name.toLowerCase()} needs a piece of ${needs}, and a sheet of ${name} is ${has}. ${out}`,
+        ...(larger && { sheet: larger }),
+      },
+    ];
+  });
+}

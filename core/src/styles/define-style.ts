@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import type { StyleAnswer, StyleBrief } from '../forms/index.ts';
+
+/** What a maker chooses a style by, beside its look. */
+export interface StyleTraits {
+  readonly opensFromTop: boolean;
+  readonly showsGift: boolean;
+}
+
+interface Definition<Id extends string, Options extends z.ZodObject> {
+  readonly id: Id;
+  /** The name that makers see. */
+  readonly name: string;
+  /** What it is, in a few words. */
+  readonly about: string;
+  /** What each paper that may be chosen is for. */
+  readonly papers: readonly string[];
+  readonly options: Options;
+  readonly usual: z.infer<Options>;
+  readonly traits: (options: z.infer<Options>) => StyleTraits;
+  /** Puts the style round the gift, or says why it can't be. */
+  readonly answer: (brief: StyleBrief<z.infer<Options>>) => StyleAnswer;
+}
+
+/** A kind of box. `answerTo` and `traitsOf` take options that its own schema has parsed or will. */
+export interface Style<Id extends string, Options extends z.ZodObject> extends Definition<
+  Id,
+  Options
+> {
+  readonly choice: z.ZodObject<{ style: z.ZodLiteral<Id>; options: Options }>;
+  readonly usualChoice: { readonly style: Id; readonly options: z.infer<Options> };
+  readonly answerTo: (options: unknown, brief: Omit<StyleBrief<unknown>, 'options'>) => StyleAnswer;
+  readonly traitsOf: (options: unknown) => StyleTraits;
+}
+
+/** Makes a style of its definition. */
+export function defineStyle<const Id extends string, Options extends z.ZodObject>(
+  definition: Definition<Id, Options>,
+): Style<Id, Options> {
+  const { id, options: schema, usual } = definition;
+  return {
+    ...definition,
+    choice: z.object({ style: z.literal(id), options: schema }),
+    usualChoice: { style: id, options: usual },
+    answerTo: (options, brief) => definition.answer({ ...brief, options: schema.parse(options) }),
+    traitsOf: (options) => definition.traits(schema.parse(options)),
+  };
+}

@@ -1,0 +1,198 @@
+import { z } from 'zod';
+import type { Section } from '../fit/index.ts';
+import { vector } from '../fold/index.ts';
+import {
+  columnScore,
+  drawGrid,
+  giftTray,
+  lies,
+  marksWindow,
+  seamTaper,
+  section,
+  sitting,
+  trayStacks,
+  trayTemplate,
+  valley,
+  type PieceTemplate,
+  type StyleAnswer,
+  type StyleBrief,
+  type StyleFit,
+} from '../forms/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  plus,
+  smallest,
+  times,
+  toMillimetres,
+  type Length,
+} from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import type { Cutout } from '../piece/index.ts';
+import { defineStyle } from './define-style.ts';
+import { howMany, oneOf } from './options.ts';
+
+const options = z.object({
+  pull: oneOf('Pull', ['notch', 'ribbon', 'none']),
+  trays: howMany('Trays side by side', 1, 2),
+});
+
+/** The hole for a ribbon that pulls the drawer, in the front wall of the tray. */
+function ribbonHole(wall: Length, across: Length, deep: Length): Cutout {
+  return {
+    shape: 'hole',
+    use: 'ribbon',
+    centre: { x: plus(wall, half(across)), y: plus(wall, deep, half(wall)) },
+    radius: smallest(millimetres(2), times(wall, 1 / 6)),
+  };
+}
+
+/** A panel of the sleeve, sized by its gap over the tray alone. */
+function sleevePanel(
+  brief: StyleBrief<unknown>,
+  id: string,
+  under: Section,
+  copies: number,
+  over: Length,
+): Section {
+  return {
+    id,
+    least: under.least,
+    target: plus(times(under.target, copies), over),
+    most: plus(times(under.most, copies), over, marksWindow(brief)),
+    weight: 0,
+  };
+}
+
+function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const { pull, trays } = brief.options;
+  const { thickness: card, gaps } = paperFor(brief.papers, 1);
+  // The tray slides front to back; its front is the drawn bottom.
+  const gift = giftTray(brief, {
+    id: 'tray',
+    name: 'Tray',
+    paper: 0,
+    copies: trays,
+    tabsOn: 'sides',
+    tabsLie: 'inside',
+    ...(pull === 'notch' && { thumb: 'front' }),
+  });
+  const { tray, wall } = gift;
+  const { floor } = tray;
+  const plain = trayTemplate(tray);
+  const trayPiece: PieceTemplate =
+    pull === 'ribbon'
+      ? {
+          ...plain,
+          draw: (size) => {
+            const grid = plain.draw(size);
+            const hole = ribbonHole(size(wall.id), size(floor.across), size(floor.deep));
+            return { ...grid, cutouts: [...grid.cutouts, hole] };
+          },
+        }
+      : plain;
+  // Round the trays stand their own walls, the sleeve, and its seam inside one side.
+  const besides = plus(times(gift.card, trays), times(card, 2));
+  const above = plus(half(gift.card), card);
+  const { target } = gaps.drawer;
+  const { across, deep } = floor.byDirection;
+  const width = sleevePanel(brief, 'sleeve width', across, trays, plus(besides, target));
+  const height = sleevePanel(brief, 'sleeve height', wall, 1, plus(above, target));
+  const length = section(brief, 'sleeve length', deep.least, deep.target, 0.25);
+  const seamWidth = smallest(millimetres(13), times(wall.least, 0.8));
+  const seam: Section = {
+    ...section(brief, 'sleeve seam', times(seamWidth, 2 / 3), seamWidth, 0.1),
+    most: largest(wall.least, seamWidth),
+  };
+  const slides = { kind: 'drawer', outer: 'sleeve', inner: 'tray', gap: gaps.drawer } as const;
+  const fits: readonly StyleFit[] = [
+    {
+      ...slides,
+      direction: 'across',
+      outerSection: width.id,
+      innerSection: floor.across,
+      innerTimes: trays,
+      layers: besides,
+    },
+    {
+      ...slides,
+      direction: 'high',
+      outerSection: height.id,
+      innerSection: wall.id,
+      layers: above,
+    },
+  ];
+  // Side, bottom, side, top, and the seam inside the first side.
+  const panels = [height.id, width.id, height.id, width.id, seam.id];
+  const sleeve: PieceTemplate = {
+    id: 'sleeve',
+    name: 'Sleeve',
+    paper: 1,
+    copies: 1,
+    across: panels,
+    down: [length.id],
+    draw: (size) =>
+      drawGrid({
+        columns: panels.map(size),
+        rows: [size(length.id)],
+        picture: ['wwwws'],
+        lines: [1, 2, 3, 4].map((column) => columnScore(column, 0, 1, valley(90, 0))),
+        tapers: [seamTaper(0, size(length.id))],
+      }),
+  };
+  return {
+    ok: true,
+    frame: {
+      sections: [...gift.sections, width, height, length, seam],
+      pieces: [trayPiece, sleeve],
+      fits,
+      smaller: [],
+      settle: (size) => {
+        const apart = toMillimetres(plus(size(floor.across), gift.card));
+        // The gift's tray is the first; a second one stands to its right.
+        const parts = Array.from({ length: trays }, (_, i) => ({
+          ...gift.part,
+          id: i === 0 ? 'tray' : 'second tray',
+          at: { ...gift.part.at, x: i * apart },
+          joins: i,
+        }));
+        const thick = toMillimetres(card);
+        const middle = ((trays - 1) * apart) / 2;
+        return {
+          clearInside: gift.inside(size),
+          assembly: {
+            parts: [
+              ...parts,
+              sitting({
+                id: 'sleeve',
+                root: { column: 1.5, row: 0.5 },
+                at: vector(middle - thick / 2, 0, -toMillimetres(gift.card) - thick / 2),
+                joins: 5,
+                opens: vector(0, toMillimetres(size(length.id)) + 20, 0),
+              }),
+            ],
+            stacks: [
+              ...parts.flatMap((part) => trayStacks(tray, part)),
+              lies('sleeve', [4.5, 0.5], [0.5, 0.5], 'inside'),
+            ],
+            cavity: gift.room(size),
+            giftEnters: 4,
+          },
+        };
+      },
+    },
+  };
+}
+
+/** A tray that slides in a sleeve. */
+export const drawer = defineStyle({
+  id: 'drawer',
+  name: 'Drawer box',
+  about: 'A tray that slides out of a sleeve',
+  papers: ['Tray', 'Sleeve'],
+  options,
+  usual: { pull: 'notch', trays: 1 },
+  traits: () => ({ opensFromTop: false, showsGift: false }),
+  answer,
+});

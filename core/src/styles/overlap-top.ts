@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import {
+  finishTube,
+  giftTube,
+  gluedEnd,
+  gluedFlaps,
+  overlappedEnd,
+  roomOf,
+  section,
+  type StyleAnswer,
+  type StyleBrief,
+} from '../forms/index.ts';
+import { times } from '../length/index.ts';
+import { defineStyle } from './define-style.ts';
+import { oneOf } from './options.ts';
+
+const options = z.object({ edge: oneOf('Edge of the flaps', ['round', 'pointed', 'straight']) });
+
+/** Half a card of the bottom; dust flaps and half a card of the closing flaps at the top. */
+const ends = { bottom: 1, top: 3 };
+
+function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const tube = giftTube(brief, 'box', ends);
+  const { floor } = tube.panels;
+  const { deep } = floor.byDirection;
+  const flap = {
+    ...section(brief, 'box flap', times(deep.least, 0.6), times(deep.target, 0.8), 0.1),
+    most: deep.least,
+  };
+  const flaps = gluedFlaps(brief, 'box bottom');
+  const box = finishTube(
+    tube,
+    {
+      id: 'box',
+      name: 'Box',
+      top: overlappedEnd(flap.id, floor, 6, brief.options.edge),
+      bottom: gluedEnd(flaps.id, floor, 1),
+    },
+    ends,
+  );
+  return {
+    ok: true,
+    frame: {
+      sections: [...tube.sections, flap, flaps],
+      pieces: [box.template],
+      fits: [],
+      smaller: [],
+      settle: (size) => {
+        const clearInside = box.inside(size);
+        return {
+          clearInside,
+          assembly: {
+            parts: [box.part(size, 4)],
+            stacks: [...box.stacks],
+            cavity: roomOf(clearInside),
+            giftEnters: 5,
+          },
+        };
+      },
+    },
+  };
+}
+
+/** A tube whose front and back run up to shaped edges that close over each other. */
+export const overlapTop = defineStyle({
+  id: 'overlap-top',
+  name: 'Overlap-top box',
+  about: 'A tube whose front and back close over each other',
+  papers: ['Box'],
+  options,
+  usual: { edge: 'round' },
+  traits: () => ({ opensFromTop: true, showsGift: false }),
+  answer,
+});

@@ -1,0 +1,101 @@
+import { z } from 'zod';
+import type { Section, SmallerPair } from '../fit/index.ts';
+import {
+  giftTray,
+  lidTray,
+  marksWindow,
+  section,
+  trayStacks,
+  trayTemplate,
+  type StyleAnswer,
+  type StyleBrief,
+} from '../forms/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  minus,
+  plus,
+  times,
+  toMillimetres,
+  type Length,
+} from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import { defineStyle } from './define-style.ts';
+import { oneOf } from './options.ts';
+
+const options = z.object({
+  rimDepth: oneOf('Rim', ['part', 'full']),
+  lidDepth: oneOf('Lid', ['shallow', 'half', 'full']),
+});
+type Brief = StyleBrief<z.infer<typeof options>>;
+
+/** A rim ends above the floor by the card that lies there, and a little to spare. */
+function rimUnder(brief: Brief, id: string, wall: Section, card: Length) {
+  const stand = plus(times(card, 2), millimetres(0.3));
+  const most = minus(wall.target, stand);
+  const target = brief.options.rimDepth === 'full' ? most : largest(half(wall.target), millimetres(6));
+  const rim: Section = {
+    ...section(brief, id, millimetres(5), target, 0.1),
+    least: largest(millimetres(4), minus(target, marksWindow(brief))),
+  };
+  const smaller: SmallerPair = { less: id, more: wall.id, by: stand };
+  return { rim, smaller };
+}
+
+function answer(brief: Brief): StyleAnswer {
+  const [baseCard, lidCard] = [0, 1].map((slot) => paperFor(brief.papers, slot).thickness);
+  if (baseCard === undefined || lidCard === undefined) throw new Error('A paper is missing');
+  const tabs = { tabsOn: 'sides', tabsLie: 'inside' } as const;
+  const base = giftTray(brief, { id: 'base', name: 'Base', paper: 0, rim: 'base rim', ...tabs });
+  const { lidDepth } = brief.options;
+  const lid = lidTray(
+    brief,
+    { id: 'lid', name: 'Lid', paper: 1, rim: 'lid rim', ...tabs },
+    {
+      piece: 'base',
+      floor: base.tray.floor,
+      wall: base.wall,
+      card: base.card,
+      outside: base.outside,
+    },
+    lidDepth,
+  );
+  const baseRim = rimUnder(brief, 'base rim', base.wall, baseCard);
+  const lidRim = rimUnder(brief, 'lid rim', lid.wall, lidCard);
+  return {
+    ok: true,
+    frame: {
+      sections: [...base.sections, ...lid.sections, baseRim.rim, lidRim.rim],
+      pieces: [trayTemplate(base.tray), lid.template],
+      fits: lid.fits,
+      smaller: [...lid.smaller, baseRim.smaller, lidRim.smaller],
+      settle: (size) => {
+        const clearInside = base.inside(size);
+        // The fold of the rim stands half a card over the wall's own line.
+        const top = toMillimetres(plus(clearInside.high, half(baseCard)));
+        return {
+          clearInside,
+          assembly: {
+            parts: [base.part, lid.part(size, top, 0, 5)],
+            stacks: [...trayStacks(base.tray, base.part), ...lid.stacks],
+            cavity: base.room(size),
+            giftEnters: 4,
+          },
+        };
+      },
+    },
+  };
+}
+
+/** Walls of double card: each is turned in over the tabs. */
+export const rolledRim = defineStyle({
+  id: 'rolled-rim',
+  name: 'Rolled-rim box',
+  about: 'A lidded box with rims turned in: double walls, no raw edge',
+  papers: ['Base', 'Lid'],
+  options,
+  usual: { rimDepth: 'full', lidDepth: 'shallow' },
+  traits: () => ({ opensFromTop: true, showsGift: false }),
+  answer,
+});

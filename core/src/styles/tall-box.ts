@@ -1,0 +1,100 @@
+import { z } from 'zod';
+import { clearDepth, wallFor } from '../fit/index.ts';
+import {
+  evenLayers,
+  gluedEnd,
+  gluedFlaps,
+  leastWall,
+  lidTray,
+  openEnd,
+  roomOf,
+  section,
+  tubeAside,
+  tubeInside,
+  tubePanels,
+  tubePart,
+  tubeStacks,
+  tubeTemplate,
+  type StyleAnswer,
+  type StyleBrief,
+} from '../forms/index.ts';
+import { largest, toMillimetres, zero, type Length } from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import { defineStyle } from './define-style.ts';
+import { oneOf, whether } from './options.ts';
+
+const options = z.object({
+  capDepth: oneOf('Cap', ['shallow', 'half', 'full']),
+  thumbNotches: whether('Thumb notches in the cap'),
+});
+
+function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const card = paperFor(brief.papers, 0).thickness;
+  const walls = tubePanels(brief, 'tube', card);
+  const { high } = brief.inside;
+  const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
+  const wall = section(brief, 'tube high', needed(high.least), needed(high.target));
+  const flaps = gluedFlaps(brief, 'tube bottom');
+  const tube = {
+    id: 'tube',
+    name: 'Tube',
+    paper: 0,
+    panels: walls,
+    high: wall.id,
+    top: openEnd,
+    bottom: gluedEnd(flaps.id, walls.floor, 1),
+  };
+  const cap = lidTray(
+    brief,
+    {
+      id: 'cap',
+      name: 'Cap',
+      paper: 1,
+      tabsOn: 'sides',
+      tabsLie: 'inside',
+      ...(brief.options.thumbNotches && { thumb: 'front and back' }),
+    },
+    { piece: 'tube', floor: walls.floor, wall, card, outside: evenLayers(zero) },
+    brief.options.capDepth,
+  );
+  return {
+    ok: true,
+    frame: {
+      sections: [wall, ...walls.sections, flaps, ...cap.sections],
+      pieces: [tubeTemplate(tube), cap.template],
+      fits: cap.fits,
+      smaller: cap.smaller,
+      settle: (size) => {
+        const clearInside = {
+          ...tubeInside(size, walls),
+          high: clearDepth(size(wall.id), card),
+        };
+        const top = toMillimetres(clearInside.high);
+        return {
+          clearInside,
+          assembly: {
+            parts: [
+              tubePart(tube, size, -toMillimetres(card) / 2, 4),
+              cap.part(size, top, tubeAside(walls), 6),
+            ],
+            stacks: [...tubeStacks(tube), ...cap.stacks],
+            cavity: roomOf(clearInside),
+            giftEnters: 5,
+          },
+        };
+      },
+    },
+  };
+}
+
+/** A tube with a cap over it, for what stands. */
+export const tallBox = defineStyle({
+  id: 'tall-box',
+  name: 'Tall box and cap',
+  about: 'A tube with a cap over it, for what stands',
+  papers: ['Tube', 'Cap'],
+  options,
+  usual: { capDepth: 'shallow', thumbNotches: false },
+  traits: () => ({ opensFromTop: true, showsGift: false }),
+  answer,
+});

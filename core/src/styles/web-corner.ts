@@ -1,0 +1,157 @@
+import { z } from 'zod';
+import { clearDepth, clearInside, wallFor } from '../fit/index.ts';
+import { vector } from '../fold/index.ts';
+import {
+  columnScore,
+  drawGrid,
+  floorSections,
+  leastWall,
+  roomOf,
+  rowScore,
+  section,
+  sitting,
+  valley,
+  webCreases,
+  webStacks,
+  type StyleAnswer,
+  type StyleBrief,
+  type Web,
+} from '../forms/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  minus,
+  plus,
+  smallest,
+  times,
+  toMillimetres,
+  zero,
+  type Length,
+} from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import type { Cutout } from '../piece/index.ts';
+import { defineStyle } from './define-style.ts';
+import { oneOf } from './options.ts';
+
+const options = z.object({
+  corners: oneOf('Corners lie', ['inside', 'outside']),
+  closing: oneOf('Closing', ['ribbon holes', 'open']),
+});
+
+/** Holes for a ribbon near the upper edge of the front and the back. */
+function ribbonHoles(wall: Length, across: Length, deep: Length): readonly Cutout[] {
+  const radius = smallest(millimetres(2), times(wall, 1 / 6));
+  const down = smallest(millimetres(6), half(wall));
+  const x = plus(wall, half(across));
+  return [down, minus(plus(wall, deep, wall), down)].map((y) => ({
+    shape: 'hole',
+    use: 'ribbon',
+    centre: { x, y },
+    radius,
+  }));
+}
+
+function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const { corners, closing } = brief.options;
+  const card = paperFor(brief.papers, 0).thickness;
+  const { across, deep, high } = brief.inside;
+  const on = across.target > deep.target ? 'front and back' : 'sides';
+  const long = largest(across.target, deep.target);
+  const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
+  const wall = section(brief, 'wall', needed(high.least), needed(high.target));
+  if (times(wall.target, 2) > long) {
+    const spare = minus(half(long), minus(high.target, brief.gift.high), half(card));
+    return {
+      ok: false,
+      refusal: {
+        field: 'gift.high',
+        message: `The folded corners would meet on the wall: this box can be at most half as high as it is long. Lay the gift down, or choose a style with tabs.`,
+        ...(spare > 0 && { nearest: spare }),
+      },
+    };
+  }
+  const folded = corners === 'inside' ? times(card, 4) : zero;
+  const layers = on === 'sides' ? { across: folded, deep: zero } : { across: zero, deep: folded };
+  const floor = floorSections(brief, 'box', card, layers);
+  const webs = [0, 2].flatMap((column) =>
+    [0, 2].map((row): Web => ({
+      cell: { column, row },
+      floor: { column: column === 0 ? 1 : 2, row: row === 0 ? 1 : 2 },
+      on,
+      lie: corners,
+      lays: 1,
+    })),
+  );
+  const creases = webs.map(webCreases);
+  const part = sitting({
+    id: 'box',
+    root: { column: 1.5, row: 1.5 },
+    at: vector(0, 0, -toMillimetres(card) / 2),
+    joins: 0,
+  });
+  return {
+    ok: true,
+    frame: {
+      sections: [wall, ...floor.sections],
+      pieces: [
+        {
+          id: 'box',
+          name: 'Box',
+          paper: 0,
+          copies: 1,
+          across: [wall.id, floor.across, wall.id],
+          down: [wall.id, floor.deep, wall.id],
+          draw: (size) =>
+            drawGrid({
+              columns: [wall.id, floor.across, wall.id].map(size),
+              rows: [wall.id, floor.deep, wall.id].map(size),
+              picture: ['gwg', 'wfw', 'gwg'],
+              lines: [
+                ...[1, 2].flatMap((line) => [
+                  columnScore(line, 1, 2, valley(90, 0)),
+                  rowScore(line, 1, 2, valley(90, 0)),
+                ]),
+                ...creases.flatMap(({ lines }) => lines),
+              ],
+              diagonals: creases.map(({ diagonal }) => diagonal),
+              cutouts:
+                closing === 'open'
+                  ? []
+                  : ribbonHoles(size(wall.id), size(floor.across), size(floor.deep)),
+            }),
+        },
+      ],
+      fits: [],
+      smaller: [],
+      settle: (size) => {
+        const inside = {
+          across: clearInside(size(floor.across), card, layers.across),
+          deep: clearInside(size(floor.deep), card, layers.deep),
+          high: clearDepth(size(wall.id), card),
+        };
+        return {
+          clearInside: inside,
+          assembly: {
+            parts: [part],
+            stacks: webs.flatMap((web) => webStacks('box', web)),
+            cavity: roomOf(inside),
+            giftEnters: 2,
+          },
+        };
+      },
+    },
+  };
+}
+
+/** A tray whose corners are folded and not slit. */
+export const webCorner = defineStyle({
+  id: 'web-corner',
+  name: 'Web-corner box',
+  about: 'An open tray with whole corners folded flat: nothing is slit',
+  papers: ['Box'],
+  options,
+  usual: { corners: 'inside', closing: 'ribbon holes' },
+  traits: () => ({ opensFromTop: true, showsGift: true }),
+  answer,
+});
