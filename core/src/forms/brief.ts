@@ -36,7 +36,7 @@ export interface PieceTemplate {
 }
 
 /** What goes over what, and how it should feel. */
-export type FitKind = 'lid' | 'drawer' | 'liner' | 'tuck';
+export type FitKind = 'lid' | 'drawer' | 'liner' | 'tuck' | 'handle';
 
 /** One piece going over another, one way: gap = outer section − inner sections − layers. */
 export interface StyleFit {
@@ -50,6 +50,8 @@ export interface StyleFit {
   readonly innerTimes?: number;
   readonly layers: Length;
   readonly gap: Tolerance;
+  /** How much a difference of the sections opens the gap; as much where it isn't said. */
+  readonly opens?: number;
 }
 
 /** What is settled once every length is. */

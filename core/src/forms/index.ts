@@ -73,4 +73,16 @@ export { giftTray, roomOf, type GiftTray } from './gift-tray.ts';
 export { lidTray, lidWallTarget, type LidDepth } from './lid-tray.ts';
 export { overlappedEnd, roundedFlap, tuckedEnd, tuckedPanel, tuckFit, tuckFlap, tuckRoom } from './closing.ts';
 export { finishTube, giftTube, type EndCards, type GiftTube } from './gift-tube.ts';
-export { webCreases, webStacks, type Web, type WebsLie, type WebsOn } from './web.ts';
+export { webCreases, webStacks, webTrims, type Web, type WebsLie, type WebsOn } from './web.ts';
+export { flapBox } from './flap-box.ts';
+export {
+  diamondInside,
+  diamondLayers,
+  diamondPart,
+  diamondSizes,
+  diamondStacks,
+  diamondTemplate,
+  markFor,
+  slant,
+  type Diamond,
+} from './diamond.ts';

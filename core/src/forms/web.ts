@@ -1,5 +1,6 @@
 import type { Stack } from '../fold/index.ts';
-import type { Diagonal, GridPoint } from '../piece/index.ts';
+import { half, millimetres, minus, plus, type Length } from '../length/index.ts';
+import type { Cutout, Diagonal, GridPoint, Spot } from '../piece/index.ts';
 import { columnScore, diagonalScore, following, mountain, rowScore, valley } from './draw-grid.ts';
 import { lies } from './placing.ts';
 
@@ -52,9 +53,13 @@ export function webCreases({ cell, floor, on, lie, lays }: Web) {
 export function webStacks(part: string, { cell, floor, on, lie }: Web): readonly Stack[] {
   const right = cell.column === floor.column;
   const below = cell.row === floor.row;
-  // The half beside the side wall borders the row line through the floor's corner.
-  const bySide = [cell.column + (right ? 0.75 : 0.25), cell.row + (below ? 0.25 : 0.75)] as const;
-  const byEnd = [cell.column + (right ? 0.25 : 0.75), cell.row + (below ? 0.75 : 0.25)] as const;
+  // Near the floor's corner, where nothing is trimmed; the half beside the side wall borders its row line.
+  const out = (share: number) => ({
+    column: floor.column + (right ? share : -share),
+    row: floor.row + (below ? share : -share),
+  });
+  const bySide = [out(0.1).column, out(0.05).row] as const;
+  const byEnd = [out(0.05).column, out(0.1).row] as const;
   const side = [cell.column + 0.5, cell.row + (below ? -0.5 : 1.5)] as const;
   const end = [cell.column + (right ? -0.5 : 1.5), cell.row + 0.5] as const;
   const [first, second, wall] = on === 'sides' ? [bySide, byEnd, side] : [byEnd, bySide, end];
@@ -63,4 +68,21 @@ export function webStacks(part: string, { cell, floor, on, lie }: Web): readonly
     // The second half has turned its other face to the wall.
     lies(part, second, first, lie === 'inside' ? 'outside' : 'inside', 'tuck', 0.9),
   ];
+}
+
+/** What is cut off the outer corners of webs that would meet in the middle of the wall on which they lie. */
+export function webTrims(from: Spot, wall: Length, floor: Spot, lieOn: Length): readonly Cutout[] {
+  const most = minus(half(lieOn), millimetres(0.8));
+  if (wall <= most) return [];
+  const spare = minus(wall, most);
+  return [from.x, plus(from.x, wall, floor.x, most)].flatMap((x) =>
+    [from.y, plus(from.y, wall, floor.y, most)].map((y): Cutout => {
+      const to = { x: plus(x, spare), y: plus(y, spare) };
+      return {
+        shape: 'trim',
+        use: 'corner',
+        corners: [{ x, y }, { x: to.x, y }, to, { x, y: to.y }],
+      };
+    }),
+  );
 }

@@ -7,7 +7,7 @@ import {
   type MarksSolution,
 } from '../fit/index.ts';
 import type { PieceTemplate, SettledBox, SizeOf, StyleFit, StyleFrame } from '../forms/index.ts';
-import { plus, type Length } from '../length/index.ts';
+import { times, zero, type Length } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { Kit } from '../tools/index.ts';
@@ -43,8 +43,12 @@ export function problemOf(frame: StyleFrame, { papers, kit, lean }: SolverBrief)
       outer: fit.outerSection,
       inner: fit.innerSection,
       innerTimes: fit.innerTimes ?? 1,
-      layers: fit.layers,
-      gap: fit.gap,
+      layers: times(fit.layers, 1 / (fit.opens ?? 1)),
+      gap: {
+        least: times(fit.gap.least, 1 / (fit.opens ?? 1)),
+        target: times(fit.gap.target, 1 / (fit.opens ?? 1)),
+        most: times(fit.gap.most, 1 / (fit.opens ?? 1)),
+      },
     })),
     smaller: frame.smaller,
     limits: frame.pieces.map((piece) => {
@@ -118,7 +122,7 @@ export function boxFrom(frame: StyleFrame, solution: MarksSolution): SolvedBox {
     })),
     fits: frame.fits.map((fit) => ({
       ...fit,
-      came: solution.gaps.get(fitName(fit)) ?? plus(),
+      came: times(solution.gaps.get(fitName(fit)) ?? zero, fit.opens ?? 1),
     })),
   };
 }

@@ -8,9 +8,13 @@ import { tuckEnd } from './tuck-end.ts';
 import { overlapTop } from './overlap-top.ts';
 import { rolledRim } from './rolled-rim.ts';
 import { webCorner } from './web-corner.ts';
+import { mailer } from './mailer.ts';
+import { foldLock } from './fold-lock.ts';
+import { basket } from './basket.ts';
+import { diamondWrap } from './diamond-wrap.ts';
 import { optionsOf, type StyleOption } from './options.ts';
 
-const others = [drawer, tallBox, tuckEnd, overlapTop, rolledRim, webCorner] as const;
+const others = [drawer, tallBox, tuckEnd, overlapTop, rolledRim, webCorner, mailer, foldLock, basket, diamondWrap] as const;
 
 /** Every style, in the order in which makers look for them. */
 const styles = [lidded, ...others] as const;

@@ -13,6 +13,7 @@ import {
   valley,
   webCreases,
   webStacks,
+  webTrims,
   type StyleAnswer,
   type StyleBrief,
   type Web,
@@ -57,20 +58,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const card = paperFor(brief.papers, 0).thickness;
   const { across, deep, high } = brief.inside;
   const on = across.target > deep.target ? 'front and back' : 'sides';
-  const long = largest(across.target, deep.target);
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
   const wall = section(brief, 'wall', needed(high.least), needed(high.target));
-  if (times(wall.target, 2) > long) {
-    const spare = minus(half(long), minus(high.target, brief.gift.high), half(card));
-    return {
-      ok: false,
-      refusal: {
-        field: 'gift.high',
-        message: `The folded corners would meet on the wall: this box can be at most half as high as it is long. Lay the gift down, or choose a style with tabs.`,
-        ...(spare > 0 && { nearest: spare }),
-      },
-    };
-  }
   const folded = corners === 'inside' ? times(card, 4) : zero;
   const layers = on === 'sides' ? { across: folded, deep: zero } : { across: zero, deep: folded };
   const floor = floorSections(brief, 'box', card, layers);
@@ -115,10 +104,17 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 ...creases.flatMap(({ lines }) => lines),
               ],
               diagonals: creases.map(({ diagonal }) => diagonal),
-              cutouts:
-                closing === 'open'
+              cutouts: [
+                ...webTrims(
+                  { x: zero, y: zero },
+                  size(wall.id),
+                  { x: size(floor.across), y: size(floor.deep) },
+                  size(on === 'sides' ? floor.deep : floor.across),
+                ),
+                ...(closing === 'open'
                   ? []
-                  : ribbonHoles(size(wall.id), size(floor.across), size(floor.deep)),
+                  : ribbonHoles(size(wall.id), size(floor.across), size(floor.deep))),
+              ],
             }),
         },
       ],

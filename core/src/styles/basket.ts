@@ -1,0 +1,191 @@
+import { z } from 'zod';
+import { vector } from '../fold/index.ts';
+import {
+  columnScore,
+  drawGrid,
+  giftTray,
+  marksWindow,
+  mountain,
+  section,
+  sitting,
+  trayStacks,
+  trayTemplate,
+  type PieceTemplate,
+  type StyleAnswer,
+  type StyleBrief,
+} from '../forms/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  plus,
+  smallest,
+  times,
+  toMillimetres,
+  zero,
+  type Length,
+} from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import type { Cutout } from '../piece/index.ts';
+import { defineStyle } from './define-style.ts';
+import { oneOf } from './options.ts';
+
+const options = z.object({ handle: oneOf('Handle', ['strip', 'wire']) });
+
+/** A handle that lies on both sides may bow by a little and never pull them in. */
+const handleGap = {
+  least: zero,
+  target: millimetres(0.2),
+  most: millimetres(1.8),
+};
+
+/** Holes for a wire handle near the upper edges of the side walls. */
+function wireHoles(wall: Length, across: Length, deep: Length): readonly Cutout[] {
+  const down = smallest(millimetres(6), half(wall));
+  return [down, plus(wall, across, wall, times(down, -1))].map((x) => ({
+    shape: 'hole',
+    use: 'wire',
+    centre: { x, y: plus(wall, half(deep)) },
+    radius: smallest(millimetres(1.5), times(wall, 1 / 6)),
+  }));
+}
+
+function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const gift = giftTray(brief, {
+    id: 'tray',
+    name: 'Basket',
+    paper: 0,
+    tabsOn: 'sides',
+    tabsLie: 'inside',
+  });
+  const { tray, wall } = gift;
+  const { floor } = tray;
+  const plain = trayTemplate(tray);
+  if (brief.options.handle === 'wire')
+    return {
+      ok: true,
+      frame: {
+        sections: gift.sections,
+        pieces: [
+          {
+            ...plain,
+            draw: (size) => {
+              const grid = plain.draw(size);
+              const holes = wireHoles(size(wall.id), size(floor.across), size(floor.deep));
+              return { ...grid, cutouts: [...grid.cutouts, ...holes] };
+            },
+          },
+        ],
+        fits: [],
+        smaller: [],
+        settle: (size) => ({
+          clearInside: gift.inside(size),
+          assembly: {
+            parts: [gift.part],
+            stacks: [...trayStacks(tray, gift.part)],
+            cavity: gift.room(size),
+            giftEnters: 3,
+          },
+        }),
+      },
+    };
+  const { thickness: card } = paperFor(brief.papers, 1);
+  const { across, deep } = floor.byDirection;
+  const over = plus(gift.card, card);
+  const span = {
+    id: 'handle span',
+    least: across.least,
+    target: plus(across.target, over, handleGap.target),
+    most: plus(across.most, over, marksWindow(brief)),
+    weight: 0,
+  };
+  // It rises over the gift by about the width of a hand's three fingers.
+  const rise = plus(wall.target, largest(times(across.target, 0.6), millimetres(35)));
+  const upright = section(brief, 'handle upright', rise, rise, 0.1);
+  const wide = smallest(millimetres(22), times(deep.least, 0.5));
+  const width = {
+    ...section(brief, 'handle width', times(wide, 2 / 3), wide, 0.1),
+    most: largest(wide, deep.least),
+  };
+  const handle: PieceTemplate = {
+    id: 'handle',
+    name: 'Handle',
+    paper: 1,
+    copies: 1,
+    across: [upright.id, span.id, upright.id],
+    down: [width.id],
+    draw: (size) =>
+      drawGrid({
+        columns: [upright.id, span.id, upright.id].map(size),
+        rows: [size(width.id)],
+        picture: ['wlw'],
+        lines: [1, 2].map((line) => columnScore(line, 0, 1, mountain(90, 3))),
+      }),
+  };
+  return {
+    ok: true,
+    frame: {
+      sections: [...gift.sections, span, upright, width],
+      pieces: [plain, handle],
+      fits: [
+        {
+          kind: 'handle',
+          outer: 'handle',
+          inner: 'tray',
+          direction: 'across',
+          outerSection: span.id,
+          innerSection: floor.across,
+          layers: over,
+          gap: handleGap,
+        },
+      ],
+      smaller: [],
+      settle: (size) => {
+        const wallTop = toMillimetres(size(wall.id)) - toMillimetres(gift.card) / 2;
+        // Its ends come down to just over the table.
+        const top = toMillimetres(size(upright.id)) - toMillimetres(gift.card);
+        return {
+          clearInside: gift.inside(size),
+          assembly: {
+            parts: [
+              gift.part,
+              // Its drawn face is the one that shows.
+              sitting({
+                id: 'handle',
+                root: { column: 1.5, row: 0.5 },
+                at: vector(0, 0, Math.max(top, wallTop + 1)),
+                joins: 4,
+                opens: vector(0, 0, top),
+              }),
+            ],
+            stacks: [
+              ...trayStacks(tray, gift.part),
+              // Drawn left lies on the left side wall, back to back.
+              ...[0, 2].map((column) => ({
+                face: { part: 'handle', spot: { column: column === 0 ? 0.05 : 2.95, row: 0.5 } },
+                on: { part: 'tray', spot: { column: column + 0.5, row: 1.5 } },
+                side: 'outside' as const,
+                holds: 'glue' as const,
+                covers: 0.05,
+              })),
+            ],
+            cavity: gift.room(size),
+            giftEnters: 5,
+          },
+        };
+      },
+    },
+  };
+}
+
+/** An open tray with a handle over it. */
+export const basket = defineStyle({
+  id: 'basket',
+  name: 'Basket',
+  about: 'An open tray with a strip or a wire for a handle',
+  papers: ['Basket', 'Handle'],
+  options,
+  usual: { handle: 'strip' },
+  traits: () => ({ opensFromTop: true, showsGift: true }),
+  answer,
+});

@@ -1,0 +1,166 @@
+import { z } from 'zod';
+import { wallFor, type Section } from '../fit/index.ts';
+import { vector } from '../fold/index.ts';
+import {
+  diamondInside,
+  diamondLayers,
+  diamondPart,
+  diamondStacks,
+  diamondTemplate,
+  floorSections,
+  leastWall,
+  lidWallTarget,
+  markFor,
+  marksWindow,
+  roomOf,
+  section,
+  sectionsOver,
+  slant,
+  type Diamond,
+  type FloorSections,
+  type StyleAnswer,
+  type StyleBrief,
+  type StyleFit,
+} from '../forms/index.ts';
+import {
+  largest,
+  minus,
+  nanometres,
+  plus,
+  toMillimetres,
+  type Length,
+} from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import { defineStyle } from './define-style.ts';
+import { oneOf } from './options.ts';
+
+const options = z.object({ lid: oneOf('Lid', ['none', 'shallow', 'full']) });
+
+/** The mark that makes a floor of this length, and the band that makes a wall. */
+const floorMark = (length: Length) => nanometres(Math.ceil(length / slant));
+const bandMark = (wall: Length) => nanometres(Math.ceil(wall * slant));
+
+function marksOf(floor: FloorSections): readonly Section[] {
+  return floor.sections.map((each) => markFor(each, floorMark));
+}
+
+function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const cardOf = (slot: number) => paperFor(brief.papers, slot).thickness;
+  const card = cardOf(0);
+  const { across, deep, high } = brief.inside;
+  const wide = across.target > deep.target;
+  const floor = floorSections(brief, 'base', card, diamondLayers({ wide }, card));
+  const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
+  const wall = section(brief, 'base band', needed(high.least), needed(high.target));
+  const base: Diamond = {
+    id: 'base',
+    name: 'Base',
+    paper: 0,
+    floorRole: 'floor',
+    first: floor.deep,
+    second: floor.across,
+    band: wall.id,
+    wide,
+  };
+  const narrow = across.target < deep.target ? across : deep;
+  const long = largest(across.least, deep.least);
+  if (wall.target > long)
+    return {
+      ok: false,
+      refusal: {
+        field: 'gift.high',
+        message:
+          'The folded corners would meet: this wrap can be no higher than it is long. Lay the gift down, or choose a tube.',
+        ...(narrow.target > 0 && { nearest: minus(long, minus(wall.target, brief.gift.high)) }),
+      },
+    };
+  const lidCard = cardOf(1);
+  const isLidded = brief.options.lid !== 'none';
+  const between = diamondLayers({ wide }, lidCard);
+  const layers = {
+    across: plus(between.across, card, lidCard),
+    deep: plus(between.deep, card, lidCard),
+  };
+  const gap = paperFor(brief.papers, 1).gaps.lid;
+  const lidFloor = sectionsOver(brief, 'lid', floor, layers, gap);
+  const lidDepth = lidWallTarget(wall.target, brief.options.lid === 'full' ? 'full' : 'shallow');
+  const lidWall: Section = {
+    ...section(brief, 'lid band', lidDepth, lidDepth, 0.25),
+    least: largest(leastWall, minus(lidDepth, marksWindow(brief))),
+  };
+  const lid: Diamond = {
+    ...base,
+    id: 'lid',
+    name: 'Lid',
+    paper: 1,
+    floorRole: 'lid',
+    first: lidFloor.deep,
+    second: lidFloor.across,
+    band: lidWall.id,
+  };
+  const fits = (['across', 'deep'] as const).map((direction): StyleFit => ({
+    kind: 'lid',
+    outer: 'lid',
+    inner: 'base',
+    direction,
+    outerSection: lidFloor[direction],
+    innerSection: floor[direction],
+    layers: layers[direction],
+    gap,
+    opens: slant,
+  }));
+  return {
+    ok: true,
+    frame: {
+      sections: [
+        markFor(wall, bandMark),
+        ...marksOf(floor),
+        ...(isLidded ? [markFor(lidWall, bandMark), ...marksOf(lidFloor)] : []),
+      ],
+      pieces: [diamondTemplate(base, cardOf), ...(isLidded ? [diamondTemplate(lid, cardOf)] : [])],
+      fits: isLidded ? fits : [],
+      smaller: [],
+      settle: (size) => {
+        const inside = diamondInside(base, size, card);
+        const top = toMillimetres(inside.high) + toMillimetres(card) / 2;
+        return {
+          clearInside: inside,
+          assembly: {
+            parts: [
+              diamondPart(base, size, vector(0, 0, -toMillimetres(card) / 2), 0),
+              ...(isLidded
+                ? [
+                    diamondPart(
+                      lid,
+                      size,
+                      vector(0, 0, top + toMillimetres(lidCard) / 2),
+                      4,
+                      vector(0, 0, 2 * top),
+                    ),
+                  ]
+                : []),
+            ],
+            stacks: [
+              ...diamondStacks(base, size),
+              ...(isLidded ? diamondStacks(lid, size) : []),
+            ],
+            cavity: roomOf(inside),
+            giftEnters: 3,
+          },
+        };
+      },
+    },
+  };
+}
+
+/** A square sheet folded round the gift on its diagonal. */
+export const diamondWrap = defineStyle({
+  id: 'diamond-wrap',
+  name: 'Diamond wrap',
+  about: 'A square sheet scored at 45°, its corners folded in',
+  papers: ['Base', 'Lid'],
+  options,
+  usual: { lid: 'shallow' },
+  traits: ({ lid }) => ({ opensFromTop: true, showsGift: lid === 'none' }),
+  answer,
+});
