@@ -4,7 +4,21 @@ export * from './paper/index.ts';
 export * from './tools/index.ts';
 export * from './piece/index.ts';
 export * from './fit/index.ts';
-export * from './fold/index.ts';
+export {
+  assemblySchema,
+  checkFolding,
+  closedFaces,
+  creasePattern,
+  foldingBox,
+  measureGap,
+  placeFaces,
+  vector,
+  type Assembly,
+  type FoldFault,
+  type FoldingBox,
+  type PlacedFace,
+  type Vector,
+} from './fold/index.ts';
 export * from './styles/index.ts';
 export * from './steps/index.ts';
 export * from './sheets/index.ts';

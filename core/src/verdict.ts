@@ -46,6 +46,7 @@ const pairWords: Record<PlannedPair['kind'], Record<PlannedPair['state'], string
     tight: 'Lid is tight: ',
   },
   drawer: { holds: 'Drawer slides, ', loose: 'Drawer is loose: ', tight: 'Drawer sticks: ' },
+  hinge: { holds: 'Lid closes, ', loose: 'Lid is loose: ', tight: 'Lid is tight: ' },
   handle: { holds: 'Handle lies on the sides, ', loose: 'Handle bows: ', tight: 'Handle pulls: ' },
   tuck: { holds: 'Flap tucks in, ', loose: 'Flap is loose: ', tight: 'Flap is tight: ' },
   liner: { holds: 'Liner drops in, ', loose: 'Liner is loose: ', tight: 'Liner is tight: ' },

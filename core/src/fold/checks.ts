@@ -1,7 +1,7 @@
 import type { Stack } from './assembly.ts';
 import { closedFaces, type FoldingBox, type PlacedFace } from './folded-box.ts';
 import { largestOpening, poseFaces } from './pose.ts';
-import { cavitySolid, depthIn, reachesInto, type Solid } from './solid.ts';
+import { cavitySolid, depthIn, partInside, type Solid } from './solid.ts';
 import { add, cross, direction, dot, lengthOf, scale, subtract, type Vector } from './vector.ts';
 
 /** Something about a folded box that doesn't hold, as a sentence. */
@@ -25,7 +25,7 @@ function closingFaults(box: FoldingBox): readonly FoldFault[] {
   return box.parts.flatMap(({ part, pattern, root }) => {
     const times = Array.from({ length: 2 * pattern.stages + 1 }, (_, i) => i / 2);
     return times.flatMap((time): readonly FoldFault[] => {
-      const opening = largestOpening(pattern, poseFaces(pattern, root, time));
+      const opening = largestOpening(pattern, poseFaces(pattern, root, time), time);
       return opening > meets
         ? [
             {
@@ -214,10 +214,19 @@ function cavityFaults(box: FoldingBox, faces: readonly PlacedFace[]): readonly F
     const layers = [-0.5, 0, 0.5].map((share) =>
       face.ring.map((point) => add(point, scale(face.out, share * face.card))),
     );
-    return layers.some((ring) => reachesInto(ring, solid, spare))
+    const stands = layers.some((ring) => {
+      const part = partInside(ring, solid, spare);
+      // What lies in an opening of the face is no card.
+      return part.length > 0 && !isInHole(face, part);
+    });
+    return stands
       ? [{ about: 'cavity', message: `${named(face)} stands in the room for the gift` }]
       : [];
   });
+}
+
+function isInHole({ holes, out }: PlacedFace, part: readonly Vector[]): boolean {
+  return holes.some((hole) => part.every((point) => isInRing(hole, point, out, spare)));
 }
 
 function giftFaults(solid: Solid, gift: readonly Vector[]): readonly FoldFault[] {

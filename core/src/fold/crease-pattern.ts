@@ -14,6 +14,7 @@ export interface Crease {
   readonly sense: 'valley' | 'mountain' | 'mark';
   readonly stage: number;
   readonly follows: boolean;
+  readonly bows: boolean;
 }
 
 /** A piece ready to fold: corners flat in millimetres, x to the right and y up from its top left corner. */
@@ -63,7 +64,7 @@ export function creasePattern(piece: Pick<Piece, 'grid'>): CreasePattern {
     const [one, other] = edge.faces;
     if (edge.make !== 'score' || !edge.fold || one === undefined || other === undefined) return [];
     if (!kept[one] || !kept[other] || one === other) return [];
-    const { sense, angle, stage, follows = false } = edge.fold;
+    const { sense, angle, stage, follows = false, bows = false } = edge.fold;
     const ring = map.faces[one]?.corners ?? [];
     // Rings run clockwise, so a face lies to the right of its own edges.
     const runsAlong = ring[(ring.indexOf(edge.from) + 1) % ring.length] === edge.to;
@@ -80,6 +81,7 @@ export function creasePattern(piece: Pick<Piece, 'grid'>): CreasePattern {
         sense,
         stage,
         follows,
+        bows,
       },
     ];
   });

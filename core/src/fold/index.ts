@@ -12,4 +12,13 @@ export {
 export { compose, placeInto, shifted, type Frame } from './frame.ts';
 export { largestOpening, poseFaces } from './pose.ts';
 export { cavitySolid, depthIn, type Solid } from './solid.ts';
-export { vector, type Vector } from './vector.ts';
+export {
+  add,
+  cross,
+  direction,
+  dot,
+  scale,
+  subtract,
+  vector,
+  type Vector,
+} from './vector.ts';

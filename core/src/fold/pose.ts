@@ -39,7 +39,7 @@ export function poseFaces(pattern: CreasePattern, root: number, time: number): r
   while (frames.includes(undefined)) {
     const found = onTwoEdges(pattern, frames) ?? inGusset(pattern, frames, time);
     if (found === undefined) throw new Error('A face hangs on nothing');
-    spread(pattern, frames, [found], time);
+    spread(pattern, frames, found, time);
   }
   return frames.filter((each) => each !== undefined);
 }
@@ -109,7 +109,7 @@ function cornerIn(pattern: CreasePattern, hold: Hold) {
 function onTwoEdges(
   pattern: CreasePattern,
   frames: (Frame | undefined)[],
-): number | undefined {
+): readonly number[] | undefined {
   for (let face = 0; face < frames.length; face++) {
     if (frames[face]) continue;
     const holds = holdsOf(pattern, frames, face);
@@ -118,7 +118,7 @@ function onTwoEdges(
         if (one === other || one.corner !== other.corner) continue;
         if (lengthOf(cross(one.edge.placed, other.edge.placed)) < 1e-6) continue;
         frames[face] = frameOnTwoEdges(cornerIn(pattern, one), one.edge, other.edge);
-        return face;
+        return [face];
       }
   }
   return undefined;
@@ -140,12 +140,12 @@ function gussetSide(pattern: CreasePattern, hold: Hold, time: number): GussetSid
   };
 }
 
-/** Places one half of a gusset whose two halves hang on placed faces and meet in a fold that follows. */
+/** Places both halves of a gusset that hang on placed faces and meet in a fold that follows. */
 function inGusset(
   pattern: CreasePattern,
   frames: (Frame | undefined)[],
   time: number,
-): number | undefined {
+): readonly number[] | undefined {
   for (const middle of pattern.creases) {
     if (!middle.follows || frames[middle.left] || frames[middle.right]) continue;
     if (middle.sense === 'mark') continue;
@@ -172,16 +172,24 @@ function inGusset(
           flat: flatMiddle,
           placed,
         });
-        return middle.left;
+        return [middle.left, middle.right];
       }
   }
   return undefined;
 }
 
-/** The largest distance in millimetres by which the two faces at any crease have come apart. */
-export function largestOpening(pattern: CreasePattern, frames: readonly Frame[]): number {
+/**
+ * The largest distance in millimetres by which the two faces at any crease have come apart. Where the card
+ * bows on the way, that counts in the finished box alone.
+ */
+export function largestOpening(
+  pattern: CreasePattern,
+  frames: readonly Frame[],
+  time: number,
+): number {
   let most = 0;
-  for (const { from, to, left, right } of pattern.creases) {
+  for (const { from, to, left, right, bows } of pattern.creases) {
+    if (bows && time < pattern.stages) continue;
     const one = frames[left];
     const other = frames[right];
     if (!one || !other) continue;

@@ -53,14 +53,18 @@ function clip(ring: readonly Vector[], { normal, reach }: HalfSpace): readonly V
   return kept;
 }
 
-/** Whether a flat ring has any part in a solid that is made smaller all round by `spare`. */
-export function reachesInto(ring: readonly Vector[], solid: Solid, spare: number): boolean {
+/** The part of a flat ring that is in a solid made smaller all round by `spare`; empty when there is none. */
+export function partInside(
+  ring: readonly Vector[],
+  solid: Solid,
+  spare: number,
+): readonly Vector[] {
   let left = ring;
   for (const half of solid) {
     left = clip(left, { ...half, reach: half.reach - spare });
-    if (left.length === 0) return false;
+    if (left.length === 0) return left;
   }
-  return true;
+  return left;
 }
 
 /** The least distance that a point lies inside a solid; below zero outside. */

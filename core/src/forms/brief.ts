@@ -32,11 +32,13 @@ export interface PieceTemplate {
   readonly copies: number;
   readonly across: readonly string[];
   readonly down: readonly string[];
+  /** Where else rows are scored across than the rest, from the first edge. */
+  readonly alsoAcross?: (size: SizeOf) => readonly Length[];
   readonly draw: (size: SizeOf) => ScoreGrid;
 }
 
 /** What goes over what, and how it should feel. */
-export type FitKind = 'lid' | 'drawer' | 'liner' | 'tuck' | 'handle';
+export type FitKind = 'lid' | 'drawer' | 'liner' | 'tuck' | 'handle' | 'hinge';
 
 /** One piece going over another, one way: gap = outer section − inner sections − layers. */
 export interface StyleFit {
@@ -54,6 +56,11 @@ export interface StyleFit {
   readonly opens?: number;
 }
 
+/** A fit with the gap that came out. */
+export interface SettledFit extends Pick<StyleFit, 'kind' | 'outer' | 'inner' | 'direction' | 'gap'> {
+  readonly came: Length;
+}
+
 /** What is settled once every length is. */
 export interface SettledBox {
   readonly clearInside: Extents;
@@ -65,6 +72,8 @@ export interface StyleFrame {
   readonly sections: readonly Section[];
   readonly pieces: readonly PieceTemplate[];
   readonly fits: readonly StyleFit[];
+  /** Fits that the style settles itself, since they bear on nothing else. */
+  readonly settledFits?: readonly SettledFit[];
   /** Pairs of sections of which the first must be smaller than the second by so much at least. */
   readonly smaller: readonly SmallerPair[];
   readonly settle: (size: SizeOf) => SettledBox;

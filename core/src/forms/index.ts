@@ -3,6 +3,7 @@ export {
   type PieceTemplate,
   type Refusal,
   type SettledBox,
+  type SettledFit,
   type SizeOf,
   type StyleAnswer,
   type StyleBrief,
@@ -86,3 +87,18 @@ export {
   slant,
   type Diamond,
 } from './diamond.ts';
+export {
+  apothemOf,
+  cornersOf,
+  manySidedRoom,
+  manySidedStacks,
+  panelStrip,
+  plate,
+  plateSize,
+  sideTangent,
+  stripPart,
+  tabSection,
+  type ManySided,
+} from './many-sided.ts';
+export { liner, type Liner } from './liner.ts';
+export { gatheredEnd, pinchedEnd, pleatWidth } from './pleats.ts';

@@ -39,6 +39,8 @@ const foldSchema = z.object({
   angle: z.number().min(0).max(180),
   stage: z.int().min(0).max(20),
   follows: z.boolean().optional(),
+  /** Whether the card bows beside it on the way, and lies flat again only in the finished box. */
+  bows: z.boolean().optional(),
 });
 export type Fold = z.infer<typeof foldSchema>;
 

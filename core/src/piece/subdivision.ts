@@ -39,11 +39,16 @@ class CornerIndex {
   readonly #byPlace = new Map<string, number>();
 
   at(point: Point): number {
-    const key = `${Math.round(point.x / same)},${Math.round(point.y / same)}`;
-    const known = this.#byPlace.get(key);
-    if (known !== undefined) return known;
+    const x = point.x / same;
+    const y = point.y / same;
+    // A place close to the border of two cells is looked for in both.
+    for (const column of new Set([Math.round(x - 0.2), Math.round(x + 0.2)]))
+      for (const row of new Set([Math.round(y - 0.2), Math.round(y + 0.2)])) {
+        const known = this.#byPlace.get(`${column},${row}`);
+        if (known !== undefined) return known;
+      }
     this.corners.push(point);
-    this.#byPlace.set(key, this.corners.length - 1);
+    this.#byPlace.set(`${Math.round(x)},${Math.round(y)}`, this.corners.length - 1);
     return this.corners.length - 1;
   }
 }

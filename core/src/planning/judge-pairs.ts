@@ -1,12 +1,11 @@
 import { judgeGap, judgePair, type GapState, type Lean } from '../fit/index.ts';
-import type { StyleFrame } from '../forms/index.ts';
+import type { SettledFit, StyleFrame } from '../forms/index.ts';
 import { half, nanometres, type Length } from '../length/index.ts';
 import type { PairChoice, PlannedPair } from './plan.ts';
 import {
   cutSizeIn,
   pairName,
   solveFrame,
-  type SettledFit,
   type SolvedBox,
   type SolverBrief,
 } from './put-to-solver.ts';

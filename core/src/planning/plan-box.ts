@@ -51,6 +51,7 @@ function planStanding(request: PlanRequest): PlanResult {
     return { ok: false, problems: sheetProblems(request, frame) };
   const jobs = box.pieces.map((marked) => jobOf(marked, request));
   const pieces = jobs.map(({ piece }) => piece);
+  const marks = jobs.map(readingsOf);
   const { pairs, finerStep } = judgePairs(frame, request, box);
   return {
     ok: true,
@@ -63,8 +64,8 @@ function planStanding(request: PlanRequest): PlanResult {
       room: roomLeft(gift, box),
       pairs: [...pairs],
       ...(finerStep !== undefined && { finerStep }),
-      marks: jobs.map(readingsOf),
-      offGrid: box.solution.cost.offGrid,
+      marks,
+      offGrid: marks.flatMap(({ readings }) => readings).filter(({ onGroove }) => !onGroove).length,
       steps: [...planSteps(jobs, kit)],
       sheets: laySheets(pieces, papers).map((use) => ({
         ...use,

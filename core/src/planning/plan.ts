@@ -12,7 +12,7 @@ const byDirection = z.object({
   high: lengthSchema,
 });
 const gapState = z.enum(['tight', 'holds', 'loose']);
-const fitKind = z.enum(['lid', 'drawer', 'liner', 'tuck', 'handle']);
+const fitKind = z.enum(['lid', 'drawer', 'liner', 'tuck', 'handle', 'hinge']);
 
 const fitSchema = z.object({
   direction: z.enum(['across', 'deep', 'high']),

@@ -5,9 +5,17 @@ import {
   type Lean,
   type MarksProblem,
   type MarksSolution,
+  type ScoreReading,
 } from '../fit/index.ts';
-import type { PieceTemplate, SettledBox, SizeOf, StyleFit, StyleFrame } from '../forms/index.ts';
-import { times, zero, type Length } from '../length/index.ts';
+import type {
+  PieceTemplate,
+  SettledBox,
+  SettledFit,
+  SizeOf,
+  StyleFit,
+  StyleFrame,
+} from '../forms/index.ts';
+import { isOnGrid, minus, smallest, times, zero } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { Kit } from '../tools/index.ts';
@@ -36,7 +44,10 @@ function fitName(fit: StyleFit): string {
 export function problemOf(frame: StyleFrame, { papers, kit, lean }: SolverBrief): MarksProblem {
   return {
     sections: frame.sections,
-    chains: frame.pieces.flatMap((piece) => [chainOf(piece, 'across'), chainOf(piece, 'down')]),
+    chains: frame.pieces.flatMap((piece) => [
+      chainOf(piece, 'across'),
+      chainOf(piece, 'down'),
+    ]),
     fits: frame.fits.map((fit) => ({
       id: fitName(fit),
       group: pairName(fit),
@@ -66,10 +77,6 @@ export function problemOf(frame: StyleFrame, { papers, kit, lean }: SolverBrief)
   };
 }
 
-/** A fit with the gap that came out. */
-export interface SettledFit extends StyleFit {
-  readonly came: Length;
-}
 
 /** A piece with its marks in both directions. */
 export interface MarkedPiece {
@@ -91,6 +98,30 @@ function chainMarks(solution: MarksSolution, id: string): ChainMarks {
   return found;
 }
 
+/** The marks across a piece, with those of rows that are scored elsewhere than the rest. */
+function acrossMarks(
+  solution: MarksSolution,
+  { id, alsoAcross }: PieceTemplate,
+  size: SizeOf,
+  { board }: Kit,
+): ChainMarks {
+  const across = chainMarks(solution, `${id} across`);
+  if (!alsoAcross) return across;
+  const more = alsoAcross(size).map((position): ScoreReading => {
+    const fromEnd = minus(across.cut, position);
+    const reading = smallest(position, fromEnd);
+    return {
+      index: 0,
+      position,
+      from: reading === position ? 'start' : 'end',
+      reading,
+      onGroove: reading <= board.reach && isOnGrid(reading, board.pitch),
+    };
+  });
+  const scores = [...across.scores, ...more].sort((a, b) => a.position - b.position);
+  return { ...across, scores };
+}
+
 /** The cut size that a solution gives a piece. */
 export function cutSizeIn(solution: MarksSolution, piece: string) {
   return {
@@ -100,7 +131,7 @@ export function cutSizeIn(solution: MarksSolution, piece: string) {
 }
 
 /** Draws a frame's pieces at the lengths of a solution. */
-export function boxFrom(frame: StyleFrame, solution: MarksSolution): SolvedBox {
+export function boxFrom(frame: StyleFrame, solution: MarksSolution, kit: Kit): SolvedBox {
   const size: SizeOf = (id) => {
     const found = solution.sections.get(id);
     if (found === undefined) throw new Error(`The solver left out ${id}`);
@@ -117,13 +148,16 @@ export function boxFrom(frame: StyleFrame, solution: MarksSolution): SolvedBox {
         copies: template.copies,
         grid: template.draw(size),
       },
-      across: chainMarks(solution, `${template.id} across`),
+      across: acrossMarks(solution, template, size, kit),
       down: chainMarks(solution, `${template.id} down`),
     })),
-    fits: frame.fits.map((fit) => ({
-      ...fit,
-      came: times(solution.gaps.get(fitName(fit)) ?? zero, fit.opens ?? 1),
-    })),
+    fits: [
+      ...frame.fits.map((fit) => ({
+        ...fit,
+        came: times(solution.gaps.get(fitName(fit)) ?? zero, fit.opens ?? 1),
+      })),
+      ...(frame.settledFits ?? []),
+    ],
   };
 }
 
@@ -134,5 +168,5 @@ export function solveFrame(
   change: (problem: MarksProblem) => MarksProblem = (problem) => problem,
 ): SolvedBox | undefined {
   const solution = solveMarks(change(problemOf(frame, brief)));
-  return solution && boxFrom(frame, solution);
+  return solution && boxFrom(frame, solution, brief.kit);
 }

@@ -12,9 +12,18 @@ import { mailer } from './mailer.ts';
 import { foldLock } from './fold-lock.ts';
 import { basket } from './basket.ts';
 import { diamondWrap } from './diamond-wrap.ts';
+import { manySided } from './many-sided.ts';
+import { petalTop } from './petal-top.ts';
+import { shell } from './shell.ts';
+import { tower } from './tower.ts';
+import { ringSeat } from './ring-seat.ts';
+import { tentTop } from './tent-top.ts';
+import { hingedLid } from './hinged-lid.ts';
+import { pinchTop } from './pinch-top.ts';
+import { gatheredTop } from './gathered-top.ts';
 import { optionsOf, type StyleOption } from './options.ts';
 
-const others = [drawer, tallBox, tuckEnd, overlapTop, rolledRim, webCorner, mailer, foldLock, basket, diamondWrap] as const;
+const others = [drawer, tallBox, tuckEnd, overlapTop, rolledRim, webCorner, mailer, foldLock, basket, diamondWrap, manySided, petalTop, shell, tower, ringSeat, tentTop, hingedLid, pinchTop, gatheredTop] as const;
 
 /** Every style, in the order in which makers look for them. */
 const styles = [lidded, ...others] as const;

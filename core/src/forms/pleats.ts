@@ -1,0 +1,263 @@
+import {
+  add,
+  direction,
+  dot,
+  scale,
+  subtract,
+  vector,
+  type Vector,
+} from '../fold/index.ts';
+import {
+  half,
+  minus,
+  nanometres,
+  plus,
+  smallest,
+  times,
+  type Length,
+} from '../length/index.ts';
+import type { Cutout, Diagonal, Fold, GridPoint } from '../piece/index.ts';
+import {
+  columnScore,
+  columnSlit,
+  diagonalScore,
+  following,
+  mountain,
+  rowScore,
+  valley,
+} from './draw-grid.ts';
+import { lies } from './placing.ts';
+import type { FloorSections } from './sections.ts';
+import { panels, type EndPlace, type TubeEnd } from './tube.ts';
+
+const degrees = 180 / Math.PI;
+
+/** Into a face from a line, at right angles to it: the part of `into` that is not along the line. */
+function besideLine(line: Vector, into: Vector): Vector {
+  const along = direction(line);
+  return direction(subtract(into, scale(along, dot(along, into))));
+}
+
+/** How far a crease is folded whose two faces run off it in these directions, in degrees. */
+function foldBetween(line: Vector, one: Vector, other: Vector): number {
+  const cosine = dot(besideLine(line, one), besideLine(line, other));
+  return 180 - Math.acos(Math.min(1, Math.max(-1, cosine))) * degrees;
+}
+
+/** What is left of the seam beside a fold that reaches so far along the end's first row: the rest is waste. */
+function slantedSeam(place: EndPlace, reach: Length, rise: Length): readonly Cutout[] {
+  const [x, end] = [place.x(4), place.x(5)];
+  const [y, top] = [place.y(0), place.y(1)];
+  const wide = minus(end, x);
+  const up = (length: Length) => plus(y, times(length, place.outward));
+  const corners =
+    wide >= reach
+      ? [{ x: plus(x, reach), y: top }, { x: end, y: top }]
+      : [{ x: end, y: up(times(wide, rise / reach)) }];
+  return [{ shape: 'trim', use: 'seam', corners: [{ x, y }, ...corners, { x: end, y }] }];
+}
+
+interface Pinch {
+  readonly gable: string;
+  readonly fin: string;
+  /** A flap on one fin that is folded over the other, where there is one. */
+  readonly over?: string;
+  readonly floor: FloorSections;
+  readonly begins: number;
+}
+
+/** Which panels fold in along their middle, the narrower ones, and which lean together over them. */
+export function pinchPanels(across: number, deep: number) {
+  const { right, front, left, back } = panels;
+  return across >= deep
+    ? { folded: [right, left], leaning: [front, back] }
+    : { folded: [front, back], leaning: [right, left] };
+}
+
+/** The pleat beside the seam's corner hangs on its own panel alone. */
+function isFree(panel: number, isRight: boolean): boolean {
+  return (panel === panels.right && !isRight) || (panel === panels.back && isRight);
+}
+
+/**
+ * An end pinched flat: two panels lean together to a ridge and stand up as fins, the two between fold in
+ * along their middle.
+ */
+export function pinchedEnd({ gable, fin, over, floor, begins }: Pinch): TubeEnd {
+  return {
+    rows: [gable, fin, ...(over === undefined ? [] : [over])],
+    picture: ['wwwws', 'wwww.', ...(over === undefined ? [] : ['pppp.'])],
+    draw: (place, size) => {
+      const { folded, leaning } = pinchPanels(size(floor.across), size(floor.deep));
+      const narrow = smallest(size(floor.across), size(floor.deep));
+      const rise = size(gable);
+      const { lean, slant } = pinchAngles(narrow, rise);
+      const line = (outward: number) => place.line(outward);
+      const at = (column: number, outward: number): GridPoint => ({
+        column,
+        row: line(outward),
+      });
+      const rows = (outward: number): readonly [number, number] => {
+        const [a, b] = [line(outward), line(outward + 1)];
+        return [Math.min(a, b), Math.max(a, b)];
+      };
+      const diagonals = folded.flatMap((panel): readonly Diagonal[] => [
+        ...[false, true].flatMap((isRight) => {
+          const corner = isRight ? panel + 1 : panel;
+          const give = isFree(panel, isRight) ? (fold: Fold) => fold : following;
+          return [
+            diagonalScore(at(corner, 0), at(panel + 0.5, 1), give(mountain(slant, begins))),
+            diagonalScore(at(corner, 1), at(panel + 0.5, 1), give(valley(lean, begins + 1))),
+          ];
+        }),
+        diagonalScore(
+          at(panel + 0.5, 1),
+          at(panel + 0.5, 2),
+          // The fins stand askew until the ridge is pinched; the card bows between them.
+          { ...following(mountain(180, begins + 1)), bows: true },
+        ),
+      ]);
+      const [gableFrom, gableTo] = rows(0);
+      const [finFrom, finTo] = rows(1);
+      const flap = leaning[1] ?? panels.back;
+      return {
+        lines: [
+          ...[1, 2, 3].flatMap((column) => [
+            columnScore(column, gableFrom, gableTo, following(valley(180, begins))),
+            columnScore(column, finFrom, finTo, following(valley(180, begins))),
+          ]),
+          columnScore(4, gableFrom, gableTo, valley(180, begins)),
+          ...leaning.flatMap((panel) => [
+            rowScore(line(0), panel, panel + 1, valley(lean, begins)),
+            rowScore(line(1), panel, panel + 1, mountain(lean, begins + 1)),
+          ]),
+          ...folded.map((panel) =>
+            rowScore(line(0), panel, panel + 1, following(valley(lean, begins))),
+          ),
+          ...(over === undefined
+            ? []
+            : [
+                rowScore(line(2), flap, flap + 1, valley(180, begins + 2)),
+                ...[1, 2, 3].map((column) => columnSlit(column, ...rows(2))),
+              ]),
+        ],
+        diagonals,
+        patches:
+          over === undefined
+            ? []
+            : [0, 1, 2, 3]
+                .filter((panel) => panel !== flap)
+                .map((panel) => ({
+                  role: 'waste' as const,
+                  corners: [at(panel, 2), at(panel + 1, 2), at(panel + 1, 3), at(panel, 3)],
+                })),
+        cutouts: [
+          ...slantedSeam(place, half(narrow), rise),
+          ...(over === undefined ? finHoles(place, leaning) : []),
+        ],
+      };
+    },
+    stacks: () => [],
+  };
+}
+
+/** How far the panels lean and how far the slanting folds beside them are turned, in degrees. */
+function pinchAngles(narrow: Length, gable: Length) {
+  const run = narrow / 2;
+  const up = Math.sqrt(Math.max(0, gable * gable - run * run));
+  const apex = vector(-run, run, up);
+  const slant = foldBetween(apex, vector(0, 1, 0), vector(0, run, up));
+  return { lean: Math.atan2(run, up) * degrees, slant };
+}
+
+/** Holes for a ribbon in the fins of the panels that lean together. */
+function finHoles(place: EndPlace, leaning: readonly number[]): readonly Cutout[] {
+  const [from, to] = [place.y(1), place.y(2)];
+  const tall = times(minus(to, from), place.outward);
+  return leaning.flatMap((panel) =>
+    [0.4, 0.6].map((share): Cutout => ({
+      shape: 'hole',
+      use: 'ribbon',
+      centre: {
+        x: plus(place.x(panel), times(minus(place.x(panel + 1), place.x(panel)), share)),
+        y: half(plus(from, to)),
+      },
+      radius: smallest(nanometres(2_000_000), times(tall, 1 / 5)),
+    })),
+  );
+}
+
+/** How much of each panel's width a pleat takes up at its edge, of the narrower panel's width. */
+const pleatShare = 0.42;
+
+/** How wide the pleats of a collar are at its edge. */
+export function pleatWidth(narrow: Length): Length {
+  return times(narrow, pleatShare);
+}
+
+/** How far a collar leans in and its pleats are turned when they lie flat, in degrees. */
+function collarAngles(pleat: Length, collar: Length) {
+  const sine = Math.min(0.999, pleat / collar);
+  const lean = Math.asin(sine);
+  const up = Math.cos(lean);
+  const edge = vector(pleat, collar * sine, collar * up);
+  const intoOne = besideLine(edge, vector(1, 0, 0));
+  const intoOther = besideLine(edge, vector(0, 1, 0));
+  const out = scale(direction(add(intoOne, intoOther)), -1);
+  return { lean: lean * degrees, turn: foldBetween(edge, intoOne, out) };
+}
+
+/** An end gathered by a ribbon: panels lean in, and a pleat stands out at each corner. */
+export function gatheredEnd(collar: string, floor: FloorSections, begins: number): TubeEnd {
+  return {
+    rows: [collar],
+    picture: ['wwwws'],
+    draw: (place, size) => {
+      const narrow = smallest(size(floor.across), size(floor.deep));
+      const pleat = pleatWidth(narrow);
+      const { lean, turn } = collarAngles(pleat, size(collar));
+      const line = (outward: number) => place.line(outward);
+      const [from, to] = [Math.min(line(0), line(1)), Math.max(line(0), line(1))];
+      const all = [0, 1, 2, 3];
+      return {
+        lines: [
+          ...[1, 2, 3].map((column) =>
+            columnScore(column, from, to, following(valley(180, begins))),
+          ),
+          columnScore(4, from, to, valley(180, begins)),
+          ...all.map((panel) => rowScore(line(0), panel, panel + 1, valley(lean, begins))),
+        ],
+        diagonals: all.flatMap((panel) => {
+          const wide = size(panel % 2 === 0 ? floor.deep : floor.across);
+          return [false, true].map((isRight) => {
+            const fold = mountain(turn, begins);
+            return diagonalScore(
+              { column: isRight ? panel + 1 : panel, row: line(0) },
+              {
+                column: isRight ? panel + 1 - pleat / wide : panel + pleat / wide,
+                row: line(1),
+              },
+              isFree(panel, isRight) ? fold : following(fold),
+            );
+          });
+        }),
+        cutouts: [
+          ...slantedSeam(place, pleat, size(collar)),
+          ...all.map((panel): Cutout => ({
+            shape: 'hole',
+            use: 'ribbon',
+            centre: {
+              x: half(plus(place.x(panel), place.x(panel + 1))),
+              y: plus(place.y(1), times(size(collar), 0.3 * -place.outward)),
+            },
+            radius: smallest(nanometres(2_000_000), times(narrow, 1 / 20)),
+          })),
+        ],
+      };
+    },
+    stacks: (part, place) => [
+      // What is left of the seam lies behind the pleat of the first panel.
+      lies(part, [4.02, place.row(0) + 0.3], [0.02, place.row(0) + 0.3], 'inside', 'glue', 0.5),
+    ],
+  };
+}

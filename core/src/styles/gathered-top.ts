@@ -1,0 +1,82 @@
+import { z } from 'zod';
+import {
+  finishTube,
+  gatheredEnd,
+  giftTube,
+  gluedEnd,
+  gluedFlaps,
+  pleatWidth,
+  roomOf,
+  section,
+  type StyleAnswer,
+  type StyleBrief,
+} from '../forms/index.ts';
+import { largest, times } from '../length/index.ts';
+import { defineStyle } from './define-style.ts';
+import { oneOf } from './options.ts';
+
+const options = z.object({ collar: oneOf('Collar', ['short', 'tall']) });
+
+/** Half a card lies inside the fold lines of the bottom, and of the collar over the room. */
+const ends = { bottom: 1, top: 1 };
+
+function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const tube = giftTube(brief, 'box', ends);
+  const { floor } = tube.panels;
+  const { across, deep } = floor.byDirection;
+  const narrow = across.most < deep.most ? across : deep;
+  // A collar shorter than its pleats are wide could not lean in.
+  const least = times(pleatWidth(narrow.most), 1.15);
+  const share = brief.options.collar === 'tall' ? 0.95 : 0.7;
+  const collar = section(
+    brief,
+    'box collar',
+    least,
+    largest(least, times(narrow.target, share)),
+    0.2,
+  );
+  const flaps = gluedFlaps(brief, 'box bottom');
+  const box = finishTube(
+    tube,
+    {
+      id: 'box',
+      name: 'Box',
+      top: gatheredEnd(collar.id, floor, 6),
+      bottom: gluedEnd(flaps.id, floor, 1),
+    },
+    ends,
+  );
+  return {
+    ok: true,
+    frame: {
+      sections: [...tube.sections, collar, flaps],
+      pieces: [box.template],
+      fits: [],
+      smaller: [],
+      settle: (size) => {
+        const clearInside = box.inside(size);
+        return {
+          clearInside,
+          assembly: {
+            parts: [box.part(size, 4)],
+            stacks: [...box.stacks],
+            cavity: roomOf(clearInside),
+            giftEnters: 5,
+          },
+        };
+      },
+    },
+  };
+}
+
+/** A tube with a collar that a ribbon draws in. */
+export const gatheredTop = defineStyle({
+  id: 'gathered-top',
+  name: 'Gathered-top box',
+  about: 'A tube with a pleated collar that a ribbon draws in',
+  papers: ['Box'],
+  options,
+  usual: { collar: 'short' },
+  traits: () => ({ opensFromTop: true, showsGift: false }),
+  answer,
+});

@@ -1,0 +1,278 @@
+import { z } from 'zod';
+import type { Section } from '../fit/index.ts';
+import { vector, type Part } from '../fold/index.ts';
+import {
+  apothemOf,
+  leastWall,
+  lidWallTarget,
+  manySidedRoom,
+  manySidedStacks,
+  marksWindow,
+  panelStrip,
+  plate,
+  plateSize,
+  section,
+  sideTangent,
+  stripPart,
+  tabSection,
+  type ManySided,
+  type StyleAnswer,
+  type StyleBrief,
+} from '../forms/index.ts';
+import type { Extents } from '../gift/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  minus,
+  nanometres,
+  plus,
+  smallest,
+  times,
+  toMillimetres,
+  type Length,
+} from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import { defineStyle } from './define-style.ts';
+import { howMany, oneOf } from './options.ts';
+
+const options = z.object({
+  sides: howMany('Sides', 3, 12),
+  lid: oneOf('Lid', ['none', 'shallow', 'half']),
+});
+/** A spot that every plate has, near the middle of its sheet. */
+const middle = { column: 0.5, row: 0.6 };
+
+type Brief = StyleBrief<z.infer<typeof options>>;
+
+/** How far from the middle the sides must be for a gift of this size: it touches them with its corners. */
+function reachOf(across: Length, deep: Length, round: boolean, sides: number): Length {
+  if (round) return half(largest(across, deep));
+  const reaches = Array.from({ length: sides }, (_, i) => {
+    const angle = -Math.PI / 2 + (2 * Math.PI * i) / sides;
+    return (
+      (across / 2) * Math.abs(Math.cos(angle)) + (deep / 2) * Math.abs(Math.sin(angle))
+    );
+  });
+  return nanometres(Math.ceil(Math.max(...reaches)));
+}
+
+/** Beside the room lie half the panel's card and the seam. */
+function sideFor(reach: Length, card: Length, sides: number): Length {
+  return nanometres(Math.ceil(2 * (reach + 1.5 * card) * sideTangent(sides)) + 2);
+}
+
+/** Sections of everything but the panels' width and height. */
+function otherSections(brief: Brief, id: string, side: Section, wall: Section, card: Length) {
+  const { sides } = brief.options;
+  const make = (name: string, least: Length, target: Length) =>
+    section(brief, name, least, target, 0.1);
+  const tab = tabSection(make, `${id} tab`, side.least, sides);
+  const wanted = smallest(millimetres(12), times(side.least, 0.7));
+  const seam: Section = {
+    ...make(`${id} seam`, times(wanted, 0.6), wanted),
+    most: largest(wanted, side.least),
+  };
+  const shape = { sides };
+  const least = plateSize(shape, side.least, card);
+  const most = plateSize(shape, side.most, card);
+  const onSheet = (name: string, from: Length, to: Length): Section => ({
+    id: name,
+    // The plate is trimmed to the panels, so its sheet may be larger and never smaller.
+    least: to,
+    target: to,
+    most: plus(to, marksWindow(brief), minus(to, from)),
+    weight: 0.01,
+  });
+  return {
+    tab,
+    seam,
+    plateAcross: onSheet(`${id} plate across`, least.across, most.across),
+    plateDeep: onSheet(`${id} plate deep`, least.deep, most.deep),
+    wall,
+  };
+}
+
+function answer(brief: Brief): StyleAnswer {
+  const { sides, lid } = brief.options;
+  const card = paperFor(brief.papers, 0).thickness;
+  const lidPaper = paperFor(brief.papers, 1);
+  const lidCard = lidPaper.thickness;
+  const { across, deep, high } = brief.inside;
+  const reach = (which: 'least' | 'target') =>
+    reachOf(across[which], deep[which], brief.round, sides);
+  const side = section(
+    brief,
+    'cup side',
+    sideFor(reach('least'), card, sides),
+    sideFor(reach('target'), card, sides),
+  );
+  // The plate and half the tabs' card lie under the room.
+  const needed = (clear: Length) => largest(plus(clear, times(card, 1.5)), leastWall);
+  const wall = section(brief, 'cup wall', needed(high.least), needed(high.target));
+  const cupSections = otherSections(brief, 'cup', side, wall, card);
+  const cup: ManySided = {
+    id: 'cup',
+    name: 'Panels',
+    paper: 0,
+    sides,
+    side: side.id,
+    wall: wall.id,
+    tab: 'cup tab',
+    seam: 'cup seam',
+    plateAcross: 'cup plate across',
+    plateDeep: 'cup plate deep',
+    plateRole: 'floor',
+  };
+  const isLidded = lid !== 'none';
+  const depth = lidWallTarget(wall.target, lid === 'half' ? 'half' : 'shallow');
+  const tan = sideTangent(sides);
+  // From outside to outside: the cup's card, the lid's on both sides, and its seam on one.
+  const layers = plus(card, times(lidCard, 2));
+  const over = plus(layers, lidPaper.gaps.lid.target);
+  const lidSide: Section = {
+    id: 'lid side',
+    least: side.least,
+    target: plus(side.target, times(over, tan)),
+    most: plus(side.most, times(over, tan), marksWindow(brief)),
+    weight: 0,
+  };
+  const lidWall: Section = {
+    ...section(brief, 'lid wall', depth, depth, 0.25),
+    least: largest(leastWall, minus(depth, marksWindow(brief))),
+  };
+  const lidSections = otherSections(brief, 'lid', lidSide, lidWall, lidCard);
+  const lidShape: ManySided = {
+    id: 'lid',
+    name: 'Lid panels',
+    paper: 1,
+    sides,
+    side: lidSide.id,
+    wall: lidWall.id,
+    tab: 'lid tab',
+    seam: 'lid seam',
+    plateAcross: 'lid plate across',
+    plateDeep: 'lid plate deep',
+    plateRole: 'lid',
+  };
+  const sectionsOf = (own: Section, rest: ReturnType<typeof otherSections>) => [
+    own,
+    rest.wall,
+    rest.tab,
+    rest.seam,
+    rest.plateAcross,
+    rest.plateDeep,
+  ];
+  return {
+    ok: true,
+    frame: {
+      sections: [
+        ...sectionsOf(side, cupSections),
+        ...(isLidded ? sectionsOf(lidSide, lidSections) : []),
+      ],
+      pieces: [
+        panelStrip(cup, card),
+        plate(cup, card, 'plate', 'Floor plate'),
+        ...(isLidded
+          ? [panelStrip(lidShape, lidCard), plate(lidShape, lidCard, 'top', 'Lid plate')]
+          : []),
+      ],
+      fits: isLidded
+        ? [
+            {
+              kind: 'lid',
+              outer: 'lid',
+              inner: 'cup',
+              direction: 'deep',
+              outerSection: lidSide.id,
+              innerSection: side.id,
+              layers,
+              gap: lidPaper.gaps.lid,
+              opens: 1 / tan,
+            },
+          ]
+        : [],
+      smaller: [],
+      settle: (size) => {
+        const apothem = minus(apothemOf(size(side.id), sides), times(card, 1.5));
+        const clearHigh = minus(size(wall.id), times(card, 1.5));
+        const spare = minus(
+          apothem,
+          reachOf(brief.gift.across, brief.gift.deep, brief.round, sides),
+        );
+        const clearInside: Extents = {
+          across: plus(brief.gift.across, times(spare, 2)),
+          deep: plus(brief.gift.deep, times(spare, 2)),
+          high: clearHigh,
+        };
+        const thick = toMillimetres(card);
+        const top = toMillimetres(clearHigh);
+        const lidThick = toMillimetres(lidCard);
+        const plateAt = (
+          id: string,
+          shape: ManySided,
+          z: number,
+          joins: number,
+          opens?: Part['at'],
+        ): Part => {
+          const own = paperFor(brief.papers, shape.paper).thickness;
+          const corners = plateSize(shape, size(shape.side), own);
+          const width = toMillimetres(size(shape.plateAcross));
+          const height = toMillimetres(size(shape.plateDeep));
+          // The figure stands in the lower left corner of its sheet, its middle over the box's.
+          const front = toMillimetres(
+            minus(apothemOf(size(shape.side), sides), times(own, 1.5), millimetres(0.5)),
+          );
+          const turned = shape.plateRole === 'lid' ? -1 : 1;
+          return {
+            id,
+            piece: id,
+            root: {
+              column: toMillimetres(corners.across) / 2 / width,
+              row: (height - front) / height,
+            },
+            right: vector(turned, 0, 0),
+            up: vector(0, 1, 0),
+            at: vector(0, 0, z),
+            joins,
+            ...(opens && { opens }),
+          };
+        };
+        const lifted = vector(0, 0, top + 40);
+        return {
+          clearInside,
+          assembly: {
+            parts: [
+              stripPart(cup, size, -1.5 * thick, 2, false),
+              plateAt('plate', cup, -thick / 2, 3),
+              ...(isLidded
+                ? [
+                    stripPart(lidShape, size, top + 1.5 * lidThick, 5, true, lifted),
+                    plateAt('top', lidShape, top + lidThick / 2, 5, lifted),
+                  ]
+                : []),
+            ],
+            stacks: [
+              ...manySidedStacks(cup, 'plate', middle),
+              ...(isLidded ? manySidedStacks(lidShape, 'top', middle) : []),
+            ],
+            cavity: manySidedRoom(sides, toMillimetres(apothem), top),
+            giftEnters: 4,
+          },
+        };
+      },
+    },
+  };
+}
+
+/** A cup of many panels with a flat floor. */
+export const manySided = defineStyle({
+  id: 'many-sided',
+  name: 'Many-sided cup',
+  about: 'Three to twelve panels round a floor plate, with a lid or open',
+  papers: ['Cup', 'Lid'],
+  options,
+  usual: { sides: 6, lid: 'shallow' },
+  traits: ({ lid }) => ({ opensFromTop: true, showsGift: lid === 'none' }),
+  answer,
+});

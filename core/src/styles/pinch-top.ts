@@ -1,0 +1,90 @@
+import { z } from 'zod';
+import type { Section } from '../fit/index.ts';
+import {
+  finishTube,
+  giftTube,
+  gluedEnd,
+  gluedFlaps,
+  pinchedEnd,
+  roomOf,
+  section,
+  type StyleAnswer,
+  type StyleBrief,
+} from '../forms/index.ts';
+import { largest, millimetres, times } from '../length/index.ts';
+import { defineStyle } from './define-style.ts';
+import { oneOf } from './options.ts';
+
+const options = z.object({
+  closing: oneOf('Closing', ['ribbon holes', 'fold over']),
+  gable: oneOf('Slope', ['low', 'steep']),
+});
+
+/** Half a card lies inside the fold lines of the bottom; at the top the sides fold in under the slopes. */
+const ends = { bottom: 1, top: 4 };
+
+function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const tube = giftTube(brief, 'bag', ends);
+  const { floor } = tube.panels;
+  const { across, deep } = floor.byDirection;
+  const narrow = across.most < deep.most ? across : deep;
+  // The slopes must reach the middle however the marks fall, and rise a little on the way.
+  const slope = brief.options.gable === 'steep' ? 0.85 : 0.62;
+  const least = times(narrow.most, 0.54);
+  const gable: Section = {
+    ...section(brief, 'bag gable', least, largest(least, times(narrow.target, slope)), 0.2),
+  };
+  const fin = section(brief, 'bag fin', millimetres(12), millimetres(18), 0.1);
+  const over = section(brief, 'bag over', millimetres(8), millimetres(14), 0.1);
+  const folds = brief.options.closing === 'fold over';
+  const flaps = gluedFlaps(brief, 'bag bottom');
+  const bag = finishTube(
+    tube,
+    {
+      id: 'bag',
+      name: 'Bag',
+      top: pinchedEnd({
+        gable: gable.id,
+        fin: fin.id,
+        ...(folds && { over: over.id }),
+        floor,
+        begins: 6,
+      }),
+      bottom: gluedEnd(flaps.id, floor, 1),
+    },
+    ends,
+  );
+  return {
+    ok: true,
+    frame: {
+      sections: [...tube.sections, gable, fin, ...(folds ? [over] : []), flaps],
+      pieces: [bag.template],
+      fits: [],
+      smaller: folds ? [{ less: over.id, more: fin.id, by: millimetres(1) }] : [],
+      settle: (size) => {
+        const clearInside = bag.inside(size);
+        return {
+          clearInside,
+          assembly: {
+            parts: [bag.part(size, 4)],
+            stacks: [...bag.stacks],
+            cavity: roomOf(clearInside),
+            giftEnters: 5,
+          },
+        };
+      },
+    },
+  };
+}
+
+/** A bag whose top is pinched flat, its sides folded in. */
+export const pinchTop = defineStyle({
+  id: 'pinch-top',
+  name: 'Pinch-top bag',
+  about: 'A bag whose top is pinched flat, its sides folded in',
+  papers: ['Bag'],
+  options,
+  usual: { closing: 'ribbon holes', gable: 'low' },
+  traits: () => ({ opensFromTop: true, showsGift: false }),
+  answer,
+});

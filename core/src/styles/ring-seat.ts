@@ -1,0 +1,219 @@
+import { z } from 'zod';
+import { clearDepth, wallFor } from '../fit/index.ts';
+import { vector, type Cavity } from '../fold/index.ts';
+import {
+  addLayers,
+  evenLayers,
+  fitsOver,
+  floorSections,
+  leastWall,
+  lidTray,
+  marksWindow,
+  overturned,
+  section,
+  sectionsOver,
+  sitting,
+  tabLayers,
+  trayFloor,
+  trayStacks,
+  trayTemplate,
+  type PieceTemplate,
+  type StyleAnswer,
+  type StyleBrief,
+  type Tray,
+} from '../forms/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  minus,
+  nanometres,
+  plus,
+  times,
+  toMillimetres,
+  zero,
+} from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import { defineStyle } from './define-style.ts';
+import { oneOf } from './options.ts';
+
+const options = z.object({
+  seat: oneOf('Seat', ['low', 'middle', 'high']),
+  lidDepth: oneOf('Lid', ['shallow', 'half', 'full']),
+});
+
+/** Card left round the opening, so that the seat stays stiff. */
+const margin = millimetres(9);
+
+/** How high the seat is, as a share of the room. */
+const shares = { low: 0.35, middle: 0.55, high: 0.8 } as const;
+
+/** A punched circle is drawn with this many straight runs, none of which may stand in the room. */
+const runs = 48;
+
+function roundRoom(radius: number, high: number): Cavity {
+  const floor = Array.from({ length: runs }, (_, i) => {
+    const angle = ((2 * i) / runs) * Math.PI;
+    return { x: radius * Math.cos(angle), y: radius * Math.sin(angle) };
+  });
+  return { floor, top: floor, bottom: 0, high };
+}
+
+function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  if (!brief.round)
+    return {
+      ok: false,
+      refusal: {
+        field: 'gift.shape',
+        message:
+          'A ring seat holds one round thing that stands. Choose a ball, a bottle or a standing round, or another style.',
+      },
+    };
+  const card = paperFor(brief.papers, 0).thickness;
+  const seatCard = paperFor(brief.papers, 2).thickness;
+  const { across, deep, high } = brief.inside;
+  const widen = ({ least, target }: typeof across) => ({
+    least: plus(least, times(margin, 2)),
+    target: plus(target, times(margin, 2)),
+  });
+  const wide = { ...brief, inside: { across: widen(across), deep: widen(deep), high } };
+  const tabs = { tabsOn: 'sides', tabsLie: 'inside' } as const;
+  const seatTabs = tabLayers(tabs.tabsOn, seatCard);
+  const seatFloor = floorSections(wide, 'seat', seatCard, seatTabs);
+  const between = addLayers(
+    evenLayers(plus(card, seatCard)),
+    tabLayers(tabs.tabsOn, card),
+  );
+  const gap = paperFor(brief.papers, 2).gaps.liner;
+  const baseFloor = sectionsOver(brief, 'base', seatFloor, between, gap);
+  const needed = (depth: typeof high.least) => largest(wallFor(depth, card), leastWall);
+  const wall = section(brief, 'base wall', needed(high.least), needed(high.target));
+  const seatTarget = largest(times(high.target, shares[brief.options.seat]), leastWall);
+  const seatWall = {
+    ...section(brief, 'seat wall', seatTarget, seatTarget, 0.2),
+    least: largest(millimetres(6), minus(seatTarget, marksWindow(brief))),
+  };
+  const base: Tray = {
+    id: 'base',
+    name: 'Base',
+    paper: 0,
+    wall: wall.id,
+    floor: baseFloor,
+    floorRole: 'floor',
+    ...tabs,
+  };
+  const seat: Tray = {
+    id: 'seat',
+    name: 'Seat',
+    paper: 2,
+    wall: seatWall.id,
+    floor: seatFloor,
+    floorRole: 'lid',
+    ...tabs,
+  };
+  const plain = trayTemplate(seat);
+  const opening = across.target;
+  // The runs of the circle stand outside the room, not across it.
+  const radius = nanometres(Math.ceil(opening / 2 / Math.cos(Math.PI / runs)) + 1);
+  const pierced: PieceTemplate = {
+    ...plain,
+    draw: (size) => {
+      const grid = plain.draw(size);
+      const middle = (floor: typeof opening) => plus(size(seatWall.id), half(floor));
+      return {
+        ...grid,
+        cutouts: [
+          ...grid.cutouts,
+          {
+            shape: 'hole',
+            use: 'seat',
+            centre: {
+              x: middle(size(seatFloor.across)),
+              y: middle(size(seatFloor.deep)),
+            },
+            radius,
+          },
+        ],
+      };
+    },
+  };
+  const lid = lidTray(
+    brief,
+    { id: 'lid', name: 'Lid', paper: 1, ...tabs },
+    { piece: 'base', floor: baseFloor, wall, card, outside: evenLayers(zero) },
+    brief.options.lidDepth,
+  );
+  return {
+    ok: true,
+    frame: {
+      sections: [
+        wall,
+        seatWall,
+        ...seatFloor.sections,
+        ...baseFloor.sections,
+        ...lid.sections,
+      ],
+      pieces: [trayTemplate(base), lid.template, pierced],
+      fits: [
+        ...lid.fits,
+        ...fitsOver(
+          'liner',
+          { piece: 'base', floor: baseFloor },
+          { piece: 'seat', floor: seatFloor },
+          between,
+          gap,
+        ),
+      ],
+      smaller: [...lid.smaller, { less: seatWall.id, more: wall.id, by: times(card, 2) }],
+      settle: (size) => {
+        const clearHigh = clearDepth(size(wall.id), card);
+        const top = toMillimetres(clearHigh);
+        return {
+          clearInside: { across: opening, deep: opening, high: clearHigh },
+          assembly: {
+            parts: [
+              sitting({
+                id: 'base',
+                root: trayFloor(base),
+                at: vector(0, 0, -toMillimetres(card) / 2),
+                joins: 0,
+              }),
+              overturned({
+                id: 'seat',
+                // A corner of the panel, beside the opening.
+                root: { column: 1.02, row: 1.02 },
+                at: vector(
+                  0.48 * toMillimetres(size(seatFloor.across)),
+                  0.48 * toMillimetres(size(seatFloor.deep)),
+                  toMillimetres(size(seatWall.id)) + 0.01,
+                ),
+                joins: 4,
+                opens: vector(0, 0, top + 10),
+              }),
+              lid.part(size, top, 0, 6),
+            ],
+            stacks: [
+              ...trayStacks(base, { id: 'base' }),
+              ...trayStacks(seat, { id: 'seat' }),
+              ...lid.stacks,
+            ],
+            cavity: roundRoom(toMillimetres(opening) / 2 / Math.cos(Math.PI / runs), top),
+            giftEnters: 5,
+          },
+        };
+      },
+    },
+  };
+}
+
+/** A lidded box with a seat inside whose round opening holds the gift upright. */
+export const ringSeat = defineStyle({
+  id: 'ring-seat',
+  name: 'Ring-seat box',
+  about: 'A lidded box with a seat whose round opening holds the gift',
+  papers: ['Base', 'Lid', 'Seat'],
+  options,
+  usual: { seat: 'middle', lidDepth: 'half' },
+  traits: () => ({ opensFromTop: true, showsGift: false }),
+  answer,
+});

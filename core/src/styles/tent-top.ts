@@ -1,0 +1,314 @@
+import { z } from 'zod';
+import type { Section } from '../fit/index.ts';
+import { vector } from '../fold/index.ts';
+import {
+  drawGrid,
+  columnScore,
+  diagonalScore,
+  lies,
+  marksWindow,
+  mountain,
+  rowScore,
+  section,
+  sitting,
+  valley,
+  type SizeOf,
+  type StyleAnswer,
+  type StyleBrief,
+} from '../forms/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  minus,
+  nanometres,
+  plus,
+  smallest,
+  times,
+  toMillimetres,
+  type Length,
+} from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import type { Cutout, GridPoint } from '../piece/index.ts';
+import { defineStyle } from './define-style.ts';
+import { oneOf } from './options.ts';
+
+const options = z.object({
+  slope: oneOf('Roof', ['low', 'steep', 'very steep']),
+  closing: oneOf('Ridge', ['ribbon holes', 'plain']),
+});
+type Brief = StyleBrief<z.infer<typeof options>>;
+
+/** Height of the ridge as a share of the floor's depth. */
+const slopes = { low: 0.75, steep: 1.1, 'very steep': 1.6 } as const;
+
+/** Height of the ridge over the floor's fold line, for a roof panel of this length. */
+function ridgeOf(roof: number, floor: number): number {
+  return Math.sqrt(Math.max(0, roof * roof - (floor * floor) / 4));
+}
+
+/** Clear depth that is left at a height between roofs of this length; all in nanometres. */
+function depthAt(high: number, roof: number, floor: number, card: number): number {
+  const ridge = ridgeOf(roof, floor);
+  if (ridge <= 0) return -Infinity;
+  const sine = ridge / roof;
+  const tangent = ridge / (floor / 2);
+  // Half the roof's card and the end flap's lie inside its fold lines.
+  return floor - 2 * ((high + card / 2) / tangent + (1.5 * card) / sine);
+}
+
+/** The floor and the roof that leave the gift its room at its full height. */
+function shapeFor(depth: number, high: number, card: number, slope: number) {
+  // The roof's slope is given, so the floor follows.
+  const tangent = 2 * slope;
+  const sine = tangent / Math.hypot(1, tangent);
+  const floor = depth + 2 * ((high + card / 2) / tangent + (1.5 * card) / sine);
+  return { floor, roof: Math.hypot(floor / 2, slope * floor) };
+}
+
+/** The shortest roof that does for every floor between two. */
+function leastRoof(depth: number, high: number, card: number, floors: readonly number[]): number {
+  let low = Math.max(...floors) / 2;
+  let top = 20 * Math.max(...floors) + 20 * high;
+  for (let i = 0; i < 50; i++) {
+    const roof = (low + top) / 2;
+    if (floors.every((floor) => depthAt(high, roof, floor, card) >= depth)) top = roof;
+    else low = roof;
+  }
+  return top;
+}
+
+/** How wide the flaps on the end triangles are. */
+const flapWidth = millimetres(10);
+
+interface Ids {
+  readonly across: string;
+  readonly deep: string;
+  readonly roof: string;
+  readonly end: string;
+  readonly fin: string;
+}
+
+function answer(brief: Brief): StyleAnswer {
+  const { slope, closing } = brief.options;
+  const card = paperFor(brief.papers, 0).thickness;
+  const { across, deep, high } = brief.inside;
+  const least = shapeFor(deep.least, high.least, card, slopes[slope]);
+  const wanted = shapeFor(deep.target, high.target, card, slopes[slope]);
+  const up = (value: number) => nanometres(Math.ceil(value));
+  const floor = section(brief, 'floor deep', up(least.floor), up(wanted.floor));
+  const shortest = leastRoof(deep.least, high.least, card, [floor.least, floor.most]);
+  const roof = section(brief, 'roof', up(shortest), largest(up(wanted.roof), up(shortest)), 0.3);
+  const width = section(
+    brief,
+    'floor across',
+    plus(across.least, card),
+    plus(across.target, card),
+  );
+  // The ends are drawn as high as the roofs make the ridge, whatever is chosen.
+  const tallest = up(ridgeOf(roof.most, floor.least));
+  const end: Section = {
+    id: 'end',
+    least: tallest,
+    target: tallest,
+    most: plus(tallest, marksWindow(brief)),
+    weight: 0.01,
+  };
+  const fin = section(brief, 'fin', millimetres(9), millimetres(14), 0.1);
+  const ids: Ids = {
+    across: width.id,
+    deep: floor.id,
+    roof: roof.id,
+    end: end.id,
+    fin: fin.id,
+  };
+  const columns = [end.id, width.id, end.id];
+  const rows = [fin.id, roof.id, floor.id, roof.id, fin.id];
+  return {
+    ok: true,
+    frame: {
+      sections: [width, floor, roof, end, fin],
+      pieces: [
+        {
+          id: 'tent',
+          name: 'Tent',
+          paper: 0,
+          copies: 1,
+          across: columns,
+          down: rows,
+          draw: (size) => drawTent(ids, columns.map(size), rows.map(size), size, closing),
+        },
+      ],
+      fits: [],
+      smaller: [],
+      settle: (size) => {
+        const tall = high.target;
+        const reach = (at: Length) =>
+          nanometres(Math.floor(depthAt(at, size(roof.id), size(floor.id), card)));
+        // As high as the gift may be at the least depth that it needs.
+        const clearHigh = reach(tall) >= deep.least ? tall : high.least;
+        const inside = {
+          across: minus(size(width.id), card),
+          deep: smallest(reach(clearHigh), size(floor.id)),
+          high: clearHigh,
+        };
+        const x = toMillimetres(inside.across) / 2;
+        const y = toMillimetres(inside.deep) / 2;
+        const wide = toMillimetres(reach(nanometres(0))) / 2;
+        const box = (half: number) => [
+          { x: -x, y: -half },
+          { x, y: -half },
+          { x, y: half },
+          { x: -x, y: half },
+        ];
+        return {
+          clearInside: inside,
+          assembly: {
+            parts: [
+              sitting({
+                id: 'tent',
+                root: { column: 1.5, row: 2.5 },
+                at: vector(0, 0, -toMillimetres(card) / 2),
+                joins: 0,
+              }),
+            ],
+            stacks: [0, 2].flatMap((column) =>
+              [1, 3].map((row) => {
+                const outer = column === 0 ? 0.94 : 2.06;
+                const flap = row === 1 ? 2.02 : 2.98;
+                const roofSpot = column === 0 ? 1.1 : 1.9;
+                return lies('tent', [outer, flap], [roofSpot, row + 0.5], 'inside', 'glue', 0.9);
+              }),
+            ),
+            cavity: { floor: box(wide), top: box(y), bottom: 0, high: toMillimetres(clearHigh) },
+            giftEnters: 2,
+          },
+        };
+      },
+    },
+  };
+}
+
+function drawTent(
+  ids: Ids,
+  columns: readonly Length[],
+  rows: readonly Length[],
+  size: SizeOf,
+  closing: z.infer<typeof options>['closing'],
+) {
+  const floor = size(ids.deep);
+  const roof = size(ids.roof);
+  const end = size(ids.end);
+  const ridge = ridgeOf(roof, floor);
+  const lean = (Math.atan2(ridge, floor / 2) * 180) / Math.PI;
+  const share = ridge / end;
+  const apexes: readonly GridPoint[] = [
+    { column: 1 - share, row: 2.5 },
+    { column: 2 + share, row: 2.5 },
+  ];
+  const [one = apexes[0], other = apexes[1]] = apexes;
+  const fold = valley(90, 0);
+  const slants =
+    one && other
+      ? [2, 3].flatMap((row) => [
+          diagonalScore({ column: 1, row }, one, fold),
+          diagonalScore({ column: 2, row }, other, fold),
+        ])
+      : [];
+  return drawGrid({
+    columns,
+    rows,
+    picture: ['.p.', '.w.', 'pfp', '.w.', '.p.'],
+    lines: [
+      columnScore(1, 2, 3, valley(90, 1)),
+      columnScore(2, 2, 3, valley(90, 1)),
+      rowScore(2, 1, 2, valley(180 - lean, 3)),
+      rowScore(3, 1, 2, valley(180 - lean, 3)),
+      rowScore(1, 1, 2, mountain(90 - lean, 2)),
+      rowScore(4, 1, 2, mountain(90 - lean, 2)),
+    ],
+    diagonals: slants,
+    patches: [
+      ...(one ? [{ role: 'wall' as const, corners: [{ column: 1, row: 2 }, one, { column: 1, row: 3 }] }] : []),
+      ...(other
+        ? [{ role: 'wall' as const, corners: [{ column: 2, row: 2 }, other, { column: 2, row: 3 }] }]
+        : []),
+    ],
+    cutouts: [
+      ...flapTrims(ids, size, ridge),
+      ...(closing === 'plain' ? [] : ribbonHoles(ids, size)),
+    ],
+  });
+}
+
+/** What is cut off the corners beside the end triangles, to leave a flap along each slope. */
+function flapTrims(ids: Ids, size: SizeOf, ridge: number): readonly Cutout[] {
+  const floor = size(ids.deep);
+  const roof = size(ids.roof);
+  const end = size(ids.end);
+  const top = plus(size(ids.fin), roof);
+  const middle = plus(top, half(floor));
+  const right = plus(end, size(ids.across), end);
+  // A line beside the slope: the flap's width off it, and drawn in at both ends.
+  const cos = ridge / roof;
+  const sin = floor / 2 / roof;
+  const wide = Math.min(flapWidth, 0.3 * roof * cos * sin * 2);
+  return [false, true].flatMap((isRight) =>
+    [false, true].map((isLower): Cutout => {
+      const spot = (along: number, off: number) => {
+        // Along the slope from the floor's corner, and off it outwards.
+        const inward = along * cos - off * sin;
+        const down = along * sin + off * -cos;
+        const x = end - inward;
+        const y = isLower ? floor - down : down;
+        const clampedX = Math.min(Math.max(x, 0), end);
+        const clampedY = Math.min(Math.max(y, isLower ? floor / 2 : 0), isLower ? floor : floor / 2);
+        return {
+          x: nanometres(Math.round(isRight ? right - clampedX : clampedX)),
+          y: plus(top, nanometres(Math.round(clampedY))),
+        };
+      };
+      const far = isRight ? right : nanometres(0);
+      const edge = isLower ? plus(top, floor) : top;
+      const near = isRight ? minus(right, end) : end;
+      return {
+        shape: 'trim',
+        use: 'flap',
+        corners: [
+          { x: near, y: edge },
+          { x: far, y: edge },
+          { x: far, y: middle },
+          spot(roof, 0),
+          spot(roof - wide, wide),
+          spot(wide * 1.4, wide),
+        ],
+      };
+    }),
+  );
+}
+
+/** Holes for the ribbon that ties the two fins together. */
+function ribbonHoles(ids: Ids, size: SizeOf): readonly Cutout[] {
+  const fin = size(ids.fin);
+  const bottom = plus(fin, size(ids.roof), size(ids.deep), size(ids.roof), half(fin));
+  return [1 / 3, 2 / 3].flatMap((share) =>
+    [half(fin), bottom].map((y): Cutout => ({
+      shape: 'hole',
+      use: 'ribbon',
+      centre: { x: plus(size(ids.end), times(size(ids.across), share)), y },
+      radius: smallest(millimetres(2), times(fin, 1 / 5)),
+    })),
+  );
+}
+
+/** A floor with two roof panels that meet in a ridge. */
+export const tentTop = defineStyle({
+  id: 'tent-top',
+  name: 'Tent-top box',
+  about: 'Two sloping roofs meet over the floor in a ridge that is tied',
+  papers: ['Tent'],
+  options,
+  usual: { slope: 'steep', closing: 'ribbon holes' },
+  traits: () => ({ opensFromTop: true, showsGift: false }),
+  answer,
+});
