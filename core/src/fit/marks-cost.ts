@@ -34,3 +34,16 @@ export function compareCosts(a: MarksCost, b: MarksCost): number {
     a.size - b.size
   );
 }
+
+export const noCost: MarksCost = { unfit: 0, offGrid: 0, deviation: 0, settings: 0, size: 0 };
+
+/** What two parts of a box cost together. */
+export function addCosts(a: MarksCost, b: MarksCost): MarksCost {
+  return {
+    unfit: a.unfit + b.unfit,
+    offGrid: a.offGrid + b.offGrid,
+    deviation: a.deviation + b.deviation,
+    settings: a.settings + b.settings,
+    size: a.size + b.size,
+  };
+}

@@ -29,16 +29,26 @@ export interface BestMarks {
   readonly cost: MarksCost;
 }
 
+/** How far beyond its budget a search goes that has found nothing. */
+const lastResort = 1000;
+
+/** How many choices a search looks at before it takes the best that it has found. */
+export interface SearchBudget {
+  left: number;
+}
+
 /**
  * Depth-first search over the sections of one problem, best candidates first, cut off as soon as what is
  * already decided costs as much as the best complete choice. Every candidate inside the sections' ranges
- * is either tried or surely worse, so the result is exact.
+ * is either tried or surely worse, so the result is exact, unless the budget runs out first: that takes
+ * more pieces tied to one another than a box and its lid.
  */
 export class MarksSearch {
   readonly #problem: MarksProblem;
   readonly #index: MarksIndex;
   readonly #offGrooves: boolean;
   readonly #values: (number | undefined)[];
+  readonly #budget: SearchBudget;
   readonly #leastOffGridKnown = new Map<string, number>();
   best: BestMarks | undefined;
 
@@ -47,7 +57,9 @@ export class MarksSearch {
     onPitch: ReadonlySet<string>,
     offGrooves: boolean,
     best: BestMarks | undefined,
+    budget: SearchBudget,
   ) {
+    this.#budget = budget;
     this.#problem = problem;
     this.#index = indexProblem(problem, onPitch);
     this.#offGrooves = offGrooves;
@@ -56,6 +68,7 @@ export class MarksSearch {
   }
 
   run(): BestMarks | undefined {
+    if (!this.#hasValues()) return this.best;
     // The first complete choice is good, and with it at hand the bounds are close from the start.
     if (!this.best) this.#decide(0, 0, 0, this.#boundRemainders(), true);
     const bounds = this.#boundRemainders();
@@ -66,7 +79,17 @@ export class MarksSearch {
     return this.best;
   }
 
+  /** Whether the tools have any value at all for every section that must be whole grooves. */
+  #hasValues(): boolean {
+    return this.#problem.sections.every(
+      (section, at) => !this.#index.onPitch[at] || this.#valuesFor(at, section).length > 0,
+    );
+  }
+
   #decide(depth: number, unfit: number, deviation: number, known: Bounds, first: boolean): void {
+    this.#budget.left--;
+    // With nothing found yet it goes on a little: something is far better than nothing.
+    if (this.#budget.left < (this.best ? 0 : -lastResort)) return;
     const bounds = depth === this.#index.wholeGrooves ? this.#boundRemainders() : known;
     const least = deviation + (bounds.deviation[depth] ?? 0) + this.#toHold(bounds.pairs);
     if (!this.#canImprove(Math.max(unfit, bounds.unfit), least)) return;

@@ -1,5 +1,7 @@
-import { nanometres, type Length } from '../length/index.ts';
-import type { MarksProblem, MarksSolution } from './marks-problem.ts';
+import { nanometres, plus, type Length } from '../length/index.ts';
+import { componentsOf } from './components.ts';
+import { addCosts, noCost } from './marks-cost.ts';
+import type { ChainMarks, MarksProblem, MarksSolution } from './marks-problem.ts';
 import { MarksSearch, type BestMarks } from './marks-search.ts';
 import { clipToSheets } from './sheet-limits.ts';
 import { pitchChoices } from './pitch-choice.ts';
@@ -13,25 +15,56 @@ import { pitchChoices } from './pitch-choice.ts';
 export function solveMarks(asked: MarksProblem): MarksSolution | undefined {
   const problem = clipToSheets(asked);
   if (!problem) return undefined;
+  // Pieces that bear on nothing else are solved by themselves; only a sheet can tie them together.
+  const apart = together(componentsOf(problem).map(solveOne));
+  if (apart && isOnSheets(problem, apart)) return apart;
+  return together([solveOne(problem)]);
+}
+
+interface Solved {
+  readonly problem: MarksProblem;
+  readonly best: BestMarks | undefined;
+}
+
+/** Enough to prove the best for a box and its lid, and to come close for more in a few milliseconds. */
+const budgetOnGrooves = 500;
+const budgetOffGrooves = 250;
+
+function solveOne(problem: MarksProblem): Solved {
   const choices = pitchChoices(problem.chains);
   let best: BestMarks | undefined;
-  for (const choice of choices) best = new MarksSearch(problem, choice, false, best).run();
-  // Off the grooves only where the grooves alone can't do it.
-  if (!best || best.cost.unfit > 0 || best.cost.offGrid > 0)
-    for (const choice of choices) best = new MarksSearch(problem, choice, true, best).run();
-  if (!best) return undefined;
-  const sections = new Map<string, Length>();
-  problem.sections.forEach(({ id }, i) => sections.set(id, nanometres(best.values[i] ?? 0)));
-  const valueOf = (id: string) => sections.get(id) ?? 0;
-  return {
-    sections,
-    chains: best.chains,
-    cost: best.cost,
-    gaps: new Map(
-      problem.fits.map((fit) => [
-        fit.id,
-        nanometres(valueOf(fit.outer) - fit.innerTimes * valueOf(fit.inner) - fit.layers),
-      ]),
-    ),
+  const search = (offGrooves: boolean, budget: number) => {
+    const left = { left: budget };
+    for (const choice of choices)
+      best = new MarksSearch(problem, choice, offGrooves, best, left).run();
   };
+  search(false, budgetOnGrooves);
+  // Off the grooves only where the grooves alone can't do it.
+  if (!best || best.cost.unfit > 0 || best.cost.offGrid > 0) search(true, budgetOffGrooves);
+  return { problem, best };
+}
+
+function together(parts: readonly Solved[]): MarksSolution | undefined {
+  const sections = new Map<string, Length>();
+  const gaps = new Map<string, Length>();
+  const chains: ChainMarks[] = [];
+  let cost = noCost;
+  for (const { problem, best } of parts) {
+    if (!best) return undefined;
+    problem.sections.forEach(({ id }, i) => sections.set(id, nanometres(best.values[i] ?? 0)));
+    chains.push(...best.chains);
+    cost = addCosts(cost, best.cost);
+    const valueOf = (id: string) => sections.get(id) ?? 0;
+    for (const { id, outer, inner, innerTimes, layers } of problem.fits)
+      gaps.set(id, nanometres(valueOf(outer) - innerTimes * valueOf(inner) - layers));
+  }
+  return { sections, chains, cost, gaps };
+}
+
+function isOnSheets(problem: MarksProblem, { chains }: MarksSolution): boolean {
+  const cutOf = (id: string) => chains.find((chain) => chain.id === id)?.cut ?? plus();
+  return problem.limits.every(({ across, down, width, height, mayTurn }) => {
+    const [x, y] = [cutOf(across), cutOf(down)];
+    return (x <= width && y <= height) || (mayTurn && x <= height && y <= width);
+  });
 }

@@ -13,6 +13,9 @@ export interface FoldFault {
 /** How far two ends that should meet may be apart: less than a hair. */
 const meets = 1e-4;
 
+/** How far a flap that is only tucked in may stand off its wall, in millimetres, on the coarsest tools. */
+const loosely = 8;
+
 /** What no hand could see, in millimetres. */
 const spare = 0.02;
 
@@ -99,8 +102,9 @@ function stackFaults(
     const side = stack.side === 'inside' ? 1 : -1;
     const apart = side * dot(subtract(over, at), lower.out);
     const cards = (upper.card + lower.card) / 2;
-    // Other layers may lie between, never more than four; what is only tucked in may stand off a little.
-    const most = cards + 4 * Math.max(upper.card, lower.card) + (stack.holds === 'tuck' ? 2 : spare);
+    // Other layers may lie between, never more than four; what is only tucked in may stand off.
+    const most =
+      cards + 4 * Math.max(upper.card, lower.card) + (stack.holds === 'tuck' ? loosely : spare);
     if (apart < cards - spare || apart > most)
       return [fault(`stands ${(apart - cards).toFixed(2)} mm off`)];
     const samples = samplesOf(upper);

@@ -178,15 +178,15 @@ export function tuckedEnd({ lid, tuck, floor, wall, begins, on, thumb }: TuckedE
     stacks: (part, place) => {
       const dust = (panel: number) => {
         // Near the hinge, where nothing is trimmed.
-        const near = place.row(0) < place.row(1) ? place.row(0) + 0.1 : place.row(0) + 0.9;
+        const near = place.row(0) < place.row(1) ? place.row(0) + 0.01 : place.row(0) + 0.99;
         return [panel + 0.5, near] as const;
       };
       const cover = [hung + 0.5, place.row(0) + 0.5] as const;
-      const wallRow = place.row(0) < place.row(1) ? place.row(0) - 0.5 : place.row(0) + 1.5;
+      const wallRow = place.row(0) < place.row(1) ? place.row(0) - 0.95 : place.row(0) + 1.95;
       return [
         lies(part, dust(panels.right), cover, 'inside', 'tuck', 0.9),
         lies(part, dust(panels.left), cover, 'inside', 'tuck', 0.9),
-        lies(part, [hung + 0.5, place.row(1) + 0.5], [facing + 0.5, wallRow], 'inside', 'tuck', 0.6),
+        lies(part, [hung + 0.5, place.row(1) + 0.5], [facing + 0.1, wallRow], 'inside', 'tuck', 0.4),
       ];
     },
   };
@@ -251,11 +251,11 @@ export function overlappedEnd(
     },
     stacks: (part, place) => {
       const near = (panel: number) =>
-        [panel + 0.5, place.row(0) === 0 ? 0.9 : place.row(0) + 0.1] as const;
+        [panel + 0.5, place.row(0) === 0 ? 0.99 : place.row(0) + 0.01] as const;
       return [
-        lies(part, near(panels.right), near(panels.back), 'inside', 'tuck', 0.3),
-        lies(part, near(panels.left), near(panels.back), 'inside', 'tuck', 0.3),
-        lies(part, near(panels.front), near(panels.back), 'outside', 'tuck', 0.1),
+        lies(part, near(panels.right), near(panels.back), 'inside', 'tuck', 0),
+        lies(part, near(panels.left), near(panels.back), 'inside', 'tuck', 0),
+        lies(part, near(panels.front), near(panels.back), 'outside', 'tuck', 0.02),
       ];
     },
   };

@@ -240,7 +240,7 @@ export function diamondStacks(diamond: Diamond, size: SizeOf): readonly Stack[] 
     const { from, to, ends, tip } = wall;
     const before = walls[(i + 3) % 4];
     const middle = middleBefore(walls, i);
-    const rim = mix([ends[0], 0.45], [ends[1], 0.45], [tip, 0.1]);
+    const rim = mix([ends[0], 0.495], [ends[1], 0.495], [tip, 0.01]);
     const face = mix([from, 0.25], [to, 0.25], [ends[0], 0.25], [ends[1], 0.25]);
     const tips: Stack = { face: rim, on: face, side: 'inside', holds: 'glue', covers: 0.9 };
     if (!before || !middle) return [tips];
@@ -250,7 +250,7 @@ export function diamondStacks(diamond: Diamond, size: SizeOf): readonly Stack[] 
       [before.ends[0], 0.25],
       [before.ends[1], 0.25],
     );
-    const beforeRim = mix([before.ends[0], 0.45], [before.ends[1], 0.45], [before.tip, 0.1]);
+    const beforeRim = mix([before.ends[0], 0.495], [before.ends[1], 0.495], [before.tip, 0.01]);
     const byHere = mix([from, 0.34], [ends[0], 0.33], [middle, 0.33]);
     const byBefore = mix([from, 0.34], [before.ends[1], 0.33], [middle, 0.33]);
     const lieHere = (i % 2 === 0) === diamond.wide;

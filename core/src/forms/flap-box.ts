@@ -118,7 +118,7 @@ export function flapBox(brief: Brief, box: FlapBox): StyleFrame {
           stacks: [
             ...(corners === 'tabs' ? tabStacks(id) : webs.flatMap((web) => webStacks(id, web))),
             ...earStacks(box, webs),
-            lies(id, [1.5, 0.6], [1.5, 4.3], 'inside', 'tuck', 0.6),
+            lies(id, [1.5, 0.9], [1.1, 4.05], 'inside', 'tuck', 0.4),
           ],
           cavity: roomOf(inside),
           giftEnters: stages.gift,
@@ -256,14 +256,14 @@ function roundCorners(xs: readonly Length[], stand: Length, round: Length): read
 }
 
 function tabStacks(id: string): readonly Stack[] {
-  const near = (column: number) => (column === 0 ? 0.95 : 2.05);
+  const near = (column: number) => (column === 0 ? 0.99 : 2.01);
   return [0, 2].flatMap((column) =>
     [2, 4].map((row) => lies(id, [near(column), row + 0.5], [near(column), 3.5], 'inside')),
   );
 }
 
 function earStacks({ id, corners }: FlapBox, webs: readonly Web[]): readonly Stack[] {
-  const near = (column: number) => (column === 0 ? 0.95 : 2.05);
+  const near = (column: number) => (column === 0 ? 0.99 : 2.01);
   return [0, 2].flatMap((column) => {
     const ear = [near(column), 1.5] as const;
     const beneath =
@@ -273,8 +273,8 @@ function earStacks({ id, corners }: FlapBox, webs: readonly Web[]): readonly Sta
             .filter(({ cell }) => cell.column === column)
             .map(({ cell, floor }) => {
               const upper = [
-                floor.column + (cell.column === floor.column ? 0.05 : -0.05),
-                floor.row + (cell.row === floor.row ? 0.1 : -0.1),
+                floor.column + (cell.column === floor.column ? 0.005 : -0.005),
+                floor.row + (cell.row === floor.row ? 0.01 : -0.01),
               ] as const;
               return lies(id, ear, upper, 'inside', 'tuck', 0);
             });

@@ -247,7 +247,7 @@ export function manySidedStacks(
       on: { part: plateId, spot: plateSpot },
       side: 'outside',
       holds: 'glue',
-      covers: 0.9,
+      covers: 0.8,
     })),
   ];
 }

@@ -182,7 +182,11 @@ function finHoles(place: EndPlace, leaning: readonly number[]): readonly Cutout[
         x: plus(place.x(panel), times(minus(place.x(panel + 1), place.x(panel)), share)),
         y: half(plus(from, to)),
       },
-      radius: smallest(nanometres(2_000_000), times(tall, 1 / 5)),
+      radius: smallest(
+        nanometres(2_000_000),
+        times(tall, 1 / 5),
+        times(minus(place.x(panel + 1), place.x(panel)), 1 / 15),
+      ),
     })),
   );
 }
@@ -257,7 +261,7 @@ export function gatheredEnd(collar: string, floor: FloorSections, begins: number
     },
     stacks: (part, place) => [
       // What is left of the seam lies behind the pleat of the first panel.
-      lies(part, [4.02, place.row(0) + 0.3], [0.02, place.row(0) + 0.3], 'inside', 'glue', 0.5),
+      lies(part, [4.002, place.row(0) + 0.3], [0.002, place.row(0) + 0.3], 'inside', 'glue', 0.5),
     ],
   };
 }

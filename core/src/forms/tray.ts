@@ -256,7 +256,7 @@ export function trayStacks(tray: Tray, part: Pick<Part, 'id'>): readonly Stack[]
   const o = rimsOf(tray);
   const onSides = tray.tabsOn === 'sides';
   // Spots near the hinges, where no tab is trimmed and no wall is notched.
-  const near = (index: number) => (index === 0 ? 0.95 : 2.05) + o;
+  const near = (index: number) => (index === 0 ? 0.99 : 2.01) + o;
   const tabSpot = (column: number, row: number) =>
     onSides ? ([column + 0.5 + o, near(row)] as const) : ([near(column), row + 0.5 + o] as const);
   const wallSpot = (column: number, row: number) =>

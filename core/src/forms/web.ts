@@ -58,8 +58,8 @@ export function webStacks(part: string, { cell, floor, on, lie }: Web): readonly
     column: floor.column + (right ? share : -share),
     row: floor.row + (below ? share : -share),
   });
-  const bySide = [out(0.1).column, out(0.05).row] as const;
-  const byEnd = [out(0.05).column, out(0.1).row] as const;
+  const bySide = [out(0.01).column, out(0.005).row] as const;
+  const byEnd = [out(0.005).column, out(0.01).row] as const;
   const side = [cell.column + 0.5, cell.row + (below ? -0.5 : 1.5)] as const;
   const end = [cell.column + (right ? -0.5 : 1.5), cell.row + 0.5] as const;
   const [first, second, wall] = on === 'sides' ? [bySide, byEnd, side] : [byEnd, bySide, end];

@@ -46,7 +46,7 @@ function wireHoles(wall: Length, across: Length, deep: Length): readonly Cutout[
     shape: 'hole',
     use: 'wire',
     centre: { x, y: plus(wall, half(deep)) },
-    radius: smallest(millimetres(1.5), times(wall, 1 / 6)),
+    radius: smallest(millimetres(1.5), times(wall, 1 / 6), times(deep, 1 / 8)),
   }));
 }
 

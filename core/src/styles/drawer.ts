@@ -44,7 +44,7 @@ function ribbonHole(wall: Length, across: Length, deep: Length): Cutout {
     shape: 'hole',
     use: 'ribbon',
     centre: { x: plus(wall, half(across)), y: plus(wall, deep, half(wall)) },
-    radius: smallest(millimetres(2), times(wall, 1 / 6)),
+    radius: smallest(millimetres(2), times(wall, 1 / 6), times(across, 1 / 8)),
   };
 }
 

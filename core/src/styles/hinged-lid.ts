@@ -121,7 +121,8 @@ function drawHinged(ids: Ids, size: SizeOf, thumbNotch: boolean) {
   const rows = [lidWall, size(ids.lidDeep), size(ids.spine), size(ids.deep), wall];
   const whole = plus(...columns);
   const y = (line: number) => plus(zero, ...rows.slice(0, line));
-  const longest = minus(half(across), millimetres(0.8));
+  const radius = smallest(thumbRadius(across, lidWall), times(across, 1 / 8));
+  const longest = minus(half(across), thumbNotch ? radius : zero, millimetres(0.8));
   const spare = minus(side, lidWall);
   const mirrored = (left: Length, right: Length) => [
     { left, right },
@@ -152,7 +153,7 @@ function drawHinged(ids: Ids, size: SizeOf, thumbNotch: boolean) {
           shape: 'notch',
           use: 'thumb notch',
           centre: { x: half(whole), y: zero },
-          radius: smallest(thumbRadius(across, lidWall), times(across, 1 / 8)),
+          radius,
           edge: 'top',
         },
       ]
@@ -275,12 +276,12 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
               }),
             ],
             stacks: [
-              [0.95, 0.95, 1.05, 0.95],
-              [4.05, 0.95, 3.95, 0.95],
-              [1.5, 2.95, 2.5, 2.95],
-              [3.5, 2.95, 2.5, 2.95],
-              [1.5, 4.05, 2.5, 4.05],
-              [3.5, 4.05, 2.5, 4.05],
+              [0.95, 0.99, 1.05, 0.99],
+              [4.05, 0.99, 3.95, 0.99],
+              [1.5, 2.99, 2.5, 2.99],
+              [3.5, 2.99, 2.5, 2.99],
+              [1.5, 4.01, 2.5, 4.01],
+              [3.5, 4.01, 2.5, 4.01],
             ].map(([x = 0, y = 0, onX = 0, onY = 0]) => lies('box', [x, y], [onX, onY], 'inside')),
             cavity: roomOf(inside),
             giftEnters: stages.gift,

@@ -40,9 +40,6 @@ const options = z.object({
   sides: howMany('Sides', 3, 12),
   lid: oneOf('Lid', ['none', 'shallow', 'half']),
 });
-/** A spot that every plate has, near the middle of its sheet. */
-const middle = { column: 0.5, row: 0.6 };
-
 type Brief = StyleBrief<z.infer<typeof options>>;
 
 /** How far from the middle the sides must be for a gift of this size: it touches them with its corners. */
@@ -253,8 +250,10 @@ function answer(brief: Brief): StyleAnswer {
                 : []),
             ],
             stacks: [
-              ...manySidedStacks(cup, 'plate', middle),
-              ...(isLidded ? manySidedStacks(lidShape, 'top', middle) : []),
+              ...manySidedStacks(cup, 'plate', plateAt('plate', cup, 0, 0).root),
+              ...(isLidded
+                ? manySidedStacks(lidShape, 'top', plateAt('top', lidShape, 0, 0).root)
+                : []),
             ],
             cavity: manySidedRoom(sides, toMillimetres(apothem), top),
             giftEnters: 4,

@@ -157,13 +157,13 @@ function stacksOf(id: string): readonly Stack[] {
   });
   const tabs = [1, 3].flatMap((row) =>
     [1, 3].map((column) => {
-      const near = row === 1 ? 1.95 : 3.05;
+      const near = row === 1 ? 1.99 : 3.01;
       return lies(id, [column + 0.5, near], [2.5, near], 'inside');
     }),
   );
   const layers = spots.flatMap((spot, i) => {
     const below = spots[i - 1];
-    return below ? [lies(id, spot, below, 'outside', 'tuck', 0.1)] : [];
+    return below ? [lies(id, spot, below, 'outside', 'tuck', 0.03)] : [];
   });
   return [...tabs, ...layers];
 }

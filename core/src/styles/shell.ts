@@ -194,8 +194,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
             stacks: [
               ...trayStacks(inner.tray, inner.part),
               ...[0, 2].flatMap((column) => [
-                lies('cover', [column + 0.5, 0.95], [1.5, 0.95], 'inside'),
-                lies('cover', [column + 0.5, 4.05], [1.5, 4.05], 'inside'),
+                lies('cover', [column + 0.5, 0.99], [1.5, 0.99], 'inside'),
+                lies('cover', [column + 0.5, 4.01], [1.5, 4.01], 'inside'),
               ]),
             ],
             cavity: inner.room(size),

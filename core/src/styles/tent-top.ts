@@ -296,7 +296,7 @@ function ribbonHoles(ids: Ids, size: SizeOf): readonly Cutout[] {
       shape: 'hole',
       use: 'ribbon',
       centre: { x: plus(size(ids.end), times(size(ids.across), share)), y },
-      radius: smallest(millimetres(2), times(fin, 1 / 5)),
+      radius: smallest(millimetres(2), times(fin, 1 / 5), times(size(ids.across), 1 / 10)),
     })),
   );
 }

@@ -42,7 +42,7 @@ const options = z.object({
 
 /** Holes for a ribbon near the upper edge of the front and the back. */
 function ribbonHoles(wall: Length, across: Length, deep: Length): readonly Cutout[] {
-  const radius = smallest(millimetres(2), times(wall, 1 / 6));
+  const radius = smallest(millimetres(2), times(wall, 1 / 6), times(across, 1 / 8));
   const down = smallest(millimetres(6), half(wall));
   const x = plus(wall, half(across));
   return [down, minus(plus(wall, deep, wall), down)].map((y) => ({

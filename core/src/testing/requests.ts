@@ -1,26 +1,84 @@
 import fc from 'fast-check';
-import { evenRoom, type Gift } from '../gift/index.ts';
-import { millimetres, nanometres } from '../length/index.ts';
-import { stockPaper, usualRequest, type PlanRequest } from '../request/index.ts';
-import type { Paper } from '../paper/index.ts';
-import { genericBoards, genericTrimmers } from '../tools/index.ts';
+import {
+  allStyles,
+  evenRoom,
+  genericBoards,
+  genericTrimmers,
+  millimetres,
+  nanometres,
+  stockPaper,
+  styleChoiceSchema,
+  usualRequest,
+  type Gift,
+  type GiftItem,
+  type Paper,
+  type PlanRequest,
+  type StyleChoice,
+  type StyleSummary,
+} from '../index.ts';
 
 const length = (least: number, most: number) =>
   fc.integer({ min: least * 1000, max: most * 1000 }).map((micron) => nanometres(micron * 1000));
 
-/** Any gift that a person would box, to the micron. */
-export const anyGift: fc.Arbitrary<Gift> = fc.oneof(
+const upright = fc.constantFrom('high' as const, 'deep' as const, 'across' as const);
+
+/** One thing that a person would box, to the micron. */
+const anyItem: fc.Arbitrary<GiftItem> = fc.oneof(
+  {
+    weight: 4,
+    arbitrary: fc.record({
+      shape: fc.constant('block' as const),
+      across: length(5, 160),
+      deep: length(5, 160),
+      high: length(3, 90),
+      up: upright,
+    }),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.record({
+      shape: fc.constant('cylinder' as const),
+      diameter: length(5, 90),
+      length: length(5, 160),
+      lies: fc.constantFrom('standing' as const, 'lying' as const),
+    }),
+  },
+  fc.record({ shape: fc.constant('ball' as const), diameter: length(5, 90) }),
   fc.record({
-    shape: fc.constant('block' as const),
-    across: length(5, 260),
-    deep: length(5, 260),
-    high: length(3, 90),
+    shape: fc.constant('card' as const),
+    across: length(30, 160),
+    deep: length(30, 160),
+    thick: length(0.2, 8),
+  }),
+  fc
+    .record({
+      diameter: length(20, 70),
+      body: length(20, 80),
+      shoulder: length(0, 20),
+      neck: length(5, 30),
+      share: fc.integer({ min: 3, max: 9 }),
+    })
+    .map(({ share, ...bottle }) => ({
+      shape: 'bottle' as const,
+      ...bottle,
+      neckDiameter: nanometres(Math.max(3_000_000, Math.floor((bottle.diameter * share) / 10))),
+    })),
+);
+
+/** Any gift: one thing, several alike, or different ones side by side. */
+export const anyGift: fc.Arbitrary<Gift> = fc.oneof(
+  { weight: 6, arbitrary: anyItem },
+  fc.record({
+    shape: fc.constant('several' as const),
+    item: anyItem,
+    across: fc.integer({ min: 1, max: 3 }),
+    deep: fc.integer({ min: 1, max: 3 }),
+    high: fc.integer({ min: 1, max: 2 }),
+    packing: fc.constantFrom('in rows' as const, 'nested' as const),
   }),
   fc.record({
-    shape: fc.constant('cylinder' as const),
-    diameter: length(5, 90),
-    length: length(5, 200),
-    lies: fc.constantFrom('standing' as const, 'lying' as const),
+    shape: fc.constant('set' as const),
+    items: fc.array(anyItem, { minLength: 1, maxLength: 3 }),
   }),
 );
 
@@ -29,28 +87,52 @@ export const anyPaper: fc.Arbitrary<Paper> = fc
   .record({ thickness: length(0.15, 0.6), printRuns: fc.constantFrom('any way', 'one way') })
   .map((paper) => ({ ...stockPaper('dusk'), ...paper }));
 
-/** Any request over the shipped tools, mixed units among them. */
-export const anyRequest: fc.Arbitrary<PlanRequest> = fc
-  .record({
-    gift: anyGift,
-    room: length(0, 8).map(evenRoom),
-    base: anyPaper,
-    lid: anyPaper,
-    trimmer: fc.constantFrom(...genericTrimmers),
-    board: fc.constantFrom(...genericBoards),
-    lidDepth: fc.constantFrom('shallow' as const, 'half' as const, 'full' as const),
-    tabsOn: fc.constantFrom('sides' as const, 'front and back' as const),
-    lean: fc.constantFrom('loose' as const, 'tight' as const),
-    unit: fc.constantFrom('inch' as const, 'mm' as const),
-  })
-  .map(({ gift, room, base, lid, trimmer, board, lidDepth, tabsOn, lean, unit }) => ({
-    ...usualRequest(gift, unit),
-    room,
-    papers: { base, lid },
-    kit: { trimmer, board },
-    style: { style: 'lidded', options: { lidDepth, tabsOn } },
-    lean,
-  }));
+/** A style with any of its options. */
+export function anyChoiceOf(style: StyleSummary): fc.Arbitrary<StyleChoice> {
+  const options = style.options.map((option): fc.Arbitrary<[string, unknown]> => {
+    const value: fc.Arbitrary<unknown> =
+      option.kind === 'switch'
+        ? fc.boolean()
+        : option.kind === 'count'
+          ? fc.integer({ min: option.least, max: option.most })
+          : fc.constantFrom(...option.values.map((each) => each.value));
+    return value.map((chosen): [string, unknown] => [option.key, chosen]);
+  });
+  return fc
+    .tuple(...options)
+    .map((entries) =>
+      styleChoiceSchema.parse({ style: style.id, options: Object.fromEntries(entries) }),
+    );
+}
+
+/** Any request in one of these styles, over the shipped tools, mixed units among them. */
+export function requestsIn(styles: readonly StyleSummary[]): fc.Arbitrary<PlanRequest> {
+  return fc
+    .record({
+      gift: anyGift,
+      room: length(0, 8).map(evenRoom),
+      papers: fc.tuple(anyPaper, anyPaper, anyPaper),
+      trimmer: fc.constantFrom(...genericTrimmers),
+      board: fc.constantFrom(...genericBoards),
+      style: fc.oneof(...styles.map(anyChoiceOf)),
+      lean: fc.constantFrom('loose' as const, 'tight' as const),
+      unit: fc.constantFrom('inch' as const, 'mm' as const),
+    })
+    .map(({ gift, room, papers, trimmer, board, style, lean, unit }) => ({
+      ...usualRequest(gift, unit),
+      room,
+      papers,
+      kit: { trimmer, board },
+      style,
+      lean,
+    }));
+}
+
+/** Any lidded box. */
+export const anyLidded = requestsIn(allStyles.filter(({ id }) => id === 'lidded'));
+
+/** Any box. */
+export const anyRequest = requestsIn(allStyles);
 
 /** The pocket sundial of the open night: 2 5/16 × 2 5/16 × 9/16 in. */
 export const sundial: Gift = {

@@ -1,0 +1,40 @@
+import {
+  checkFolding,
+  foldingBox,
+  measureGap,
+  outermostPoints,
+  paperFor,
+  vector,
+  type Plan,
+  type PlanRequest,
+} from '../index.ts';
+
+const axes = { across: vector(1, 0, 0), deep: vector(0, 1, 0), high: vector(0, 0, 1) };
+
+/** Everything about the folded box that doesn't hold: its folding, and every gap measured in space. */
+export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string[] {
+  // What is planned to jam, because the maker asked to err on that side, can't be put together.
+  if (plan.pairs.some(({ state }) => state === 'tight')) return [];
+  const box = foldingBox(
+    plan.pieces,
+    ({ paper }) => paperFor(request.papers, paper).thickness,
+    plan.assembly,
+  );
+  const partsOf = (piece: string) =>
+    box.parts.filter((part) => part.piece.id === piece).map(({ part }) => part.id);
+  const gaps = plan.pairs.flatMap(({ outer, inner, fits }) =>
+    fits.flatMap(({ direction, gap }): readonly string[] => {
+      // A piece that closes on itself is proven by nothing going through anything.
+      const [part] = partsOf(outer);
+      if (outer === inner || part === undefined) return [];
+      const measured = measureGap(box, part, partsOf(inner), axes[direction]);
+      // A tube that is open above and below has no height to measure.
+      if (!Number.isFinite(measured)) return [];
+      const off = Math.abs(measured - gap / 1_000_000);
+      return off > 2e-3
+        ? [`gap of ${outer} over ${inner}, ${direction}: ${measured.toFixed(3)} mm, planned ${gap}`]
+        : [];
+    }),
+  );
+  return [...checkFolding(box, outermostPoints(plan.gift)).map(({ message }) => message), ...gaps];
+}
