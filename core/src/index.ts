@@ -11,12 +11,13 @@ export {
   creasePattern,
   foldingBox,
   measureGap,
-  placeFaces,
+  sceneAt,
   vector,
   type Assembly,
   type FoldFault,
   type FoldingBox,
   type PlacedFace,
+  type Scene,
   type Vector,
 } from './fold/index.ts';
 export * from './styles/index.ts';
@@ -25,4 +26,5 @@ export * from './sheets/index.ts';
 export * from './export/index.ts';
 export * from './request/index.ts';
 export * from './plan.ts';
+export * from './compare/index.ts';
 export { verdictsOf, type Verdict } from './verdict.ts';

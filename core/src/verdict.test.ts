@@ -21,7 +21,7 @@ function said(request: PlanRequest): readonly string[] {
 
 function inCard(thickness: number): PlanRequest['papers'] {
   const card = { ...stockPaper('dusk'), thickness: millimetres(thickness) };
-  return { base: card, lid: card };
+  return [card];
 }
 
 describe('the verdict', () => {

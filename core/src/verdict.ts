@@ -67,7 +67,8 @@ function pairVerdicts({ pairs }: Plan): readonly Verdict[] {
   const [worst] = [...pairs].sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
   if (!worst) return [];
   const { kind, state, gap } = worst;
-  const words = kind === 'lid' && state === 'tight' && gap <= 0 ? 'Lid jams: ' : pairWords[kind][state];
+  const words =
+    kind === 'lid' && state === 'tight' && gap <= 0 ? 'Lid jams: ' : pairWords[kind][state];
   return [
     {
       about: 'fit',
@@ -96,10 +97,9 @@ function marksVerdict(plan: Plan): Verdict {
 function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
   const total = plan.sheets.reduce((sum, { sheets }) => sum + sheets, 0);
   const leftOver = plan.sheets.reduce((sum, use) => sum + use.leftOver * use.sheets, 0) / total;
-  const papers = Object.values(request.papers);
   const detail = plan.sheets
     .map(({ paper, sheets }) => {
-      const found = papers.find(({ id }) => id === paper);
+      const found = request.papers.find(({ id }) => id === paper);
       return `${sheets} of ${found?.name ?? paper}, ${found?.sheet.name ?? ''}`;
     })
     .join('; ');

@@ -9,6 +9,12 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'shelf', component: ShelfView },
     { path: '/box/:id', name: 'box', component: BoxView, props: true },
+    {
+      path: '/box/:id/compare',
+      name: 'compare',
+      component: () => import('./compare/CompareView.vue').then((view) => view.default),
+      props: true,
+    },
     { path: '/:path(.*)*', name: 'nowhere', component: NowhereView },
   ],
 });

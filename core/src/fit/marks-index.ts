@@ -39,7 +39,11 @@ export interface MarksIndex {
   readonly pairs: readonly FitPair[];
   /** Places of the pairs of each group. */
   readonly groups: readonly (readonly number[])[];
-  readonly smaller: readonly { readonly less: number; readonly more: number; readonly by: number }[];
+  readonly smaller: readonly {
+    readonly less: number;
+    readonly more: number;
+    readonly by: number;
+  }[];
   readonly limits: readonly IndexedLimit[];
   /** By section: whether it must be whole grooves. */
   readonly onPitch: readonly boolean[];

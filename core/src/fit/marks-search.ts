@@ -32,6 +32,9 @@ export interface BestMarks {
 /** How far beyond its budget a search goes that has found nothing. */
 const lastResort = 1000;
 
+/** What a search is after: the best in every respect, or only gaps that are less out of range. */
+export type SearchAim = 'best' | 'fit';
+
 /** How many choices a search looks at before it takes the best that it has found. */
 export interface SearchBudget {
   left: number;
@@ -49,6 +52,7 @@ export class MarksSearch {
   readonly #offGrooves: boolean;
   readonly #values: (number | undefined)[];
   readonly #budget: SearchBudget;
+  readonly #aim: SearchAim;
   readonly #leastOffGridKnown = new Map<string, number>();
   best: BestMarks | undefined;
 
@@ -58,8 +62,10 @@ export class MarksSearch {
     offGrooves: boolean,
     best: BestMarks | undefined,
     budget: SearchBudget,
+    aim: SearchAim,
   ) {
     this.#budget = budget;
+    this.#aim = aim;
     this.#problem = problem;
     this.#index = indexProblem(problem, onPitch);
     this.#offGrooves = offGrooves;
@@ -143,7 +149,7 @@ export class MarksSearch {
     if (!this.best) return true;
     if (deviation === Infinity) return false;
     const { cost } = this.best;
-    if (unfit !== cost.unfit) return unfit < cost.unfit;
+    if (unfit !== cost.unfit || this.#aim === 'fit') return unfit < cost.unfit;
     if (cost.offGrid === 0 && deviation > cost.deviation) return false;
     // On whole grooves only a board that is too short leaves a score off, and the leaf tells that.
     if (cost.offGrid === 0 && !this.#offGrooves) return true;

@@ -2,7 +2,7 @@ import { nanometres, plus, type Length } from '../length/index.ts';
 import { componentsOf } from './components.ts';
 import { addCosts, noCost } from './marks-cost.ts';
 import type { ChainMarks, MarksProblem, MarksSolution } from './marks-problem.ts';
-import { MarksSearch, type BestMarks } from './marks-search.ts';
+import { MarksSearch, type BestMarks, type SearchAim } from './marks-search.ts';
 import { clipToSheets } from './sheet-limits.ts';
 import { pitchChoices } from './pitch-choice.ts';
 
@@ -29,18 +29,24 @@ interface Solved {
 /** Enough to prove the best for a box and its lid, and to come close for more in a few milliseconds. */
 const budgetOnGrooves = 500;
 const budgetOffGrooves = 250;
+/** A lid that doesn't go on is worth looking longer for one that does. */
+const budgetForFit = 6000;
 
 function solveOne(problem: MarksProblem): Solved {
   const choices = pitchChoices(problem.chains);
   let best: BestMarks | undefined;
-  const search = (offGrooves: boolean, budget: number) => {
+  const search = (offGrooves: boolean, budget: number, aim: SearchAim = 'best') => {
     const left = { left: budget };
     for (const choice of choices)
-      best = new MarksSearch(problem, choice, offGrooves, best, left).run();
+      best = new MarksSearch(problem, choice, offGrooves, best, left, aim).run();
   };
   search(false, budgetOnGrooves);
   // Off the grooves only where the grooves alone can't do it.
   if (!best || best.cost.unfit > 0 || best.cost.offGrid > 0) search(true, budgetOffGrooves);
+  if (best && best.cost.unfit > 0) {
+    search(false, budgetForFit, 'fit');
+    search(true, budgetForFit, 'fit');
+  }
   return { problem, best };
 }
 

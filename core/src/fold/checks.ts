@@ -78,10 +78,7 @@ function samplesOf({ ring }: PlacedFace): readonly Vector[] {
   });
 }
 
-function stackFaults(
-  box: FoldingBox,
-  faces: readonly PlacedFace[],
-): readonly FoldFault[] {
+function stackFaults(box: FoldingBox, faces: readonly PlacedFace[]): readonly FoldFault[] {
   const find = (ref: Stack['face']) => {
     const part = box.parts.find((each) => each.part.id === ref.part);
     const at = part?.pattern.faceAt(ref.spot);

@@ -92,8 +92,7 @@ export function creasePattern(piece: Pick<Piece, 'grid'>): CreasePattern {
   }
   const xs = gridPositions(grid.columns).map(toMillimetres);
   const ys = gridPositions(grid.rows).map(toMillimetres);
-  const placeOf = ({ column, row }: GridSpot) =>
-    vector(between(xs, column), -between(ys, row), 0);
+  const placeOf = ({ column, row }: GridSpot) => vector(between(xs, column), -between(ys, row), 0);
   return {
     corners,
     faces,

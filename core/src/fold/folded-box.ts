@@ -180,8 +180,7 @@ export function placeFaces(part: FoldingPart, frames: readonly Frame[]): readonl
   const { pattern } = part;
   return pattern.faces.map((face, i): PlacedFace => {
     const here = frames[i] ?? part.closed;
-    const place = (corner: number) =>
-      placeInto(here, pattern.corners[corner] ?? vector(0, 0, 0));
+    const place = (corner: number) => placeInto(here, pattern.corners[corner] ?? vector(0, 0, 0));
     return {
       part: part.part.id,
       face: i,

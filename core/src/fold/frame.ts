@@ -51,10 +51,7 @@ export function turnAbout(through: Vector, axis: Vector, angle: number): Frame {
   const cos = Math.cos(angle);
   const sin = Math.sin(angle);
   const turned = (v: Vector): Vector =>
-    add(
-      add(scale(v, cos), scale(cross(axis, v), sin)),
-      scale(axis, dot(axis, v) * (1 - cos)),
-    );
+    add(add(scale(v, cos), scale(cross(axis, v), sin)), scale(axis, dot(axis, v) * (1 - cos)));
   return {
     right: turned(flat.right),
     up: turned(flat.up),

@@ -1,4 +1,11 @@
-export { assemblySchema, type Assembly, type Cavity, type GridSpot, type Part, type Stack } from './assembly.ts';
+export {
+  assemblySchema,
+  type Assembly,
+  type Cavity,
+  type GridSpot,
+  type Part,
+  type Stack,
+} from './assembly.ts';
 export { checkFolding, measureGap, type FoldFault } from './checks.ts';
 export { creasePattern, type Crease, type CreasePattern } from './crease-pattern.ts';
 export {
@@ -11,14 +18,6 @@ export {
 } from './folded-box.ts';
 export { compose, placeInto, shifted, type Frame } from './frame.ts';
 export { largestOpening, poseFaces } from './pose.ts';
+export { sceneAt, type Scene } from './scene.ts';
 export { cavitySolid, depthIn, type Solid } from './solid.ts';
-export {
-  add,
-  cross,
-  direction,
-  dot,
-  scale,
-  subtract,
-  vector,
-  type Vector,
-} from './vector.ts';
+export { add, cross, direction, dot, scale, subtract, vector, type Vector } from './vector.ts';

@@ -86,9 +86,7 @@ function holdsOf(
       [crease.from, crease.to],
       [crease.to, crease.from],
     ].map(([corner = 0, end = 0]) => {
-      const flatEdge = direction(
-        subtract(cornerAt(pattern, end), cornerAt(pattern, corner)),
-      );
+      const flatEdge = direction(subtract(cornerAt(pattern, end), cornerAt(pattern, corner)));
       return {
         corner,
         crease,
@@ -127,9 +125,7 @@ function onTwoEdges(
 function gussetSide(pattern: CreasePattern, hold: Hold, time: number): GussetSide {
   const { crease, neighbourFace, neighbour, edge } = hold;
   // The neighbour lies to one side of the crease, at right angles to it in its own plane.
-  const along = direction(
-    subtract(cornerAt(pattern, crease.to), cornerAt(pattern, crease.from)),
-  );
+  const along = direction(subtract(cornerAt(pattern, crease.to), cornerAt(pattern, crease.from)));
   const left = { x: -along.y, y: along.x, z: 0 };
   const into = scale(left, crease.left === neighbourFace ? 1 : -1);
   const folded = Math.abs(crease.angle) > Math.PI - 1e-6;

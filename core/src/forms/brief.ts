@@ -57,7 +57,10 @@ export interface StyleFit {
 }
 
 /** A fit with the gap that came out. */
-export interface SettledFit extends Pick<StyleFit, 'kind' | 'outer' | 'inner' | 'direction' | 'gap'> {
+export interface SettledFit extends Pick<
+  StyleFit,
+  'kind' | 'outer' | 'inner' | 'direction' | 'gap'
+> {
   readonly came: Length;
 }
 
@@ -87,4 +90,5 @@ export interface Refusal {
 }
 
 export type StyleAnswer =
-  { readonly ok: true; readonly frame: StyleFrame } | { readonly ok: false; readonly refusal: Refusal };
+  | { readonly ok: true; readonly frame: StyleFrame }
+  | { readonly ok: false; readonly refusal: Refusal };

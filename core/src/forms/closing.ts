@@ -186,7 +186,14 @@ export function tuckedEnd({ lid, tuck, floor, wall, begins, on, thumb }: TuckedE
       return [
         lies(part, dust(panels.right), cover, 'inside', 'tuck', 0.9),
         lies(part, dust(panels.left), cover, 'inside', 'tuck', 0.9),
-        lies(part, [hung + 0.5, place.row(1) + 0.5], [facing + 0.1, wallRow], 'inside', 'tuck', 0.4),
+        lies(
+          part,
+          [hung + 0.5, place.row(1) + 0.5],
+          [facing + 0.1, wallRow],
+          'inside',
+          'tuck',
+          0.4,
+        ),
       ];
     },
   };

@@ -1,15 +1,7 @@
 import type { Section } from '../fit/index.ts';
 import { vector, type Part, type Stack } from '../fold/index.ts';
 import type { Extents } from '../gift/index.ts';
-import {
-  half,
-  minus,
-  nanometres,
-  plus,
-  times,
-  zero,
-  type Length,
-} from '../length/index.ts';
+import { half, minus, nanometres, plus, times, zero, type Length } from '../length/index.ts';
 import type { Cutout, Diagonal, GridPoint, Patch, Spot } from '../piece/index.ts';
 import type { PieceTemplate, SizeOf } from './brief.ts';
 import { diagonalScore, drawGrid, following, mountain, valley } from './draw-grid.ts';
@@ -277,4 +269,3 @@ export function diamondInside(diamond: Diamond, size: SizeOf, card: Length): Ext
     high: minus(wall, half(card)),
   };
 }
-

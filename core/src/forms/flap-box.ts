@@ -223,11 +223,7 @@ function tabTrims(above: Length, wall: Length, across: Length, deep: Length): re
 }
 
 /** What is cut off the ears so that they end above the floor. */
-function earTrims(
-  xs: readonly Length[],
-  ys: readonly Length[],
-  ear: Length,
-): readonly Cutout[] {
+function earTrims(xs: readonly Length[], ys: readonly Length[], ear: Length): readonly Cutout[] {
   const [left = zero, one = zero, two = zero, right = zero] = xs;
   const [, top = zero, bottom = zero] = ys;
   const box = (from: Length, to: Length): Cutout => ({

@@ -72,7 +72,15 @@ export {
 } from './tube.ts';
 export { giftTray, roomOf, type GiftTray } from './gift-tray.ts';
 export { lidTray, lidWallTarget, type LidDepth } from './lid-tray.ts';
-export { overlappedEnd, roundedFlap, tuckedEnd, tuckedPanel, tuckFit, tuckFlap, tuckRoom } from './closing.ts';
+export {
+  overlappedEnd,
+  roundedFlap,
+  tuckedEnd,
+  tuckedPanel,
+  tuckFit,
+  tuckFlap,
+  tuckRoom,
+} from './closing.ts';
 export { finishTube, giftTube, type EndCards, type GiftTube } from './gift-tube.ts';
 export { webCreases, webStacks, webTrims, type Web, type WebsLie, type WebsOn } from './web.ts';
 export { flapBox } from './flap-box.ts';

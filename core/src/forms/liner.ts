@@ -14,7 +14,12 @@ import {
 import {
   openEnd,
   tubeAside,
-  tubeInside, tubePanels, tubePart, tubeStacks, tubeTemplate } from './tube.ts';
+  tubeInside,
+  tubePanels,
+  tubePart,
+  tubeStacks,
+  tubeTemplate,
+} from './tube.ts';
 
 type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'> & { readonly papers: Papers };
 
@@ -40,12 +45,7 @@ export interface Liner {
 }
 
 /** A liner round the gift, and the floor of the tray that it stands in. */
-export function liner(
-  brief: Brief,
-  slot: number,
-  high: Section,
-  around: Around,
-): Liner {
+export function liner(brief: Brief, slot: number, high: Section, around: Around): Liner {
   const { thickness: card, gaps } = paperFor(brief.papers, slot);
   const panels = tubePanels(brief, 'liner', card);
   const between = addLayers(evenLayers(plus(card, around.card)), around.inside);
@@ -77,4 +77,3 @@ export function liner(
     inside: (size) => tubeInside(size, panels),
   };
 }
-

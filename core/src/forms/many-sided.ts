@@ -171,7 +171,9 @@ function plateTrims(
       const down = Math.min(...touching);
       const along = Math.min(...lying);
       const run = placed
-        .filter((each) => Math.abs(each.x - x) <= along + 1000 && Math.abs(each.y - y) <= down + 1000)
+        .filter(
+          (each) => Math.abs(each.x - x) <= along + 1000 && Math.abs(each.y - y) <= down + 1000,
+        )
         .sort((p, q) => Math.abs(p.x - x) - Math.abs(q.x - x));
       if (along < 1000 || down < 1000) return [];
       return [{ shape: 'trim', use: 'plate', corners: [{ x, y }, ...run] }];

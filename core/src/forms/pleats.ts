@@ -1,21 +1,5 @@
-import {
-  add,
-  direction,
-  dot,
-  scale,
-  subtract,
-  vector,
-  type Vector,
-} from '../fold/index.ts';
-import {
-  half,
-  minus,
-  nanometres,
-  plus,
-  smallest,
-  times,
-  type Length,
-} from '../length/index.ts';
+import { add, direction, dot, scale, subtract, vector, type Vector } from '../fold/index.ts';
+import { half, minus, nanometres, plus, smallest, times, type Length } from '../length/index.ts';
 import type { Cutout, Diagonal, Fold, GridPoint } from '../piece/index.ts';
 import {
   columnScore,
@@ -52,7 +36,10 @@ function slantedSeam(place: EndPlace, reach: Length, rise: Length): readonly Cut
   const up = (length: Length) => plus(y, times(length, place.outward));
   const corners =
     wide >= reach
-      ? [{ x: plus(x, reach), y: top }, { x: end, y: top }]
+      ? [
+          { x: plus(x, reach), y: top },
+          { x: end, y: top },
+        ]
       : [{ x: end, y: up(times(wide, rise / reach)) }];
   return [{ shape: 'trim', use: 'seam', corners: [{ x, y }, ...corners, { x: end, y }] }];
 }

@@ -1,5 +1,13 @@
 import { foldToFoldFor, type Section } from '../fit/index.ts';
-import { half, largest, millimetres, plus, times, type Length, type Tolerance } from '../length/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  plus,
+  times,
+  type Length,
+  type Tolerance,
+} from '../length/index.ts';
 import type { FitKind, StyleBrief, StyleFit } from './brief.ts';
 
 /** A tab or wall under this height has no room for glue. */

@@ -11,14 +11,7 @@ import {
 } from '../length/index.ts';
 import type { Cutout, Side, Taper } from '../piece/index.ts';
 import type { PieceTemplate, SizeOf } from './brief.ts';
-import {
-  columnScore,
-  columnSlit,
-  drawGrid,
-  rowScore,
-  rowSlit,
-  valley,
-} from './draw-grid.ts';
+import { columnScore, columnSlit, drawGrid, rowScore, rowSlit, valley } from './draw-grid.ts';
 import { lies } from './placing.ts';
 import type { Footprint, Layers } from './sections.ts';
 
@@ -64,10 +57,7 @@ export function tabLayers(tabsOn: TabsOn, card: Length): Layers {
 }
 
 /** Card that lies inside the walls of each direction: tabs there, and rims on all of them. */
-export function insideLayers(
-  tray: Pick<Tray, 'tabsOn' | 'tabsLie' | 'rim'>,
-  card: Length,
-): Layers {
+export function insideLayers(tray: Pick<Tray, 'tabsOn' | 'tabsLie' | 'rim'>, card: Length): Layers {
   const tabs = tabLayers(tray.tabsOn, tray.tabsLie === 'inside' ? card : zero);
   const rims = tray.rim === undefined ? zero : times(card, 2);
   return { across: plus(tabs.across, rims), deep: plus(tabs.deep, rims) };
@@ -256,7 +246,7 @@ export function trayStacks(tray: Tray, part: Pick<Part, 'id'>): readonly Stack[]
   const o = rimsOf(tray);
   const onSides = tray.tabsOn === 'sides';
   // Spots near the hinges, where no tab is trimmed and no wall is notched.
-  const near = (index: number) => (index === 0 ? 0.99 : 2.01) + o;
+  const near = (index: number) => (index === 0 ? 0.998 : 2.002) + o;
   const tabSpot = (column: number, row: number) =>
     onSides ? ([column + 0.5 + o, near(row)] as const) : ([near(column), row + 0.5 + o] as const);
   const wallSpot = (column: number, row: number) =>

@@ -248,10 +248,7 @@ export function tubeTemplate(tube: TubePiece): PieceTemplate {
           ...[1, 2, 3, 4].map((column) => columnScore(column, above, above + 1, valley(90, 0))),
           ...ends.flatMap(({ lines }) => lines),
         ],
-        tapers: [
-          seamTaper(above, size(tube.high)),
-          ...ends.flatMap(({ tapers = [] }) => tapers),
-        ],
+        tapers: [seamTaper(above, size(tube.high)), ...ends.flatMap(({ tapers = [] }) => tapers)],
         diagonals: ends.flatMap(({ diagonals = [] }) => diagonals),
         patches: ends.flatMap(({ patches = [] }) => patches),
         cutouts: [

@@ -15,7 +15,7 @@ import {
 } from './index.ts';
 
 const section = fc.integer({ min: 2000, max: 90_000 }).map((micron) => millimetres(micron / 1000));
-const fold = { sense: 'valley', angle: 90 } as const;
+const fold = { sense: 'valley', angle: 90, stage: 0 } as const;
 
 /** Any grid with full lines all over, some of them slit, some cells waste, some tabs tapered. */
 const anyGrid: fc.Arbitrary<ScoreGrid> = fc
@@ -50,6 +50,8 @@ const anyGrid: fc.Arbitrary<ScoreGrid> = fc
       tapers: tapered
         ? [{ cell: { column: 0, row: 0 }, hinge: 'bottom', inset: millimetres(0.9) }]
         : [],
+      cutouts: [],
+      patches: [],
     };
   });
 
@@ -98,6 +100,8 @@ describe('a score grid as a flat map', () => {
         { make: 'score', from: { column: 0, row: 0 }, to: { column: 2, row: 2 }, fold },
       ],
       tapers: [],
+      cutouts: [],
+      patches: [],
     };
     const map = subdivide(square);
     // The long diagonal crosses the short one at (20, 20): the corner triangle is cut in two,
@@ -108,6 +112,35 @@ describe('a score grid as a flat map', () => {
     expect(
       map.edges.filter((edge) => edge.make === 'slit').every((edge) => isWithin(map, edge)),
     ).toBe(true);
+  });
+
+  it('takes out what is punched, rounded and trimmed, and knows the openings that it leaves', () => {
+    const side = millimetres(60);
+    const use = 'test';
+    const at = (x: number, y: number) => ({ x: millimetres(x), y: millimetres(y) });
+    const radius = millimetres(6);
+    const map = subdivide({
+      columns: [side],
+      rows: [side],
+      roles: [['wall']],
+      lines: [],
+      diagonals: [],
+      tapers: [],
+      patches: [],
+      cutouts: [
+        // The hole lies over the middle of the face, where its role is asked for.
+        { shape: 'hole', use, centre: at(30, 30), radius },
+        { shape: 'notch', use, centre: at(30, 0), radius, edge: 'top' },
+        { shape: 'corner', use, at: at(60, 60), along: millimetres(-10), down: millimetres(-8) },
+        { shape: 'trim', use, corners: [at(0, 60), at(9, 60), at(0, 50)] },
+      ],
+    });
+    const face = map.faces.find(({ role }) => role === 'wall');
+    expect(face?.holes).toHaveLength(1);
+    const taken = (1.5 * Math.PI * 36 + (1 - Math.PI / 4) * 80 + 45) / 3600;
+    const kept = outlinesOf(map).reduce((sum, ring) => sum + doubleArea(ring) / 2, 0) / 3600;
+    // The circles are drawn as straight runs, a little inside them.
+    expect(kept).toBeCloseTo(1 - taken, 3);
   });
 
   it('names what is wrong with a grid', () => {

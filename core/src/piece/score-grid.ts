@@ -213,7 +213,8 @@ export function faultsOf(grid: ScoreGrid): readonly string[] {
     const free =
       hinge === 'left' || hinge === 'right' ? grid.rows[cell.row] : grid.columns[cell.column];
     if (free === undefined) faults.push(`There is no cell ${cell.column}, ${cell.row} to taper.`);
-    else if (2 * Math.max(inset, shoulder) >= free) faults.push('A taper can’t take the whole end of its tab.');
+    else if (2 * Math.max(inset, shoulder) >= free)
+      faults.push('A taper can’t take the whole end of its tab.');
   }
   const beyond = (point: GridPoint) => point.column > columns || point.row > rows;
   if (grid.diagonals.some(({ from, to }) => beyond(from) || beyond(to)))

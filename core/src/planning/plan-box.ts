@@ -46,9 +46,12 @@ function planStanding(request: PlanRequest): PlanResult {
   if (!answer.ok) return { ok: false, problems: [answer.refusal] };
   const { frame } = answer;
   const box = solveFrame(frame, request);
-  // No marks force a lid that jams: then it is its sheet that leaves no room for a larger one.
-  if (!box || (lean === 'loose' && worstState(box) === 'tight'))
-    return { ok: false, problems: sheetProblems(request, frame) };
+  if (!box) return { ok: false, problems: withWayOut(sheetProblems(request, frame)) };
+  // Where a larger lid would go on, it is its sheet that leaves no room for it.
+  if (lean === 'loose' && worstState(box) === 'tight') {
+    const problems = sheetProblems(request, frame);
+    if (problems.length > 0) return { ok: false, problems };
+  }
   const jobs = box.pieces.map((marked) => jobOf(marked, request));
   const pieces = jobs.map(({ piece }) => piece);
   const marks = jobs.map(readingsOf);
@@ -74,6 +77,17 @@ function planStanding(request: PlanRequest): PlanResult {
       assembly: box.assembly,
     },
   };
+}
+
+/** Where no sheet is too small, it is the marks that are too coarse. */
+function withWayOut(problems: readonly Problem[]): readonly Problem[] {
+  if (problems.length > 0) return problems;
+  return [
+    {
+      field: 'gift',
+      message: 'No marks of these tools come near this gift. Choose finer tools.',
+    },
+  ];
 }
 
 /** Marks are counted by sections; a drawn piece may have more lines than that, where nothing is scored. */

@@ -44,10 +44,7 @@ function fitName(fit: StyleFit): string {
 export function problemOf(frame: StyleFrame, { papers, kit, lean }: SolverBrief): MarksProblem {
   return {
     sections: frame.sections,
-    chains: frame.pieces.flatMap((piece) => [
-      chainOf(piece, 'across'),
-      chainOf(piece, 'down'),
-    ]),
+    chains: frame.pieces.flatMap((piece) => [chainOf(piece, 'across'), chainOf(piece, 'down')]),
     fits: frame.fits.map((fit) => ({
       id: fitName(fit),
       group: pairName(fit),
@@ -76,7 +73,6 @@ export function problemOf(frame: StyleFrame, { papers, kit, lean }: SolverBrief)
     lean,
   };
 }
-
 
 /** A piece with its marks in both directions. */
 export interface MarkedPiece {

@@ -16,16 +16,10 @@ function fitsSheet(
   return straight || (mayTurn && width <= sheet.height && height <= sheet.width);
 }
 
-/** What the pieces would need, and which sheet would do, when the chosen one is too small. */
+/** What the pieces would need, and which sheet would do, when the chosen one is too small. None when it is not. */
 export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly Problem[] {
   const free = solveMarks({ ...problemOf(frame, request), limits: [] });
-  if (!free)
-    return [
-      {
-        field: 'gift',
-        message: 'No marks of these tools come near this gift. Choose finer tools.',
-      },
-    ];
+  if (!free) return [];
   return frame.pieces.flatMap((piece): readonly Problem[] => {
     const { width, height } = cutSizeIn(free, piece.id);
     const { sheet, name, printRuns } = paperFor(request.papers, piece.paper);

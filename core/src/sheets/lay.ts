@@ -51,9 +51,13 @@ interface Layout {
   readonly placements: readonly Placement[];
 }
 
+/** How many placements are tried before the best that was found is taken. */
+const tries = 1500;
+
 /**
  * Lays pieces by edge-to-edge cuts, trying every order of spaces, every turn and every split: the number
- * of sheets is the least for the given order of pieces. Meant for the few pieces of one box.
+ * of sheets is the least for the given order of pieces, as long as there are few. Meant for the pieces of
+ * one box.
  */
 function layInOrder(
   rectangles: readonly Rectangle[],
@@ -61,6 +65,7 @@ function layInOrder(
   sheets: number,
   paper: Paper,
   most: number,
+  left: { tries: number },
 ): Layout | undefined {
   const [next, ...rest] = rectangles;
   if (!next) return { sheets, placements: [] };
@@ -79,10 +84,11 @@ function layInOrder(
       const width = turned ? next.height : next.width;
       const height = turned ? next.width : next.height;
       if (width > space.width || height > space.height) continue;
-      for (const left of splits(space, width, height)) {
+      for (const free of splits(space, width, height)) {
+        if (left.tries-- < 0 && best) return best;
         const others = spaces.filter((each) => each !== space);
         const used = Math.max(sheets, space.sheet + 1);
-        const onward = layInOrder(rest, [...others, ...left], used, paper, most);
+        const onward = layInOrder(rest, [...others, ...free], used, paper, most, left);
         if (onward && (!best || onward.sheets < best.sheets))
           best = {
             sheets: onward.sheets,
@@ -114,7 +120,7 @@ function layOn(paper: Paper, pieces: readonly Piece[]): SheetUse {
       }));
     })
     .sort((a, b) => b.width * b.height - a.width * a.height);
-  const layout = layInOrder(rectangles, [], 0, paper, rectangles.length);
+  const layout = layInOrder(rectangles, [], 0, paper, rectangles.length, { tries });
   if (!layout) throw new RangeError(`A piece is larger than a sheet of ${paper.name}`);
   const used = rectangles.reduce((sum, { width, height }) => sum + width * height, 0);
   const bought = layout.sheets * paper.sheet.width * paper.sheet.height;
@@ -130,10 +136,7 @@ function layOn(paper: Paper, pieces: readonly Piece[]): SheetUse {
  * The sheets that a box takes, paper by paper; pieces of the same paper share sheets.
  * @throws RangeError when a piece is larger than its sheet.
  */
-export function laySheets(
-  pieces: readonly Piece[],
-  papers: Papers,
-): readonly SheetUse[] {
+export function laySheets(pieces: readonly Piece[], papers: Papers): readonly SheetUse[] {
   const byPaper = new Map<string, { paper: Paper; pieces: Piece[] }>();
   for (const piece of pieces) {
     const paper = paperFor(papers, piece.paper);

@@ -1,21 +1,22 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cutSizeOf, laySheets, planBox } from '../index.ts';
-import { anyRequest } from '../testing/requests.ts';
+import { cutSizeOf, laySheets, paperFor, planBox, type PlanRequest } from '../index.ts';
+import { anyLidded } from '../testing/requests.ts';
 
 describe('pieces on sheets', () => {
   it('lie inside their sheet, apart from one another, one way up where the print runs one way', () => {
     fc.assert(
-      fc.property(anyRequest, fc.boolean(), (request, oneCard) => {
-        const papers = oneCard
-          ? { base: request.papers.base, lid: request.papers.base }
-          : { ...request.papers, lid: { ...request.papers.lid, id: 'other' } };
+      fc.property(anyLidded, fc.boolean(), (request, oneCard) => {
+        const [first, second = first] = request.papers;
+        const papers: PlanRequest['papers'] = oneCard
+          ? [first]
+          : [first, { ...second, id: 'other' }];
         const result = planBox({ ...request, papers });
         if (!result.ok) return;
         const uses = laySheets(result.plan.pieces, papers);
         expect(uses).toHaveLength(oneCard ? 1 : 2);
         for (const use of uses) {
-          const paper = use.paper === papers.base.id ? papers.base : papers.lid;
+          const paper = paperFor(papers, use.paper === first.id ? 0 : 1);
           const boxes = use.placements.map(({ piece, sheet, x, y, turned }) => {
             const found = result.plan.pieces.find(({ id }) => id === piece);
             if (!found) throw new Error('A placement of no piece');

@@ -35,7 +35,7 @@ export interface PieceJob {
 
 /**
  * The steps of a box on a trimmer, a scoring board and a pair of scissors: all cuts first, then each
- * piece's scores, then slits and tapers.
+ * piece's scores, then slits, tapers, notches and holes.
  */
 export function planSteps(jobs: readonly PieceJob[], kit: Kit): readonly Step[] {
   const common = ({ piece }: PieceJob) => ({
@@ -61,9 +61,29 @@ export function planSteps(jobs: readonly PieceJob[], kit: Kit): readonly Step[] 
     const slits = grid.lines.flatMap((line) => slitsOf(grid, line));
     const slitStep: readonly Step[] =
       slits.length > 0 ? [{ kind: 'slit', ...common(job), slits }] : [];
-    return [...slitStep, ...taperSteps(job, common(job))];
+    return [...slitStep, ...taperSteps(job, common(job)), ...snipSteps(job, common(job))];
   });
-  return [...cuts, ...scores, ...snips];
+  const slants = jobs.flatMap((job): readonly Step[] => {
+    const { diagonals } = job.piece.grid;
+    const lines = diagonals.filter(({ make }) => make === 'score').length;
+    return lines === 0 ? [] : [{ kind: 'slant', ...common(job), lines }];
+  });
+  return [...cuts, ...scores, ...slants, ...snips];
+}
+
+function snipSteps(
+  { piece }: PieceJob,
+  common: Pick<TaperStep, 'piece' | 'name' | 'copies'>,
+): readonly Step[] {
+  const { cutouts } = piece.grid;
+  const kinds = new Set(cutouts.map(({ shape, use }) => `${shape} ${use}`));
+  return [...kinds].flatMap((kind): readonly Step[] => {
+    const alike = cutouts.filter(({ shape, use }) => `${shape} ${use}` === kind);
+    const [first] = alike;
+    if (!first) return [];
+    const { shape, use } = first;
+    return [{ kind: 'snip', ...common, shape, use, count: alike.length }];
+  });
 }
 
 function taperSteps(

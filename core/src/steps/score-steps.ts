@@ -1,7 +1,14 @@
 import type { ChainMarks } from '../fit/index.ts';
-import { minus, roundToGrid, type Length } from '../length/index.ts';
+import { minus, roundToGrid, zero, type Length } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
-import { cutSizeOf, lineName, type Piece, type Side } from '../piece/index.ts';
+import {
+  cutSizeOf,
+  gridPositions,
+  lineName,
+  type Piece,
+  type ScoreGrid,
+  type Side,
+} from '../piece/index.ts';
 import type { ScoringBoard } from '../tools/index.ts';
 import type { ScorePass, ScoreStep, Turn } from './step.ts';
 
@@ -10,13 +17,46 @@ const turningOrder: readonly Side[] = ['left', 'bottom', 'right', 'top'];
 const turns: readonly Turn[] = ['none', 'quarter', 'half', 'three quarters'];
 
 interface Reading {
+  readonly part: { readonly from: Length; readonly to: Length } | undefined;
+  readonly isScored: boolean;
   readonly edge: Side;
   readonly line: string;
   readonly reading: Length;
   readonly onGroove: boolean;
 }
 
-function readingsOf(axis: 'column' | 'row', marks: ChainMarks): readonly Reading[] {
+/** What is made along a grid line: nothing, a score over all that stays of it, or over a part. */
+function lineOf(grid: ScoreGrid, axis: 'column' | 'row', index: number) {
+  const spans = grid.lines.filter((line) => line.axis === axis && line.index === index);
+  const scored = spans.flatMap((line) => line.spans);
+  const cells = axis === 'column' ? grid.rows : grid.columns;
+  const roleAt = (before: boolean, along: number) =>
+    axis === 'column'
+      ? grid.roles[along]?.[before ? index - 1 : index]
+      : grid.roles[before ? index - 1 : index]?.[along];
+  // Where card stays on both sides and nothing is made, a score would be one too many.
+  const isBare = cells.map(
+    (_, along) =>
+      !scored.some(({ from, to }) => from <= along && along < to) &&
+      roleAt(true, along) !== 'waste' &&
+      roleAt(false, along) !== 'waste',
+  );
+  if (scored.length === 0) return { isScored: false, part: undefined };
+  if (!isBare.includes(true)) return { isScored: true, part: undefined };
+  const places = gridPositions(cells);
+  const from = Math.min(...scored.map((span) => span.from));
+  const to = Math.max(...scored.map((span) => span.to));
+  return {
+    isScored: true,
+    part: { from: places[from] ?? zero, to: places[to] ?? zero },
+  };
+}
+
+function readingsOf(
+  grid: ScoreGrid,
+  axis: 'column' | 'row',
+  marks: ChainMarks,
+): readonly Reading[] {
   const edges: Record<'start' | 'end', Side> =
     axis === 'column' ? { start: 'left', end: 'right' } : { start: 'top', end: 'bottom' };
   return marks.scores.map(({ index, from, reading, onGroove }) => ({
@@ -24,6 +64,7 @@ function readingsOf(axis: 'column' | 'row', marks: ChainMarks): readonly Reading
     line: lineName({ axis, index }),
     reading,
     onGroove,
+    ...lineOf(grid, axis, index),
   }));
 }
 
@@ -32,10 +73,10 @@ function passesOf(readings: readonly Reading[]): ScorePass[] {
   const ordered = [...readings].sort(
     (a, b) => turningOrder.indexOf(a.edge) - turningOrder.indexOf(b.edge),
   );
-  return ordered.map(({ edge, line }, i) => {
+  return ordered.map(({ edge, line, part }, i) => {
     const before = ordered[i - 1]?.edge ?? edge;
     const quarters = (turningOrder.indexOf(edge) - turningOrder.indexOf(before) + 4) % 4;
-    return { edge, line, turn: turns[quarters] ?? 'none' };
+    return { edge, line, turn: turns[quarters] ?? 'none', ...(part && { part }) };
   });
 }
 
@@ -57,27 +98,40 @@ export function scoreSteps(
   paper: Paper,
   board: ScoringBoard,
 ): readonly ScoreStep[] {
-  const readings = [...readingsOf('column', marks.across), ...readingsOf('row', marks.down)];
+  const readings = [
+    ...readingsOf(piece.grid, 'column', marks.across),
+    ...readingsOf(piece.grid, 'row', marks.down),
+  ];
   const { width, height } = cutSizeOf(piece.grid);
   const settings = [...new Set(readings.map(({ reading }) => reading))].sort((a, b) => a - b);
-  return settings.map((reading): ScoreStep => {
-    const here = readings.filter((each) => each.reading === reading);
+  const groups = settings.flatMap((reading) =>
+    [true, false].map((isScored) =>
+      readings.filter((each) => each.reading === reading && each.isScored === isScored),
+    ),
+  );
+  return groups.flatMap((here): readonly ScoreStep[] => {
+    const [first] = here;
+    if (!first) return [];
+    const { reading, isScored } = first;
     const onGroove = here.every((each) => each.onGroove);
     const nearest = roundToGrid(reading, board.pitch);
-    return {
-      kind: 'score',
-      piece: piece.id,
-      name: piece.name,
-      copies: piece.copies,
-      tool: onGroove ? 'board' : 'ruler',
-      face: faceFor(paper),
-      reading,
-      ...(!onGroove && {
-        offGroove: { nearest, beyond: minus(reading, nearest) },
-      }),
-      square: width === height,
-      longSides: height >= width ? 'left and right' : 'top and bottom',
-      passes: passesOf(here),
-    };
+    return [
+      {
+        kind: 'score',
+        piece: piece.id,
+        name: piece.name,
+        copies: piece.copies,
+        tool: onGroove ? 'board' : 'ruler',
+        make: isScored ? 'score' : 'mark',
+        face: faceFor(paper),
+        reading,
+        ...(!onGroove && {
+          offGroove: { nearest, beyond: minus(reading, nearest) },
+        }),
+        square: width === height,
+        longSides: height >= width ? 'left and right' : 'top and bottom',
+        passes: passesOf(here),
+      },
+    ];
   });
 }

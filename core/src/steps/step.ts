@@ -27,6 +27,8 @@ const passSchema = z.object({
   edge: sideSchema,
   turn: turnSchema,
   line: z.string(),
+  /** The only stretch that is scored, along the line from the top or the left; the whole line without it. */
+  part: z.object({ from: lengthSchema, to: lengthSchema }).optional(),
 });
 export type ScorePass = z.infer<typeof passSchema>;
 
@@ -35,6 +37,8 @@ export const scoreStepSchema = z.object({
   kind: z.literal('score'),
   ...common,
   tool: z.enum(['board', 'ruler']),
+  /** Whether the card is scored there, or only marked on its edges for scores that run aslant. */
+  make: z.enum(['score', 'mark']),
   /** The face that will be inside the box lies up; a print lies down. */
   face: z.enum(['inside up', 'print down', 'foil down']),
   /** Distance from the edge at the fence. */
@@ -66,11 +70,31 @@ export const taperStepSchema = z.object({
 });
 export type TaperStep = z.infer<typeof taperStepSchema>;
 
+/** Scores that run aslant, from mark to mark along a ruler. */
+export const slantStepSchema = z.object({
+  kind: z.literal('slant'),
+  ...common,
+  lines: z.int().positive(),
+});
+export type SlantStep = z.infer<typeof slantStepSchema>;
+
+/** What is punched, rounded or snipped away elsewhere than along scores. */
+export const snipStepSchema = z.object({
+  kind: z.literal('snip'),
+  ...common,
+  shape: z.enum(['hole', 'notch', 'corner', 'trim']),
+  use: z.string(),
+  count: z.int().positive(),
+});
+export type SnipStep = z.infer<typeof snipStepSchema>;
+
 /** One thing that the maker does with one tool setting; its wording is made from it. */
 export const stepSchema = z.discriminatedUnion('kind', [
   cutStepSchema,
   scoreStepSchema,
   slitStepSchema,
   taperStepSchema,
+  slantStepSchema,
+  snipStepSchema,
 ]);
 export type Step = z.infer<typeof stepSchema>;

@@ -22,7 +22,7 @@ function replay(plan: Plan, piece: string): readonly string[] {
   if (cut?.kind !== 'cut') throw new Error('A piece must be cut first');
   const made: string[] = [];
   for (const step of plan.steps) {
-    if (step.kind !== 'score' || step.piece !== piece) continue;
+    if (step.kind !== 'score' || step.make !== 'score' || step.piece !== piece) continue;
     // Where each of the piece's own edges lies on the table: as drawn, then turned edge to fence.
     let atFence: Side = step.passes[0]?.edge ?? 'left';
     for (const pass of step.passes) {
@@ -57,7 +57,7 @@ describe('the steps of a box', () => {
           });
           expect(replay(plan, id)).toEqual(wanted.sort());
           const kinds = plan.steps.filter(({ piece }) => piece === id).map(({ kind }) => kind);
-          expect(kinds.join(' ')).toMatch(/^cut (score )+slit taper$/);
+          expect(kinds.join(' ')).toMatch(/^cut( score)*( slant)?( slit)?( taper)*( snip)*$/);
         }
         for (const step of plan.steps) {
           const words = stepInWords(step, request.kit);

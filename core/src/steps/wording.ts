@@ -8,9 +8,23 @@ import {
 } from '../length/index.ts';
 import type { Kit } from '../tools/index.ts';
 import type { Side } from '../piece/index.ts';
-import type { CutStep, ScoreStep, SlitStep, Step, TaperStep } from './step.ts';
+import type { CutStep, ScoreStep, SlantStep, SlitStep, SnipStep, Step, TaperStep } from './step.ts';
 
-const numbers = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
+const numbers = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+];
 
 function count(amount: number): string {
   return numbers[amount] ?? `${amount}`;
@@ -64,7 +78,8 @@ export function scoreHeadline(step: ScoreStep): string {
         : passes[1]?.turn === 'half'
           ? ', turning it round between'
           : ', turning between';
-  return `Score ${edgesInWords(step)}${turning}`;
+  const parts = step.passes.some(({ part }) => part !== undefined) ? ', a part only' : '';
+  return `${step.make === 'score' ? 'Score' : 'Mark'} ${edgesInWords(step)}${turning}${parts}`;
 }
 
 /** Where the reading is on the tool: `3/4 is the sixth small mark`, or how to make it off the grooves. */
@@ -97,7 +112,20 @@ export function scoreInWords(step: ScoreStep, kit: Kit): string {
     `${step.name}: ${faceWords[step.face]}, ${edge} against the fence.`,
     `${scoreHeadline(step)}, at ${formatLength(step.reading, unit)}.`,
     ...(where === '' ? [] : [`${where}.`]),
+    ...partsInWords(step, kit.trimmer.unit),
   ].join(' ');
+}
+
+/** The stretches of a score that does not run over the whole piece. */
+function partsInWords(step: ScoreStep, unit: Unit): readonly string[] {
+  return step.passes.flatMap(({ edge, part }) => {
+    if (!part) return [];
+    const start = edge === 'left' || edge === 'right' ? 'top' : 'left';
+    const from = formatLength(part.from, unit);
+    return [
+      `From the ${edge}, score only between ${from} and ${formatWithUnit(part.to, unit)}, seen from the ${start}.`,
+    ];
+  });
 }
 
 function cutInWords(step: CutStep, unit: Unit): string {
@@ -114,7 +142,8 @@ export function formatSize(width: Length, height: Length, unit: Unit): string {
 
 /** The short line of the slits: `Slit four corners to the fold`. */
 export function slitHeadline(step: SlitStep): string {
-  return `Slit ${count(step.slits.length)} ${step.slits.length === 1 ? 'corner' : 'corners'} to the fold`;
+  const what = step.slits.length === 4 ? 'corner' : 'line';
+  return `Slit ${count(step.slits.length)} ${what}${step.slits.length === 1 ? '' : 's'} to the fold`;
 }
 
 function slitInWords(step: SlitStep): string {
@@ -133,6 +162,26 @@ function taperInWords(step: TaperStep): string {
   return `${step.name}: ${taperHeadline(step)}, drawing in each free corner by ${formatWithUnit(step.inset, 'mm')}.`;
 }
 
+/** The short line of slanting scores. */
+export function slantHeadline(step: SlantStep): string {
+  return `score ${count(step.lines)} slanting ${step.lines === 1 ? 'line' : 'lines'} along a ruler`;
+}
+
+/** What is done for each kind of cut-away. */
+const snips: Readonly<Record<SnipStep['shape'], readonly [string, string, string]>> = {
+  hole: ['punch', 'hole', 'holes'],
+  notch: ['punch', 'notch', 'notches'],
+  corner: ['round', 'corner', 'corners'],
+  trim: ['trim', 'end', 'ends'],
+};
+
+/** The short line of what is punched or snipped: `punch two holes for ribbon`. */
+export function snipHeadline({ shape, use, count: times }: SnipStep): string {
+  const [verb, one, several] = snips[shape];
+  const words = use.includes(one) ? use : `${use} ${one}`;
+  return `${verb} ${count(times)} ${times === 1 ? words : words.replace(new RegExp(`${one}$`), several)}`;
+}
+
 /** A step as one would say it; made from the step's data alone. */
 export function stepInWords(step: Step, kit: Kit): string {
   switch (step.kind) {
@@ -144,5 +193,9 @@ export function stepInWords(step: Step, kit: Kit): string {
       return slitInWords(step);
     case 'taper':
       return taperInWords(step);
+    case 'slant':
+      return `${step.name}: ${slantHeadline(step)}, as drawn.`;
+    case 'snip':
+      return `${step.name}: ${snipHeadline(step)}, as drawn.`;
   }
 }

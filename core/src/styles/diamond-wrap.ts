@@ -22,14 +22,7 @@ import {
   type StyleBrief,
   type StyleFit,
 } from '../forms/index.ts';
-import {
-  largest,
-  minus,
-  nanometres,
-  plus,
-  toMillimetres,
-  type Length,
-} from '../length/index.ts';
+import { largest, minus, nanometres, plus, toMillimetres, type Length } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
@@ -140,10 +133,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                   ]
                 : []),
             ],
-            stacks: [
-              ...diamondStacks(base, size),
-              ...(isLidded ? diamondStacks(lid, size) : []),
-            ],
+            stacks: [...diamondStacks(base, size), ...(isLidded ? diamondStacks(lid, size) : [])],
             cavity: roomOf(inside),
             giftEnters: 3,
           },

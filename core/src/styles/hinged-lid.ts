@@ -229,7 +229,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           copies: 1,
           across: [wall.id, floor.across, wall.id],
           alsoAcross: (size) => {
-              const side = minus(size(wall.id), step);
+            const side = minus(size(wall.id), step);
             return [side, plus(size(wall.id), size(floor.across), step)];
           },
           down: [lidWall.id, lidDeep.id, spine.id, floor.deep, wall.id],

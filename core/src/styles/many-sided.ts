@@ -47,9 +47,7 @@ function reachOf(across: Length, deep: Length, round: boolean, sides: number): L
   if (round) return half(largest(across, deep));
   const reaches = Array.from({ length: sides }, (_, i) => {
     const angle = -Math.PI / 2 + (2 * Math.PI * i) / sides;
-    return (
-      (across / 2) * Math.abs(Math.cos(angle)) + (deep / 2) * Math.abs(Math.sin(angle))
-    );
+    return (across / 2) * Math.abs(Math.cos(angle)) + (deep / 2) * Math.abs(Math.sin(angle));
   });
   return nanometres(Math.ceil(Math.max(...reaches)));
 }

@@ -77,11 +77,7 @@ function petalCutouts(
         : {
             shape: 'trim',
             use: 'petal',
-            corners: [
-              at,
-              { x: plus(at.x, along), y: at.y },
-              { x: at.x, y: plus(at.y, down) },
-            ],
+            corners: [at, { x: plus(at.x, along), y: at.y }, { x: at.x, y: plus(at.y, down) }],
           };
     });
   });
@@ -152,7 +148,9 @@ function movedBy(cutout: Cutout, move: { readonly x: Length; readonly y: Length 
 function stacksOf(id: string): readonly Stack[] {
   const spots = petals.map(({ cell, hinge }) => {
     // Near the hinge, where every petal is wide.
-    const near = { bottom: [0.5, 0.9], top: [0.5, 0.1], left: [0.1, 0.5], right: [0.9, 0.5] }[hinge];
+    const near = { bottom: [0.5, 0.9], top: [0.5, 0.1], left: [0.1, 0.5], right: [0.9, 0.5] }[
+      hinge
+    ];
     return [cell.column + (near[0] ?? 0.5), cell.row + (near[1] ?? 0.5)] as const;
   });
   const tabs = [1, 3].flatMap((row) =>
@@ -208,11 +206,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     frame: {
       sections: [wall, ...inner.sections, ...floor.sections, petal.across, petal.deep],
       pieces: [
-        petalTray(
-          tray,
-          { across: petal.across.id, deep: petal.deep.id },
-          brief.options.petals,
-        ),
+        petalTray(tray, { across: petal.across.id, deep: petal.deep.id }, brief.options.petals),
         inner.template,
       ],
       fits: inner.fits,

@@ -23,7 +23,27 @@ import { pinchTop } from './pinch-top.ts';
 import { gatheredTop } from './gathered-top.ts';
 import { optionsOf, type StyleOption } from './options.ts';
 
-const others = [drawer, tallBox, tuckEnd, overlapTop, rolledRim, webCorner, mailer, foldLock, basket, diamondWrap, manySided, petalTop, shell, tower, ringSeat, tentTop, hingedLid, pinchTop, gatheredTop] as const;
+const others = [
+  drawer,
+  tallBox,
+  tuckEnd,
+  overlapTop,
+  rolledRim,
+  webCorner,
+  mailer,
+  foldLock,
+  basket,
+  diamondWrap,
+  manySided,
+  petalTop,
+  shell,
+  tower,
+  ringSeat,
+  tentTop,
+  hingedLid,
+  pinchTop,
+  gatheredTop,
+] as const;
 
 /** Every style, in the order in which makers look for them. */
 const styles = [lidded, ...others] as const;

@@ -80,10 +80,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const tabs = { tabsOn: 'sides', tabsLie: 'inside' } as const;
   const seatTabs = tabLayers(tabs.tabsOn, seatCard);
   const seatFloor = floorSections(wide, 'seat', seatCard, seatTabs);
-  const between = addLayers(
-    evenLayers(plus(card, seatCard)),
-    tabLayers(tabs.tabsOn, card),
-  );
+  const between = addLayers(evenLayers(plus(card, seatCard)), tabLayers(tabs.tabsOn, card));
   const gap = paperFor(brief.papers, 2).gaps.liner;
   const baseFloor = sectionsOver(brief, 'base', seatFloor, between, gap);
   const needed = (depth: typeof high.least) => largest(wallFor(depth, card), leastWall);
@@ -146,13 +143,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   return {
     ok: true,
     frame: {
-      sections: [
-        wall,
-        seatWall,
-        ...seatFloor.sections,
-        ...baseFloor.sections,
-        ...lid.sections,
-      ],
+      sections: [wall, seatWall, ...seatFloor.sections, ...baseFloor.sections, ...lid.sections],
       pieces: [trayTemplate(base), lid.template, pierced],
       fits: [
         ...lid.fits,

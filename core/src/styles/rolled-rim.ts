@@ -34,7 +34,8 @@ type Brief = StyleBrief<z.infer<typeof options>>;
 function rimUnder(brief: Brief, id: string, wall: Section, card: Length) {
   const stand = plus(times(card, 2), millimetres(0.3));
   const most = minus(wall.target, stand);
-  const target = brief.options.rimDepth === 'full' ? most : largest(half(wall.target), millimetres(6));
+  const target =
+    brief.options.rimDepth === 'full' ? most : largest(half(wall.target), millimetres(6));
   const rim: Section = {
     ...section(brief, id, millimetres(5), target, 0.1),
     least: largest(millimetres(4), minus(target, marksWindow(brief))),

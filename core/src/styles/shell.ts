@@ -47,7 +47,12 @@ const stages = { tabs: 0, sides: 1, fronts: 2, tray: 4, gift: 5, close: 6 } as c
 
 /** Two shells with a spine between, from the upper front down to the lower front. */
 function cover(
-  ids: { readonly wall: string; readonly across: string; readonly deep: string; readonly spine: string },
+  ids: {
+    readonly wall: string;
+    readonly across: string;
+    readonly deep: string;
+    readonly spine: string;
+  },
   thumbNotch: boolean,
 ): PieceTemplate {
   const across = [ids.wall, ids.across, ids.wall];
@@ -93,7 +98,10 @@ function cover(
   };
 }
 
-function notchRadius(size: SizeOf, ids: { readonly wall: string; readonly across: string }): Length {
+function notchRadius(
+  size: SizeOf,
+  ids: { readonly wall: string; readonly across: string },
+): Length {
   return smallest(millimetres(8), times(size(ids.across), 1 / 6), times(size(ids.wall), 0.4));
 }
 

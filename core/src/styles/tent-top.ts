@@ -99,12 +99,7 @@ function answer(brief: Brief): StyleAnswer {
   const floor = section(brief, 'floor deep', up(least.floor), up(wanted.floor));
   const shortest = leastRoof(deep.least, high.least, card, [floor.least, floor.most]);
   const roof = section(brief, 'roof', up(shortest), largest(up(wanted.roof), up(shortest)), 0.3);
-  const width = section(
-    brief,
-    'floor across',
-    plus(across.least, card),
-    plus(across.target, card),
-  );
+  const width = section(brief, 'floor across', plus(across.least, card), plus(across.target, card));
   // The ends are drawn as high as the roofs make the ridge, whatever is chosen.
   const tallest = up(ridgeOf(roof.most, floor.least));
   const end: Section = {
@@ -229,9 +224,16 @@ function drawTent(
     ],
     diagonals: slants,
     patches: [
-      ...(one ? [{ role: 'wall' as const, corners: [{ column: 1, row: 2 }, one, { column: 1, row: 3 }] }] : []),
+      ...(one
+        ? [{ role: 'wall' as const, corners: [{ column: 1, row: 2 }, one, { column: 1, row: 3 }] }]
+        : []),
       ...(other
-        ? [{ role: 'wall' as const, corners: [{ column: 2, row: 2 }, other, { column: 2, row: 3 }] }]
+        ? [
+            {
+              role: 'wall' as const,
+              corners: [{ column: 2, row: 2 }, other, { column: 2, row: 3 }],
+            },
+          ]
         : []),
     ],
     cutouts: [
@@ -262,7 +264,10 @@ function flapTrims(ids: Ids, size: SizeOf, ridge: number): readonly Cutout[] {
         const x = end - inward;
         const y = isLower ? floor - down : down;
         const clampedX = Math.min(Math.max(x, 0), end);
-        const clampedY = Math.min(Math.max(y, isLower ? floor / 2 : 0), isLower ? floor : floor / 2);
+        const clampedY = Math.min(
+          Math.max(y, isLower ? floor / 2 : 0),
+          isLower ? floor : floor / 2,
+        );
         return {
           x: nanometres(Math.round(isRight ? right - clampedX : clampedX)),
           y: plus(top, nanometres(Math.round(clampedY))),

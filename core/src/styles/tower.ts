@@ -143,11 +143,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
               atFront({
                 id: 'wrapper',
                 root: { column: 1.5, row: 0.5 },
-                at: vector(
-                  0,
-                  -toMillimetres(size(panels.deep)) / 2,
-                  (foot + top) / 2,
-                ),
+                at: vector(0, -toMillimetres(size(panels.deep)) / 2, (foot + top) / 2),
                 joins: 5,
                 opens: vector(0, -40, 0),
               }),

@@ -1,39 +1,43 @@
 import {
+  allStyles,
   evenRoom,
   inches,
   inchFraction,
   millimetres,
   stockPaper,
   usualRequest,
+  withOption,
   type Gift,
   type Length,
+  type Paper,
   type ProjectDocument,
   type StyleChoice,
+  type StyleId,
 } from '@rangoli/core';
 
 interface DemoBox {
   readonly name: string;
   readonly gift: Gift;
-  readonly base: string;
-  readonly lid: string;
+  readonly style: StyleId;
+  /** Stock papers by id, in the style's order. */
+  readonly papers: readonly [string, ...string[]];
   readonly room?: Length;
-  readonly options?: StyleChoice['options'];
+  readonly options?: Readonly<Record<string, string | number | boolean>>;
 }
 
 /** The observatory's open night, from the last made box to the first on the shelf. */
 const openNight: readonly DemoBox[] = [
   {
     name: 'Night tea tin',
-    gift: { shape: 'block', across: inches(3), deep: inches(2), high: inches(3.75) },
-    base: 'graphite',
-    lid: 'comet',
-    options: { lidDepth: 'half', tabsOn: 'sides' },
+    gift: { shape: 'block', across: inches(2), deep: inches(2), high: inches(3.75) },
+    style: 'pinch-top',
+    papers: ['graphite'],
   },
   {
     name: 'Hand lens',
     gift: { shape: 'block', across: inches(4.25), deep: inches(1.75), high: inchFraction(5, 8) },
-    base: 'comet',
-    lid: 'dusk',
+    style: 'drawer',
+    papers: ['comet', 'dusk'],
   },
   {
     name: 'Moon-phase top',
@@ -43,47 +47,50 @@ const openNight: readonly DemoBox[] = [
       length: millimetres(38),
       lies: 'standing',
     },
-    base: 'eggshell',
-    lid: 'comet',
+    style: 'lidded',
+    papers: ['eggshell', 'comet'],
     room: inchFraction(1, 4),
-    options: { lidDepth: 'half', tabsOn: 'sides' },
+    options: { lidDepth: 'half' },
   },
   {
     name: 'Eclipse glasses',
-    gift: { shape: 'block', across: inches(6), deep: inches(2.25), high: inchFraction(1, 4) },
-    base: 'sodium',
-    lid: 'star-trails',
-    options: { lidDepth: 'full', tabsOn: 'front and back' },
+    gift: { shape: 'card', across: inches(6), deep: inches(2.25), thick: inchFraction(1, 4) },
+    style: 'mailer',
+    papers: ['sodium'],
   },
   {
     name: 'Rolled star chart',
     gift: { shape: 'cylinder', diameter: inches(1.25), length: inches(8.5), lies: 'lying' },
-    base: 'dusk',
-    lid: 'orbits',
+    style: 'lidded',
+    papers: ['dusk', 'orbits'],
   },
   {
     name: 'Planet marbles, nine in a row',
     gift: {
-      shape: 'block',
-      across: millimetres(144),
-      deep: millimetres(16),
-      high: millimetres(16),
+      shape: 'several',
+      item: { shape: 'ball', diameter: millimetres(16) },
+      across: 9,
+      deep: 1,
+      high: 1,
+      packing: 'in rows',
     },
-    base: 'orbits',
-    lid: 'eggshell',
+    style: 'tuck-end',
+    papers: ['orbits'],
     room: inchFraction(1, 32),
+    options: { window: true, thumbNotch: false },
   },
   {
     name: 'Meteorite jar',
     gift: {
-      shape: 'cylinder',
+      shape: 'bottle',
       diameter: inches(1.75),
-      length: inches(2.125),
-      lies: 'standing',
+      body: inches(1.5),
+      shoulder: inchFraction(1, 4),
+      neckDiameter: inches(1.25),
+      neck: inchFraction(3, 8),
     },
-    base: 'graphite',
-    lid: 'sodium',
-    room: inchFraction(3, 8),
+    style: 'many-sided',
+    papers: ['graphite', 'sodium'],
   },
   {
     name: 'Pocket sundial, open night',
@@ -93,23 +100,34 @@ const openNight: readonly DemoBox[] = [
       deep: inchFraction(37, 16),
       high: inchFraction(9, 16),
     },
-    base: 'dusk',
-    lid: 'sodium',
+    style: 'lidded',
+    papers: ['dusk', 'sodium'],
   },
 ];
 
+function choiceFor({ style, options = {} }: DemoBox): StyleChoice {
+  const usual = allStyles.find(({ id }) => id === style)?.usual;
+  if (!usual) throw new Error(`No style ${style} to show`);
+  return Object.entries(options).reduce(
+    (choice, [key, value]) => withOption(choice, key, value),
+    usual,
+  );
+}
+
 /** The demo shelf as project documents, in the order in which they were made. */
 export function demoProjects(): readonly ProjectDocument[] {
-  return openNight.map(({ name, gift, base, lid, room, options }) => {
-    const usual = usualRequest(gift, 'inch');
+  return openNight.map((box) => {
+    const usual = usualRequest(box.gift, 'inch');
+    const [first, ...rest] = box.papers;
+    const papers: [Paper, ...Paper[]] = [stockPaper(first), ...rest.map(stockPaper)];
     return {
       version: 1,
-      name,
+      name: box.name,
       box: {
         ...usual,
-        papers: { base: stockPaper(base), lid: stockPaper(lid) },
-        room: room === undefined ? usual.room : evenRoom(room),
-        style: options ? { ...usual.style, options } : usual.style,
+        papers,
+        room: box.room === undefined ? usual.room : evenRoom(box.room),
+        style: choiceFor(box),
       },
     };
   });

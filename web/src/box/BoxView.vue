@@ -28,7 +28,10 @@ const router = useRouter();
 
 watch(
   () => props.id,
-  (id) => void project.open(id),
+  (id) => {
+    // Coming from another view of the same box, it is open already, unsaved changes and all.
+    if (!cameFromViewOf(id)) void project.open(id);
+  },
   { immediate: true },
 );
 watch(
@@ -42,6 +45,12 @@ onBeforeUnmount(() => {
 useEventListener(window, 'pagehide', () => {
   project.flushOnLeave();
 });
+
+function cameFromViewOf(id: string): boolean {
+  const { back } = router.options.history.state;
+  const isOpen = project.id === id && project.openState.kind === 'open';
+  return isOpen && typeof back === 'string' && back.startsWith(`/box/${id}/`);
+}
 
 const rulers = [
   { value: 'inch', label: 'inch' },
@@ -75,10 +84,12 @@ function exportPattern(): void {
 
 function takeSheet(field: string, sheet: Sheet): void {
   const request = project.document?.box;
-  const piece = field.includes('.lid.') ? 'lid' : 'base';
+  const slot = Number(/papers\.(\d+)\./.exec(field)?.[1] ?? 0);
   if (!request) return;
-  const { papers } = request;
-  project.changeBox('sheet', { papers: { ...papers, [piece]: { ...papers[piece], sheet } } });
+  const [first, ...rest] = request.papers.map((paper, i) =>
+    i === slot ? { ...paper, sheet } : paper,
+  );
+  if (first) project.changeBox('sheet', { papers: [first, ...rest] });
 }
 
 async function keepBoth(): Promise<void> {
@@ -89,7 +100,7 @@ async function keepBoth(): Promise<void> {
 
 <template>
   <div class="view">
-    <TopBar place="box">
+    <TopBar place="box" :project="id">
       <template v-if="project.document">
         <NameField
           :key="project.id"

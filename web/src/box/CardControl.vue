@@ -1,23 +1,29 @@
 <script setup lang="ts">
 import {
   commonSheets,
+  millimetres,
+  paperFor,
   stockPapers,
   thicknessLimits,
-  millimetres,
   type Paper,
   type PlanRequest,
 } from '@rangoli/core';
+import { computed } from 'vue';
 import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
 
-/** The card of each piece: which, how thick, and the sheet that it comes in. */
-const props = defineProps<{ papers: PlanRequest['papers']; project: string }>();
+/** The card of each piece that may have its own: which, how thick, and the sheet that it comes in. */
+const props = defineProps<{
+  papers: PlanRequest['papers'];
+  /** What each of them is for, in the style's words. */
+  uses: readonly string[];
+  project: string;
+}>();
 const emit = defineEmits<{ change: [papers: PlanRequest['papers'], what: string] }>();
 
-const rows = [
-  { piece: 'base', label: 'Base' },
-  { piece: 'lid', label: 'Lid' },
-] as const;
+const rows = computed(() =>
+  props.uses.map((label, slot) => ({ slot, label, paper: paperFor(props.papers, slot) })),
+);
 const choices = stockPapers.map(({ id, name, colour }) => ({ value: id, label: name, colour }));
 
 function sheetsFor({ sheet }: Paper) {
@@ -25,56 +31,60 @@ function sheetsFor({ sheet }: Paper) {
   return [...own, ...commonSheets].map(({ name }) => ({ value: name, label: name }));
 }
 
-function set(piece: 'base' | 'lid', part: Partial<Paper>, what: string): void {
-  emit(
-    'change',
-    { ...props.papers, [piece]: { ...props.papers[piece], ...part } },
-    `${piece} ${what}`,
-  );
+function set(slot: number, part: Partial<Paper>, what: string): void {
+  // Papers that were only taken over from the one before become their own.
+  const [first, ...rest] = props.uses.map((_, i) => {
+    const paper = paperFor(props.papers, i);
+    return i === slot ? { ...paper, ...part } : paper;
+  });
+  if (first)
+    emit(
+      'change',
+      [first, ...rest, ...props.papers.slice(1 + rest.length)],
+      `card ${slot} ${what}`,
+    );
 }
 
-function setPaper(piece: 'base' | 'lid', id: string): void {
+function setPaper(slot: number, id: string): void {
   const paper = stockPapers.find((each) => each.id === id);
   // The sheet is the maker's pack on the table: it stays.
-  if (paper) set(piece, { ...paper, sheet: props.papers[piece].sheet }, 'paper');
+  if (paper) set(slot, { ...paper, sheet: paperFor(props.papers, slot).sheet }, 'paper');
 }
 
-function setSheet(piece: 'base' | 'lid', name: string): void {
+function setSheet(slot: number, name: string): void {
   const sheet = commonSheets.find((each) => each.name === name);
-  if (sheet) set(piece, { sheet }, 'sheet');
+  if (sheet) set(slot, { sheet }, 'sheet');
 }
 </script>
 
 <template>
   <section aria-labelledby="card-heading">
     <h3 id="card-heading">Card</h3>
-    <div v-for="row in rows" :key="row.piece" class="card-row">
+    <div v-for="row in rows" :key="row.slot" class="card-row">
       <span class="piece">{{ row.label }}</span>
       <Pick
         :label="`${row.label} card`"
-        :value="
-          choices.some(({ value }) => value === papers[row.piece].id) ? papers[row.piece].id : ''
-        "
+        :value="choices.some(({ value }) => value === row.paper.id) ? row.paper.id : ''"
         :options="choices"
-        @change="(id) => setPaper(row.piece, id)"
+        @change="(id) => setPaper(row.slot, id)"
       />
       <MeasureField
-        :field="`${project} papers.${row.piece}.thickness`"
+        :field="`${project} papers.${row.slot}.thickness`"
         :label="`${row.label} card thickness`"
         hide-label
-        :length="papers[row.piece].thickness"
+        :length="row.paper.thickness"
         unit="mm"
         fault-from="right"
         :least="thicknessLimits.least"
         :most="thicknessLimits.most"
         :step="millimetres(0.01)"
-        @change="(thickness) => set(row.piece, { thickness }, 'thickness')"
+        @change="(thickness) => set(row.slot, { thickness }, 'thickness')"
       />
       <Pick
         :label="`${row.label} sheet`"
-        :value="papers[row.piece].sheet.name"
-        :options="sheetsFor(papers[row.piece])"
-        @change="(name) => setSheet(row.piece, name)"
+        :value="row.paper.sheet.name"
+        :options="sheetsFor(row.paper)"
+        @change="(name) => setSheet(row.slot, name)"
       />
     </div>
   </section>
@@ -89,7 +99,7 @@ h3 {
 
 .card-row {
   display: grid;
-  grid-template-columns: 34px 1fr 74px;
+  grid-template-columns: 46px 1fr 74px;
   gap: 4px 6px;
   align-items: center;
   margin-bottom: 8px;

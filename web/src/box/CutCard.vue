@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import {
   cutSizeOf,
+  paperFor,
   readingInWords,
   scoreHeadline,
+  slantHeadline,
   slitHeadline,
+  snipHeadline,
   stepInWords,
   taperHeadline,
   type Piece,
@@ -48,9 +51,12 @@ function snips(piece: Piece): string {
   const words = props.plan.steps.flatMap((step) => {
     if (step.piece !== piece.id) return [];
     if (step.kind === 'slit') return [slitHeadline(step)];
+    if (step.kind === 'slant') return [slantHeadline(step)];
+    if (step.kind === 'snip') return [snipHeadline(step)];
     return step.kind === 'taper' ? [taperHeadline(step)] : [];
   });
-  return words.length === 0 ? '' : `${words.join(', ')}.`;
+  const line = words.join(', ');
+  return line === '' ? '' : `${line.charAt(0).toUpperCase()}${line.slice(1)}.`;
 }
 </script>
 
@@ -58,8 +64,8 @@ function snips(piece: Piece): string {
   <section class="card" aria-label="Cut card" :class="{ stale }">
     <article v-for="piece in plan.pieces" :key="piece.id" :data-piece="piece.id">
       <h2>
-        <i :style="{ background: request.papers[piece.paper].colour }" />{{ piece.name }}
-        <span class="paper quiet">{{ request.papers[piece.paper].name }}</span>
+        <i :style="{ background: paperFor(request.papers, piece.paper).colour }" />{{ piece.name }}
+        <span class="paper quiet">{{ paperFor(request.papers, piece.paper).name }}</span>
       </h2>
       <p class="size">
         <MeasureText :length="cutSizeOf(piece.grid).width" :unit="request.kit.trimmer.unit" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { cutSizeOf, lineName, type Plan, type PlanRequest } from '@rangoli/core';
+import { cutSizeOf, lineName, paperFor, type Plan, type PlanRequest } from '@rangoli/core';
 import { useElementSize } from '@vueuse/core';
-import { computed, useTemplateRef } from 'vue';
+import { computed, defineAsyncComponent, useTemplateRef } from 'vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
 import { layPieces } from '../parts/lay-pieces.ts';
 import PieceDrawing from '../parts/PieceDrawing.vue';
@@ -11,9 +11,12 @@ import MatMeasures from './MatMeasures.vue';
 /** The cutting mat with the pieces to scale, their measures, and the score that is lit. */
 const props = defineProps<{ plan: Plan; request: PlanRequest; stale: boolean }>();
 
+/** The folding comes after the figures: it is large, and nobody waits for it. */
+const FoldView = defineAsyncComponent(() => import('../fold/FoldView.vue'));
+
 const highlight = useHighlight();
 const mat = useTemplateRef('mat');
-const { width, height } = useElementSize(mat, { width: 660, height: 700 });
+const { width, height } = useElementSize(mat, { width: 660, height: 360 });
 const head = 18;
 const foot = 44;
 const freeRoom = { title: 34, measures: 46, between: 26, border: 20 };
@@ -27,9 +30,17 @@ const bar = computed(() =>
     : { text: '20 mm', size: 20 * layout.value.scale },
 );
 const faceUp = computed(() => {
-  const printed = Object.values(props.request.papers).some(({ print }) => print === 'one face');
+  const printed = props.request.papers.some(({ print }) => print === 'one face');
   return printed ? 'Drawn inside face up, print down' : 'Drawn inside face up';
 });
+
+const hasMountains = computed(() =>
+  props.plan.pieces.some(({ grid }) =>
+    [...grid.lines.flatMap(({ spans }) => spans), ...grid.diagonals].some(
+      (line) => line.make === 'score' && line.fold.sense === 'mountain',
+    ),
+  ),
+);
 
 interface MatLine {
   readonly name: string;
@@ -55,74 +66,88 @@ const lines = computed(() =>
 </script>
 
 <template>
-  <section ref="mat" class="mat" aria-label="Pieces on the cutting mat" :class="{ stale }">
-    <svg :width="width" :height="height" role="img" :aria-label="faceUp">
-      <defs>
-        <pattern
-          id="glue-hatch"
-          :width="5 / layout.scale"
-          :height="5 / layout.scale"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
+  <section class="mat" aria-label="Pieces on the cutting mat" :class="{ stale }">
+    <div ref="mat" class="pieces">
+      <svg :width="width" :height="height" role="img" :aria-label="faceUp">
+        <defs>
+          <pattern
+            id="glue-hatch"
+            :width="5 / layout.scale"
+            :height="5 / layout.scale"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <line
+              x1="0"
+              x2="0"
+              y1="0"
+              :y2="5 / layout.scale"
+              stroke="#ffffff"
+              stroke-opacity="0.55"
+              :stroke-width="1.2 / layout.scale"
+            />
+          </pattern>
+        </defs>
+        <g
+          v-for="(placed, i) in layout.pieces"
+          :key="placed.piece.id"
+          :transform="`translate(${placed.x} ${placed.y + head})`"
         >
-          <line
-            x1="0"
-            x2="0"
-            y1="0"
-            :y2="5 / layout.scale"
-            stroke="#ffffff"
-            stroke-opacity="0.55"
-            :stroke-width="1.2 / layout.scale"
-          />
-        </pattern>
-      </defs>
-      <g
-        v-for="(placed, i) in layout.pieces"
-        :key="placed.piece.id"
-        :transform="`translate(${placed.x} ${placed.y + head})`"
-      >
-        <text class="title" :x="placed.width / 2" y="-14">
-          {{ placed.piece.name }}
-          <MeasureSpan :length="cutSizeOf(placed.piece.grid).width" :unit="unit" />
-          ×
-          <MeasureSpan :length="cutSizeOf(placed.piece.grid).height" :unit="unit" />
-        </text>
-        <g :transform="`scale(${layout.scale})`">
-          <PieceDrawing
-            :piece="placed.piece"
-            :colour="request.papers[placed.piece.paper].colour"
-            :grain="1 / layout.scale"
-          />
-        </g>
-        <MatMeasures :placed="placed" :unit="unit" />
-        <g v-for="line in lines[i]" :key="line.name">
-          <g v-if="highlight.isLit(placed.piece.id, line.name)" class="lit">
-            <line v-bind="line" />
-            <circle :cx="line.x1" :cy="line.y1" r="5.5" />
+          <text class="title" :x="placed.width / 2" y="-14">
+            {{ placed.piece.name }}
+            <MeasureSpan :length="cutSizeOf(placed.piece.grid).width" :unit="unit" />
+            ×
+            <MeasureSpan :length="cutSizeOf(placed.piece.grid).height" :unit="unit" />
+          </text>
+          <g :transform="`scale(${layout.scale})`">
+            <PieceDrawing
+              :piece="placed.piece"
+              :colour="paperFor(request.papers, placed.piece.paper).colour"
+              :grain="1 / layout.scale"
+            />
           </g>
-          <line
-            class="reach"
-            v-bind="line"
-            @pointerenter="highlight.light(placed.piece.id, [line.name])"
-            @pointerleave="highlight.unlight()"
-          />
+          <MatMeasures :placed="placed" :unit="unit" />
+          <g v-for="line in lines[i]" :key="line.name">
+            <g v-if="highlight.isLit(placed.piece.id, line.name)" class="lit">
+              <line v-bind="line" />
+              <circle :cx="line.x1" :cy="line.y1" r="5.5" />
+            </g>
+            <line
+              class="reach"
+              v-bind="line"
+              @pointerenter="highlight.light(placed.piece.id, [line.name])"
+              @pointerleave="highlight.unlight()"
+            />
+          </g>
         </g>
-      </g>
-      <g class="foot" :transform="`translate(20 ${height - 24})`">
-        <path :d="`M0 -5V5M0 0H${bar.size}M${bar.size} -5V5`" />
-        <text :x="bar.size + 9" y="4">{{ bar.text }}</text>
-      </g>
-      <g class="foot" :transform="`translate(${width - 262} ${height - 24})`">
-        <line class="cut" x1="0" x2="30" y1="0" y2="0" />
-        <text x="38" y="4">cut</text>
-        <line class="fold" x1="76" x2="108" y1="0" y2="0" />
-        <text x="116" y="4">fold in</text>
-        <rect class="glue" x="172" y="-7" width="30" height="14" />
-        <path class="hatch" d="M174 7l12-14m-4 14 12-14m-4 14 10-12" />
-        <text x="210" y="4">glue</text>
-      </g>
-    </svg>
-    <p class="face">{{ faceUp }}</p>
+        <g class="foot" :transform="`translate(20 ${height - 24})`">
+          <path :d="`M0 -5V5M0 0H${bar.size}M${bar.size} -5V5`" />
+          <text :x="bar.size + 9" y="4">{{ bar.text }}</text>
+        </g>
+        <g
+          class="foot"
+          :transform="`translate(${width - (hasMountains ? 372 : 262)} ${height - 24})`"
+        >
+          <line class="cut" x1="0" x2="30" y1="0" y2="0" />
+          <text x="38" y="4">cut</text>
+          <line class="fold" x1="76" x2="108" y1="0" y2="0" />
+          <text x="116" y="4">fold in</text>
+          <g v-if="hasMountains" transform="translate(172 0)">
+            <line class="out" x1="0" x2="32" y1="0" y2="0" />
+            <text x="40" y="4">fold out</text>
+          </g>
+          <g :transform="`translate(${hasMountains ? 282 : 172} 0)`">
+            <rect class="glue" x="0" y="-7" width="30" height="14" />
+            <path class="hatch" d="M2 7l12-14m-4 14 12-14m-4 14 10-12" />
+            <text x="38" y="4">glue</text>
+          </g>
+        </g>
+      </svg>
+      <p class="face">{{ faceUp }}</p>
+    </div>
+    <div class="folding">
+      <FoldView :plan="plan" :request="request" />
+    </div>
     <slot />
   </section>
 </template>
@@ -136,13 +161,25 @@ const lines = computed(() =>
   background-size: 22px 22px;
 }
 
-svg {
+.mat {
+  display: grid;
+  grid-template-rows: minmax(0, 1.05fr) minmax(0, 1fr);
+}
+
+.pieces,
+.folding {
+  position: relative;
+  min-height: 0;
+}
+
+.pieces > svg {
   display: block;
   position: absolute;
   inset: 0;
 }
 
-.stale svg {
+.stale .folding,
+.stale .pieces > svg {
   filter: grayscale(1);
   opacity: 0.45;
 }
@@ -191,6 +228,10 @@ svg {
 
 .foot .fold {
   stroke-dasharray: 6 4;
+}
+
+.foot .out {
+  stroke-dasharray: 9 3 2 3;
 }
 
 .foot .glue {

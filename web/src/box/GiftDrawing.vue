@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { giftLimits, type Gift, type Length, type Unit } from '@rangoli/core';
+import { giftLimits, millimetres, type Gift, type Unit } from '@rangoli/core';
 import { computed } from 'vue';
 import { shade } from '../parts/colour.ts';
 import MeasureField from '../parts/MeasureField.vue';
+import { itemOf, measuresOf, withItem } from './gift-measures.ts';
 import { drawGift } from './gift-solid.ts';
 
 /** The gift at its proportions, with each measure to be edited where it stands. */
@@ -10,66 +11,19 @@ const props = defineProps<{ gift: Gift; unit: Unit; project: string }>();
 const emit = defineEmits<{ change: [gift: Gift, what: string] }>();
 
 const brass = '#e8c65f';
-const view = { width: 244, height: 106, solid: { width: 152, height: 98 } };
+const view = { width: 244, height: 100, solid: { width: 152, height: 92 } };
 const solid = computed(() => drawGift(props.gift, view.solid.width, view.solid.height));
 const origin = computed(() => ({
   x: 84 + (view.solid.width - solid.value.width) / 2,
   y: 2 + (view.solid.height - solid.value.height) / 2,
 }));
-
-interface Chip {
-  readonly name: string;
-  readonly label: string;
-  readonly length: Length;
-  readonly place: 'left' | 'front' | 'right';
-  readonly take: (length: Length) => Gift;
-}
-
-/** The measures of each shape, at the edges that they belong to. */
-const chips = computed((): readonly Chip[] => {
-  const gift = props.gift;
-  if (gift.shape === 'block')
-    return [
-      {
-        name: 'high',
-        label: 'Height',
-        length: gift.high,
-        place: 'left',
-        take: (high) => ({ ...gift, high }),
-      },
-      {
-        name: 'across',
-        label: 'Width',
-        length: gift.across,
-        place: 'front',
-        take: (across) => ({ ...gift, across }),
-      },
-      {
-        name: 'deep',
-        label: 'Depth',
-        length: gift.deep,
-        place: 'right',
-        take: (deep) => ({ ...gift, deep }),
-      },
-    ];
-  const standing = gift.lies === 'standing';
-  return [
-    {
-      name: 'length',
-      label: standing ? 'Height' : 'Length',
-      length: gift.length,
-      place: standing ? 'left' : 'front',
-      take: (length) => ({ ...gift, length }),
-    },
-    {
-      name: 'diameter',
-      label: 'Diameter',
-      length: gift.diameter,
-      place: standing ? 'front' : 'right',
-      take: (diameter) => ({ ...gift, diameter }),
-    },
-  ];
+const measures = computed(() => {
+  const item = itemOf(props.gift);
+  return item ? measuresOf(item).map((measure) => ({ ...measure, shape: item.shape })) : [];
 });
+/** What may be thinner or shorter than anything else. */
+const leastOf = (name: string) =>
+  name === 'thick' ? millimetres(0.2) : name === 'shoulder' ? millimetres(0) : giftLimits.least;
 </script>
 
 <template>
@@ -89,17 +43,35 @@ const chips = computed((): readonly Chip[] => {
       </g>
     </svg>
     <MeasureField
-      v-for="chip in chips"
-      :key="`${gift.shape} ${chip.name}`"
-      :class="['chip', chip.place]"
-      :field="`${project} gift.${chip.name}`"
-      :label="chip.label"
-      :length="chip.length"
+      v-for="measure in measures.filter(({ place }) => place !== 'more')"
+      :key="`${measure.shape} ${measure.name}`"
+      :class="['chip', measure.place]"
+      :field="`${project} gift.${measure.name}`"
+      :label="measure.label"
+      :length="measure.length"
       :unit="unit"
-      :least="giftLimits.least"
+      :least="leastOf(measure.name)"
       :most="giftLimits.most"
-      :fault-from="chip.place === 'right' ? 'right' : 'left'"
-      @change="(length) => emit('change', chip.take(length), `gift ${chip.name}`)"
+      :fault-from="measure.place === 'right' ? 'right' : 'left'"
+      @change="
+        (length) => emit('change', withItem(gift, measure.take(length)), `gift ${measure.name}`)
+      "
+    />
+  </div>
+  <div v-if="measures.some(({ place }) => place === 'more')" class="more">
+    <MeasureField
+      v-for="measure in measures.filter(({ place }) => place === 'more')"
+      :key="`${measure.shape} ${measure.name}`"
+      :field="`${project} gift.${measure.name}`"
+      :label="measure.label"
+      :length="measure.length"
+      :unit="unit"
+      :least="leastOf(measure.name)"
+      :most="giftLimits.most"
+      fault-from="left"
+      @change="
+        (length) => emit('change', withItem(gift, measure.take(length)), `gift ${measure.name}`)
+      "
     />
   </div>
 </template>
@@ -121,7 +93,13 @@ path {
   width: 100%;
   max-width: 276px;
   margin-inline: auto;
-  height: 146px;
+  height: 140px;
+}
+
+.more {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px;
 }
 
 .chip {
@@ -131,16 +109,16 @@ path {
 
 .left {
   left: 0;
-  top: 44px;
+  top: 40px;
 }
 
 .front {
   left: 68px;
-  top: 102px;
+  top: 96px;
 }
 
 .right {
   right: 0;
-  top: 102px;
+  top: 96px;
 }
 </style>

@@ -1,31 +1,49 @@
 <script setup lang="ts">
-import type { Gift, PlanRequest } from '@rangoli/core';
+import { styleSummary, type Gift, type GiftItem, type PlanRequest } from '@rangoli/core';
 import { computed } from 'vue';
-import Choice from '../parts/Choice.vue';
+import Pick from '../parts/Pick.vue';
 import { useProject } from '../stores/project.ts';
 import CardControl from './CardControl.vue';
 import GiftDrawing from './GiftDrawing.vue';
+import { inRows, itemOf, rowsOf, withItem } from './gift-measures.ts';
 import { reshape } from './reshape.ts';
-import LidControl from './LidControl.vue';
+import RowsControl from './RowsControl.vue';
+import StyleControl from './StyleControl.vue';
 import RoomControl from './RoomControl.vue';
 import ToolControl from './ToolControl.vue';
 
-/** What is asked: the gift, its room, the lid, the card, the tools. */
-defineProps<{ request: PlanRequest }>();
+/** What is asked: the gift, its room, the kind of box, the card, the tools. */
+const props = defineProps<{ request: PlanRequest }>();
 
 const project = useProject();
 const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan : undefined));
+const item = computed(() => itemOf(props.request.gift));
 const shapes = [
   { value: 'block', label: 'Block' },
   { value: 'cylinder', label: 'Round' },
+  { value: 'ball', label: 'Ball' },
+  { value: 'bottle', label: 'Bottle' },
+  { value: 'card', label: 'Flat card' },
+  { value: 'lumpy', label: 'Lumpy' },
 ] as const;
-const ways = [
+const lies = [
   { value: 'standing', label: 'Stands' },
   { value: 'lying', label: 'Lies down' },
+  { value: 'free', label: 'Either' },
+] as const;
+const ups = [
+  { value: 'high', label: 'As is' },
+  { value: 'deep', label: 'On back' },
+  { value: 'across', label: 'On end' },
+  { value: 'free', label: 'Any way' },
 ] as const;
 
 function setGift(gift: Gift, what: string): void {
   project.changeBox(what, { gift });
+}
+
+function setItem(changed: GiftItem, what: string): void {
+  setGift(withItem(props.request.gift, changed), what);
 }
 </script>
 
@@ -33,12 +51,32 @@ function setGift(gift: Gift, what: string): void {
   <aside class="panel" aria-label="What is asked">
     <div class="head">
       <h2>The gift</h2>
-      <Choice
+      <Pick
+        v-if="item"
         label="Shape"
         class="shape"
-        :value="request.gift.shape"
+        :value="item.shape"
         :options="shapes"
-        @change="(shape) => setGift(reshape(request.gift, shape), 'shape')"
+        @change="(shape) => item && setItem(reshape(item, shape), 'shape')"
+      />
+      <Pick
+        v-if="item?.shape === 'cylinder'"
+        label="Which way up"
+        class="way"
+        :value="item.lies"
+        :options="lies"
+        @change="(way) => item?.shape === 'cylinder' && setItem({ ...item, lies: way }, 'lies')"
+      />
+      <Pick
+        v-else-if="item?.shape === 'block' || item?.shape === 'lumpy'"
+        label="Which way up"
+        class="way"
+        :value="item.up ?? 'high'"
+        :options="ups"
+        @change="
+          (up) =>
+            (item?.shape === 'block' || item?.shape === 'lumpy') && setItem({ ...item, up }, 'up')
+        "
       />
     </div>
     <GiftDrawing
@@ -47,13 +85,13 @@ function setGift(gift: Gift, what: string): void {
       :project="project.id"
       @change="setGift"
     />
-    <Choice
-      v-if="request.gift.shape === 'cylinder'"
-      label="Which way up"
-      :value="request.gift.lies"
-      :options="ways"
-      @change="
-        (lies) => request.gift.shape === 'cylinder' && setGift({ ...request.gift, lies }, 'lies')
+    <RowsControl
+      :gift="request.gift"
+      :rows="rowsOf(request.gift)"
+      @rows="(rows) => setGift(inRows(request.gift, rows), 'rows')"
+      @packing="
+        (packing) =>
+          request.gift.shape === 'several' && setGift({ ...request.gift, packing }, 'packing')
       "
     />
     <RoomControl
@@ -62,16 +100,18 @@ function setGift(gift: Gift, what: string): void {
       :project="project.id"
       @change="(room, what) => project.changeBox(what, { room })"
     />
-    <LidControl
+    <StyleControl
       :request="request"
       :plan="plan"
-      @options="(options) => project.changeBox('lid', { style: { style: 'lidded', options } })"
+      :project="project.id"
+      @style="(style, what) => project.changeBox(what, { style })"
       @lean="(lean) => project.changeBox('lean', { lean })"
     />
     <CardControl
       :papers="request.papers"
+      :uses="styleSummary(request.style.style).papers"
       :project="project.id"
-      @change="(papers, what) => project.changeBox(what, { papers })"
+      @change="(papers, what) => project.changeBox(what, { papers: [...papers] })"
     />
     <ToolControl
       :kit="request.kit"
@@ -94,7 +134,12 @@ function setGift(gift: Gift, what: string): void {
 .head {
   display: flex;
   align-items: center;
-  justify-content: space-between;
+  gap: 6px;
+}
+
+.head h2 {
+  flex: 1;
+  white-space: nowrap;
 }
 
 .panel > * {
@@ -105,7 +150,8 @@ h2 {
   font-size: 17px;
 }
 
-.shape {
-  width: 132px;
+.shape,
+.way {
+  width: 86px;
 }
 </style>

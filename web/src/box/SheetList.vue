@@ -21,7 +21,7 @@ interface DrawnSheet {
 
 const sheets = computed((): readonly DrawnSheet[] =>
   props.plan.sheets.flatMap((use) => {
-    const paper = Object.values(props.request.papers).find(({ id }) => id === use.paper);
+    const paper = props.request.papers.find(({ id }) => id === use.paper);
     if (!paper) return [];
     return Array.from({ length: use.sheets }, (_, sheet): DrawnSheet => ({
       key: `${use.paper} ${paper.sheet.name} ${sheet}`,
@@ -37,7 +37,7 @@ const sheets = computed((): readonly DrawnSheet[] =>
           const [width, height] = turned ? [size.height, size.width] : [size.width, size.height];
           return [
             {
-              key: piece,
+              key: `${piece} ${x} ${y}`,
               x: toMillimetres(x),
               y: toMillimetres(y),
               width: toMillimetres(width),

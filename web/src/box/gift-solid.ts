@@ -1,4 +1,11 @@
-import { extentsOf, toMillimetres, type Gift } from '@rangoli/core';
+import {
+  extentsOf,
+  solidsOf,
+  toMillimetres,
+  type Gift,
+  type GiftSolid,
+  type Place,
+} from '@rangoli/core';
 
 /** A point on the screen, before scaling. */
 interface ScreenPoint {
@@ -13,36 +20,21 @@ export interface SolidFace {
 }
 
 /** A gift drawn in parallel projection: its faces, and the middles of the edges that carry measures. */
-export interface GiftSolid {
+export interface GiftPicture {
   readonly faces: readonly SolidFace[];
   readonly width: number;
   readonly height: number;
-  readonly across: ScreenPoint;
-  readonly deep: ScreenPoint;
-  readonly high: ScreenPoint;
 }
 
 const cos30 = Math.cos(Math.PI / 6);
 /** How far from above the gift is seen: the height of a floor's unit square on the screen. */
 const tilt = 0.42;
 
-type Place = (x: number, y: number, z: number) => ScreenPoint;
-
-function ellipsePath(points: readonly ScreenPoint[]): string {
+function ringPath(points: readonly ScreenPoint[]): string {
   return `${points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('')}Z`;
 }
 
 const turn = Array.from({ length: 49 }, (_, i) => (i / 48) * 2 * Math.PI);
-
-/** A prism over a convex outline, whose visible side is the outline's lower hull swept along the axis. */
-function sweep(
-  near: readonly ScreenPoint[],
-  far: readonly ScreenPoint[],
-  light: number,
-): SolidFace {
-  // The swept body's silhouette is the convex hull of both ends.
-  return { path: ellipsePath(hull([...near, ...far])), light };
-}
 
 function hull(points: readonly ScreenPoint[]): readonly ScreenPoint[] {
   const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
@@ -62,64 +54,105 @@ function hull(points: readonly ScreenPoint[]): readonly ScreenPoint[] {
   return [...half(sorted), ...half([...sorted].reverse())];
 }
 
-function blockFaces(place: Place, a: number, d: number, h: number): readonly SolidFace[] {
-  const face = (light: number, ...points: readonly ScreenPoint[]): SolidFace => ({
-    path: ellipsePath(points),
-    light,
-  });
+/** The front runs down to the right; depth runs up to the right. */
+function project({ x, y, z }: Place): ScreenPoint {
+  return { x: (x + y) * cos30, y: (x - y) * tilt - z };
+}
+
+interface Outline {
+  readonly points: readonly ScreenPoint[];
+  readonly light: number;
+}
+
+function blockOutlines(middle: Place, size: Place): readonly Outline[] {
+  const at = (x: number, y: number, z: number) =>
+    project({
+      x: middle.x + (x * size.x) / 2,
+      y: middle.y + (y * size.y) / 2,
+      z: middle.z + (z * size.z) / 2,
+    });
   return [
-    face(0, place(0, 0, 0), place(a, 0, 0), place(a, 0, h), place(0, 0, h)),
-    face(-0.2, place(a, 0, 0), place(a, d, 0), place(a, d, h), place(a, 0, h)),
-    face(0.4, place(0, 0, h), place(a, 0, h), place(a, d, h), place(0, d, h)),
+    { light: 0, points: [at(-1, -1, -1), at(1, -1, -1), at(1, -1, 1), at(-1, -1, 1)] },
+    { light: -0.2, points: [at(1, -1, -1), at(1, 1, -1), at(1, 1, 1), at(1, -1, 1)] },
+    { light: 0.4, points: [at(-1, -1, 1), at(1, -1, 1), at(1, 1, 1), at(-1, 1, 1)] },
   ];
 }
 
-function standingFaces(place: Place, diameter: number, h: number): readonly SolidFace[] {
-  const r = diameter / 2;
-  const ring = (z: number) => turn.map((t) => place(r + r * Math.cos(t), r + r * Math.sin(t), z));
-  return [sweep(ring(0), ring(h), -0.05), { path: ellipsePath(ring(h)), light: 0.4 }];
+function roundOutlines(solid: Extract<GiftSolid, { kind: 'round' }>): readonly Outline[] {
+  const stands = solid.from.z !== solid.to.z;
+  const ring = (at: Place, radius: number) =>
+    turn.map((t) =>
+      project(
+        stands
+          ? { x: at.x + radius * Math.cos(t), y: at.y + radius * Math.sin(t), z: at.z }
+          : { x: at.x, y: at.y + radius * Math.cos(t), z: at.z + radius * Math.sin(t) },
+      ),
+    );
+  const near = ring(solid.from, solid.fromRadius);
+  const far = ring(solid.to, solid.toRadius);
+  // The swept body's silhouette is the convex hull of both ends.
+  return [
+    { light: stands ? -0.05 : 0.15, points: hull([...near, ...far]) },
+    { light: stands ? 0.4 : -0.15, points: far },
+  ];
 }
 
-function lyingFaces(place: Place, length: number, diameter: number): readonly SolidFace[] {
-  const r = diameter / 2;
-  const ring = (x: number) => turn.map((t) => place(x, r + r * Math.cos(t), r + r * Math.sin(t)));
-  return [sweep(ring(0), ring(length), 0.15), { path: ellipsePath(ring(length)), light: -0.15 }];
+function lumpOutlines(middle: Place, size: Place): readonly Outline[] {
+  const points = turn.flatMap((t) =>
+    [-1, -0.7, -0.3, 0, 0.3, 0.7, 1].map((share) => {
+      const wide = Math.cos(Math.asin(share));
+      return project({
+        x: middle.x + (wide * Math.cos(t) * size.x) / 2,
+        y: middle.y + (wide * Math.sin(t) * size.y) / 2,
+        z: middle.z + (share * size.z) / 2,
+      });
+    }),
+  );
+  return [{ light: 0.15, points: hull(points) }];
+}
+
+function outlinesOf(solid: GiftSolid): readonly Outline[] {
+  switch (solid.kind) {
+    case 'block':
+      return blockOutlines(solid.middle, solid.size);
+    case 'round':
+      return roundOutlines(solid);
+    case 'lump':
+      return lumpOutlines(solid.middle, solid.size);
+    case 'ball': {
+      const wide = 2 * solid.radius;
+      return lumpOutlines(solid.middle, { x: wide, y: wide, z: wide });
+    }
+  }
+}
+
+function depthOf(solid: GiftSolid): number {
+  const { x, y, z } = solid.kind === 'round' ? solid.from : solid.middle;
+  return x - y + z * 0.6;
 }
 
 /** Draws a gift to fit the given size, at its real proportions. */
-export function drawGift(gift: Gift, width: number, height: number): GiftSolid {
+export function drawGift(gift: Gift, width: number, height: number): GiftPicture {
   const size = extentsOf(gift);
-  const [a, d, h] = [size.across, size.deep, size.high].map(toMillimetres);
-  const [across = 1, deep = 1, high = 1] = [a, d, h];
-  // The front runs down to the right; depth runs up to the right.
-  const project = (x: number, y: number, z: number): ScreenPoint => ({
-    x: (x + y) * cos30,
-    y: (x - y) * tilt - z,
-  });
-  const corners = [0, across].flatMap((x) =>
-    [0, deep].flatMap((y) => [0, high].map((z) => project(x, y, z))),
+  const [across = 1, deep = 1, high = 1] = [size.across, size.deep, size.high].map(toMillimetres);
+  const corners = [-across / 2, across / 2].flatMap((x) =>
+    [-deep / 2, deep / 2].flatMap((y) => [0, high].map((z) => project({ x, y, z }))),
   );
   const left = Math.min(...corners.map(({ x }) => x));
   const right = Math.max(...corners.map(({ x }) => x));
   const top = Math.min(...corners.map(({ y }) => y));
   const bottom = Math.max(...corners.map(({ y }) => y));
   const scale = Math.min(width / (right - left), height / (bottom - top));
-  const place: Place = (x, y, z) => {
-    const point = project(x, y, z);
-    return { x: (point.x - left) * scale, y: (point.y - top) * scale };
-  };
-  const faces =
-    gift.shape === 'block'
-      ? blockFaces(place, across, deep, high)
-      : gift.lies === 'standing'
-        ? standingFaces(place, across, high)
-        : lyingFaces(place, across, deep);
+  const place = ({ x, y }: ScreenPoint): ScreenPoint => ({
+    x: (x - left) * scale,
+    y: (y - top) * scale,
+  });
+  const solids = [...solidsOf(gift)].sort((a, b) => depthOf(a) - depthOf(b));
   return {
-    faces,
+    faces: solids
+      .flatMap(outlinesOf)
+      .map(({ points, light }) => ({ path: ringPath(points.map(place)), light })),
     width: (right - left) * scale,
     height: (bottom - top) * scale,
-    across: place(across / 2, 0, 0),
-    deep: place(across, deep / 2, 0),
-    high: place(0, 0, high / 2),
   };
 }

@@ -1,12 +1,37 @@
-import { extentsOf, largest, type Gift } from '@rangoli/core';
+import { extentsOf, largest, millimetres, smallest, times, type GiftItem } from '@rangoli/core';
 
-/** The gift in another shape that takes up about the same space. */
-export function reshape(gift: Gift, shape: Gift['shape']): Gift {
-  if (gift.shape === shape) return gift;
-  const { across, deep, high } = extentsOf(gift);
-  if (shape === 'block') return { shape, across, deep, high };
-  const lies = across > 2 * high && across > 2 * deep ? 'lying' : 'standing';
-  return lies === 'lying'
-    ? { shape, lies, length: across, diameter: largest(deep, high) }
-    : { shape, lies, length: high, diameter: largest(across, deep) };
+/** The thing in another shape that takes up about the same space. */
+export function reshape(item: GiftItem, shape: GiftItem['shape']): GiftItem {
+  if (item.shape === shape) return item;
+  const { across, deep, high } = extentsOf(item);
+  const least = millimetres(3);
+  switch (shape) {
+    case 'block':
+    case 'lumpy':
+      return { shape, across, deep, high: largest(high, least) };
+    case 'card':
+      return { shape, across, deep, thick: smallest(high, millimetres(50)) };
+    case 'ball':
+      return { shape, diameter: largest(across, deep, high) };
+    case 'bottle': {
+      const tall = largest(high, millimetres(20));
+      return {
+        shape,
+        diameter: largest(across, deep),
+        body: times(tall, 0.6),
+        shoulder: times(tall, 0.15),
+        neck: times(tall, 0.25),
+        neckDiameter: largest(times(largest(across, deep), 0.4), least),
+      };
+    }
+    case 'cylinder':
+      return across > 2 * high && across > 2 * deep
+        ? { shape, lies: 'lying', length: across, diameter: largest(deep, high, least) }
+        : {
+            shape,
+            lies: 'standing',
+            length: largest(high, least),
+            diameter: largest(across, deep),
+          };
+  }
 }

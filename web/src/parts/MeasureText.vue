@@ -1,11 +1,23 @@
 <script setup lang="ts">
-import { measureParts, type Length, type Unit } from '@rangoli/core';
+import {
+  inchFraction,
+  measureParts,
+  millimetres,
+  roundDown,
+  type Length,
+  type Unit,
+} from '@rangoli/core';
 import { computed } from 'vue';
 
-/** A length on its ruler, with a real fraction. */
-const props = defineProps<{ length: Length; unit: Unit; withUnit?: boolean }>();
+/** A length on its ruler, with a real fraction; coarse where only its size matters. */
+const props = defineProps<{ length: Length; unit: Unit; withUnit?: boolean; coarse?: boolean }>();
 
-const parts = computed(() => measureParts(props.length, props.unit));
+const shown = computed(() =>
+  props.coarse
+    ? roundDown(props.length, props.unit === 'inch' ? inchFraction(1, 8) : millimetres(1))
+    : props.length,
+);
+const parts = computed(() => measureParts(shown.value, props.unit));
 const suffix = computed(() => {
   const given = parts.value.kind === 'decimal' ? parts.value.unit : 'inch';
   if (!props.withUnit && given === props.unit) return '';

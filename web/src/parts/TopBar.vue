@@ -2,7 +2,11 @@
 import { RouterLink } from 'vue-router';
 
 /** The bar over every view: the way back to the shelf, and the view's own tools. */
-defineProps<{ place: 'shelf' | 'box' }>();
+defineProps<{
+  place: 'shelf' | 'box' | 'compare';
+  /** The open project, whose views the bar leads to. */
+  project?: string;
+}>();
 </script>
 
 <template>
@@ -12,7 +16,18 @@ defineProps<{ place: 'shelf' | 'box' }>();
     >
     <nav aria-label="Views">
       <RouterLink to="/" :class="{ here: place === 'shelf' }">Shelf</RouterLink>
-      <span v-if="place === 'box'" class="here" aria-current="page">Box</span>
+      <template v-if="project !== undefined">
+        <RouterLink
+          :to="{ name: 'box', params: { id: project } }"
+          :class="{ here: place === 'box' }"
+          >Box</RouterLink
+        >
+        <RouterLink
+          :to="{ name: 'compare', params: { id: project } }"
+          :class="{ here: place === 'compare' }"
+          >Compare</RouterLink
+        >
+      </template>
     </nav>
     <div class="middle"><slot /></div>
     <div class="tools"><slot name="tools" /></div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cutSizeOf, extentsOf, planBox } from '@rangoli/core';
+import { cutSizeOf, extentsOf, paperFor, planBox } from '@rangoli/core';
 import { Copy, Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -47,7 +47,7 @@ const layout = computed(
         >
           <PieceDrawing
             :piece="placed.piece"
-            :colour="box.papers[placed.piece.paper].colour"
+            :colour="paperFor(box.papers, placed.piece.paper).colour"
             :grain="0.75 / layout.scale"
           />
         </g>

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 
 /** Scores of one piece that are lit together, by the names of their grid lines. */
 export interface Highlight {
@@ -23,5 +23,11 @@ export const useHighlight = defineStore('highlight', () => {
     return lit.value?.piece === piece && lit.value.lines.includes(line);
   }
 
-  return { lit, light, unlight, isLit };
+  /** Every lit line with its piece. */
+  const lines = computed(() => {
+    const { piece = '', lines: names = [] } = lit.value ?? {};
+    return names.map((line) => ({ piece, line }));
+  });
+
+  return { lit, lines, light, unlight, isLit };
 });

@@ -1,0 +1,119 @@
+/* npm run -s plan -- FILE.json [--fold DIR] [--check]: plans a request or a project from the command line. */
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import {
+  checkFolding,
+  foldFile,
+  foldingBox,
+  outermostPoints,
+  paperFor,
+  planBox,
+  planRequestSchema,
+  problemsFrom,
+  projectDocumentSchema,
+  type Plan,
+  type PlanRequest,
+} from '@rangoli/core';
+
+/** A refusal that is told in one sentence, with no trace of the program. */
+class Complaint extends Error {}
+
+interface Asked {
+  readonly title: string;
+  readonly request: PlanRequest;
+}
+
+function readText(file: string): string {
+  try {
+    return readFileSync(file === '-' ? 0 : file, 'utf8');
+  } catch {
+    throw new Complaint(
+      `${file} can’t be read. Give the name of a JSON file, or - for standard input.`,
+    );
+  }
+}
+
+function readAsked(file: string): Asked {
+  let content: unknown;
+  try {
+    content = JSON.parse(readText(file));
+  } catch (error) {
+    if (error instanceof Complaint) throw error;
+    throw new Complaint(`${file} is not JSON. Give a plan request or a project.`);
+  }
+  const isProject = typeof content === 'object' && content !== null && 'box' in content;
+  const parsed = isProject
+    ? projectDocumentSchema.safeParse(content)
+    : planRequestSchema.safeParse(content);
+  if (!parsed.success)
+    throw new Complaint(
+      problemsFrom(parsed.error, 'mm')
+        .slice(0, 5)
+        .map(({ field, message }) => `${field}: ${message}`)
+        .join('\n'),
+    );
+  return 'box' in parsed.data
+    ? { title: parsed.data.name, request: parsed.data.box }
+    : { title: 'Box', request: parsed.data };
+}
+
+function planned(request: PlanRequest): Plan {
+  const result = planBox(request);
+  if (result.ok) return result.plan;
+  throw new Complaint(
+    result.problems.map(({ field, message }) => `${field}: ${message}`).join('\n'),
+  );
+}
+
+function writeFolds(directory: string, title: string, plan: Plan): void {
+  mkdirSync(directory, { recursive: true });
+  for (const piece of plan.pieces)
+    writeFileSync(
+      join(directory, `${piece.id}.fold`),
+      `${JSON.stringify(foldFile(title, piece), null, 1)}\n`,
+    );
+}
+
+/** Prints what the folded box says; false when something in it doesn't hold. */
+function check(plan: Plan, request: PlanRequest): boolean {
+  const box = foldingBox(
+    plan.pieces,
+    ({ paper }) => paperFor(request.papers, paper).thickness,
+    plan.assembly,
+  );
+  const faults = checkFolding(box, outermostPoints(plan.gift));
+  const checks = ['closing', 'stacks', 'crossing', 'cavity', 'gift'] as const;
+  for (const about of checks) {
+    const found = faults.filter((fault) => fault.about === about);
+    console.log(
+      `${about}: ${found.length === 0 ? 'holds' : found.map(({ message }) => message).join('; ')}`,
+    );
+  }
+  for (const { outer, inner, state, gap } of plan.pairs)
+    console.log(`${outer} over ${inner}: ${state}, ${(gap / 1_000_000).toFixed(2)} mm`);
+  return faults.length === 0;
+}
+
+const usage = 'Use: npm run -s plan -- FILE.json [--fold DIR] [--check]';
+
+try {
+  const { values, positionals } = parseArgs({
+    allowPositionals: true,
+    options: { fold: { type: 'string' }, check: { type: 'boolean', default: false } },
+  });
+  const [file, ...more] = positionals;
+  if (file === undefined || more.length > 0) throw new Complaint(usage);
+  const { title, request } = readAsked(file);
+  const plan = planned(request);
+  if (values.fold !== undefined) writeFolds(values.fold, title, plan);
+  if (values.check) {
+    if (!check(plan, request)) process.exitCode = 1;
+  } else console.log(JSON.stringify(plan, null, 2));
+} catch (error) {
+  if (!(error instanceof Error)) throw error;
+  const isUsage = 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS');
+  if (!(error instanceof Complaint) && !isUsage) throw error;
+  console.error(isUsage ? usage : error.message);
+  process.exitCode = 2;
+}

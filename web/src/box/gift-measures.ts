@@ -1,0 +1,169 @@
+import type { Gift, GiftItem, Length } from '@rangoli/core';
+
+/** A measure of a gift, where it is written beside its drawing, and the gift with another one. */
+export interface GiftMeasure {
+  readonly name: string;
+  readonly label: string;
+  readonly length: Length;
+  readonly place: 'left' | 'front' | 'right' | 'more';
+  readonly take: (length: Length) => GiftItem;
+}
+
+function sidesOf(item: Extract<GiftItem, { shape: 'block' | 'lumpy' }>): readonly GiftMeasure[] {
+  return [
+    {
+      name: 'high',
+      label: 'Height',
+      length: item.high,
+      place: 'left',
+      take: (high) => ({ ...item, high }),
+    },
+    {
+      name: 'across',
+      label: 'Width',
+      length: item.across,
+      place: 'front',
+      take: (across) => ({ ...item, across }),
+    },
+    {
+      name: 'deep',
+      label: 'Depth',
+      length: item.deep,
+      place: 'right',
+      take: (deep) => ({ ...item, deep }),
+    },
+  ];
+}
+
+/** The measures of one thing, at the edges that they belong to. */
+export function measuresOf(item: GiftItem): readonly GiftMeasure[] {
+  switch (item.shape) {
+    case 'block':
+    case 'lumpy':
+      return sidesOf(item);
+    case 'cylinder': {
+      const stands = item.lies !== 'lying';
+      return [
+        {
+          name: 'length',
+          label: stands ? 'Height' : 'Length',
+          length: item.length,
+          place: stands ? 'left' : 'front',
+          take: (length) => ({ ...item, length }),
+        },
+        {
+          name: 'diameter',
+          label: 'Diameter',
+          length: item.diameter,
+          place: stands ? 'front' : 'right',
+          take: (diameter) => ({ ...item, diameter }),
+        },
+      ];
+    }
+    case 'ball':
+      return [
+        {
+          name: 'diameter',
+          label: 'Diameter',
+          length: item.diameter,
+          place: 'front',
+          take: (diameter) => ({ ...item, diameter }),
+        },
+      ];
+    case 'card':
+      return [
+        {
+          name: 'thick',
+          label: 'Thickness',
+          length: item.thick,
+          place: 'left',
+          take: (thick) => ({ ...item, thick }),
+        },
+        {
+          name: 'across',
+          label: 'Width',
+          length: item.across,
+          place: 'front',
+          take: (across) => ({ ...item, across }),
+        },
+        {
+          name: 'deep',
+          label: 'Depth',
+          length: item.deep,
+          place: 'right',
+          take: (deep) => ({ ...item, deep }),
+        },
+      ];
+    case 'bottle':
+      return [
+        {
+          name: 'body',
+          label: 'Body',
+          length: item.body,
+          place: 'left',
+          take: (body) => ({ ...item, body }),
+        },
+        {
+          name: 'diameter',
+          label: 'Diameter',
+          length: item.diameter,
+          place: 'front',
+          take: (diameter) => ({ ...item, diameter }),
+        },
+        {
+          name: 'neckDiameter',
+          label: 'Neck across',
+          length: item.neckDiameter,
+          place: 'right',
+          take: (neckDiameter) => ({ ...item, neckDiameter }),
+        },
+        {
+          name: 'shoulder',
+          label: 'Shoulder',
+          length: item.shoulder,
+          place: 'more',
+          take: (shoulder) => ({ ...item, shoulder }),
+        },
+        {
+          name: 'neck',
+          label: 'Neck',
+          length: item.neck,
+          place: 'more',
+          take: (neck) => ({ ...item, neck }),
+        },
+      ];
+  }
+}
+
+/** The thing whose measures are edited: the gift itself, or what there are several of. */
+export function itemOf(gift: Gift): GiftItem | undefined {
+  if (gift.shape === 'set') return gift.items[0];
+  return gift.shape === 'several' ? gift.item : gift;
+}
+
+/** The gift with another thing in the place of the one that is edited. */
+export function withItem(gift: Gift, item: GiftItem): Gift {
+  if (gift.shape === 'set') return { ...gift, items: [item, ...gift.items.slice(1)] };
+  return gift.shape === 'several' ? { ...gift, item } : item;
+}
+
+/** How many there are each way. */
+export interface Rows {
+  readonly across: number;
+  readonly deep: number;
+  readonly high: number;
+}
+
+/** How many of it there are each way. */
+export function rowsOf(gift: Gift): Rows {
+  return gift.shape === 'several' ? gift : { across: 1, deep: 1, high: 1 };
+}
+
+/** The same thing so many times; one alone is no arrangement. */
+export function inRows(gift: Gift, rows: Rows): Gift {
+  const item = itemOf(gift);
+  if (!item) return gift;
+  if (rows.across * rows.deep * rows.high === 1) return item;
+  const packing = gift.shape === 'several' ? gift.packing : 'in rows';
+  return { shape: 'several', item, packing, across: rows.across, deep: rows.deep, high: rows.high };
+}

@@ -1,0 +1,277 @@
+<script setup lang="ts">
+import {
+  compareStyles,
+  extentsOf,
+  largestGift,
+  requestIn,
+  type Compared,
+  type Extents,
+} from '@rangoli/core';
+import { computed, onBeforeUnmount, ref, shallowReactive, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import MeasureText from '../parts/MeasureText.vue';
+import TopBar from '../parts/TopBar.vue';
+import { useProject } from '../stores/project.ts';
+import StyleCard from './StyleCard.vue';
+
+/** Every kind of box for this gift, side by side on the maker's own sheet. */
+const props = defineProps<{ id: string }>();
+
+const project = useProject();
+const router = useRouter();
+watch(
+  () => props.id,
+  (id) => {
+    if (project.id !== id || project.openState.kind !== 'open') void project.open(id);
+  },
+  { immediate: true },
+);
+onBeforeUnmount(() => project.flush());
+
+const request = computed(() => project.document?.box);
+const all = computed((): readonly Compared[] =>
+  request.value ? compareStyles(request.value) : [],
+);
+
+const musts = [
+  { key: 'sheet', label: 'fit one sheet' },
+  { key: 'glue', label: 'need no glue' },
+  { key: 'marks', label: 'be all on my marks' },
+  { key: 'top', label: 'open from the top' },
+  { key: 'shows', label: 'show the gift' },
+] as const;
+type Must = (typeof musts)[number]['key'];
+const orders = [
+  { key: 'usual', label: 'as listed' },
+  { key: 'paper', label: 'paper' },
+  { key: 'work', label: 'work' },
+  { key: 'glue', label: 'glue' },
+] as const;
+type Order = (typeof orders)[number]['key'];
+
+const wanted = ref<ReadonlySet<Must>>(new Set());
+const order = ref<Order>('usual');
+
+function toggle(key: Must): void {
+  const next = new Set(wanted.value);
+  if (!next.delete(key)) next.add(key);
+  wanted.value = next;
+}
+
+function meets(compared: Compared): boolean {
+  if (!compared.ok) return wanted.value.size === 0;
+  const { figures } = compared;
+  const answers: Record<Must, boolean> = {
+    sheet: figures.sheets === 1,
+    glue: figures.glue === 0,
+    marks: figures.offGrid === 0,
+    top: figures.opensFromTop,
+    shows: figures.showsGift,
+  };
+  return [...wanted.value].every((key) => answers[key]);
+}
+
+function weight(compared: Compared): number {
+  if (!compared.ok) return Infinity;
+  const { figures } = compared;
+  switch (order.value) {
+    case 'paper':
+      return figures.sheets + figures.used;
+    case 'work':
+      return figures.minutes;
+    case 'glue':
+      return figures.glue;
+    case 'usual':
+      return 0;
+  }
+}
+
+const shown = computed(() =>
+  [...all.value].filter(meets).sort((a, b) => {
+    const [x, y] = [weight(a), weight(b)];
+    return x === y ? 0 : x - y;
+  }),
+);
+const fitting = computed(() => all.value.filter(({ ok }) => ok).length);
+const gift = computed(() => request.value && extentsOf(request.value.gift));
+/** All sheets to one scale, so that paper is seen and not read. */
+const scaleTo = computed(() => {
+  const sheet = request.value?.papers[0].sheet;
+  return sheet ? Math.max(sheet.width, sheet.height) : 1;
+});
+
+/** The largest gifts are looked for one style after the other, when there is time. */
+const largest = shallowReactive(new Map<string, Extents | undefined>());
+let turn = 0;
+watch(
+  all,
+  (list) => {
+    largest.clear();
+    const mine = ++turn;
+    const waiting = list.filter(({ ok }) => ok);
+    const next = () => {
+      const compared = waiting.shift();
+      if (mine !== turn || !compared || !request.value) return;
+      largest.set(compared.style.id, largestGift(requestIn(request.value, compared.choice)));
+      setTimeout(next, 0);
+    };
+    setTimeout(next, 60);
+  },
+  { immediate: true },
+);
+onBeforeUnmount(() => turn++);
+
+async function take(compared: Compared): Promise<void> {
+  if (request.value?.style.style !== compared.style.id)
+    project.changeBox('kind of box', { style: compared.choice });
+  await router.push({ name: 'box', params: { id: props.id } });
+}
+</script>
+
+<template>
+  <div class="view">
+    <TopBar place="compare" :project="id">
+      <strong v-if="project.document" class="name">{{ project.document.name }}</strong>
+    </TopBar>
+    <main v-if="request && gift">
+      <header>
+        <h1>Which box for this gift?</h1>
+        <p class="quiet">
+          <MeasureText :length="gift.across" :unit="request.unit" /> ×
+          <MeasureText :length="gift.deep" :unit="request.unit" /> ×
+          <MeasureText :length="gift.high" :unit="request.unit" with-unit />, on
+          {{ request.papers[0].name }} {{ request.papers[0].sheet.name }}
+        </p>
+        <p class="count">{{ fitting }} of {{ all.length }} fit</p>
+      </header>
+      <div class="switches">
+        <div role="group" aria-label="Must">
+          <span>Must</span>
+          <button
+            v-for="must in musts"
+            :key="must.key"
+            type="button"
+            :aria-pressed="wanted.has(must.key)"
+            @click="toggle(must.key)"
+          >
+            {{ must.label }}
+          </button>
+        </div>
+        <div role="group" aria-label="Least first">
+          <span>Least</span>
+          <button
+            v-for="each in orders"
+            :key="each.key"
+            type="button"
+            :aria-pressed="order === each.key"
+            @click="order = each.key"
+          >
+            {{ each.label }}
+          </button>
+        </div>
+      </div>
+      <ul v-if="shown.length > 0" class="grid">
+        <StyleCard
+          v-for="compared in shown"
+          :key="compared.style.id"
+          :compared="compared"
+          :request="request"
+          :chosen="compared.style.id === request.style.style"
+          :largest="largest.get(compared.style.id)"
+          :scale-to="scaleTo"
+          @take="take(compared)"
+        />
+      </ul>
+      <p v-else class="none">
+        No kind of box meets all of these for this gift. Take one of the wishes back.
+      </p>
+    </main>
+    <main v-else class="waiting">
+      <p class="quiet" role="status">Getting the box from the shelf…</p>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.view {
+  min-height: 100dvh;
+  background: var(--paper);
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: baseline;
+  padding: 12px 20px;
+}
+
+h1 {
+  font: 700 21px/1.2 var(--figures);
+}
+
+.count {
+  margin-left: auto;
+  color: var(--ink-soft);
+}
+
+.switches {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 24px;
+  justify-content: space-between;
+  padding: 10px 20px;
+  border-block: 1px solid var(--rule);
+  background: var(--ground);
+}
+
+.switches > div {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 8px;
+  align-items: center;
+}
+
+.switches span {
+  margin-right: 2px;
+  color: var(--ink-soft);
+}
+
+.switches button {
+  padding: 5px 13px;
+  border: 1px solid var(--rule);
+  border-radius: 16px;
+  font: 500 13.5px var(--text);
+  color: var(--ink);
+  background: var(--paper);
+  cursor: pointer;
+}
+
+.switches button:hover {
+  border-color: var(--ink);
+}
+
+.switches button[aria-pressed='true'] {
+  border-color: var(--ink);
+  color: #ffffff;
+  background: var(--ink);
+}
+
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(236px, 100%), 1fr));
+  gap: 1px;
+  border-bottom: 1px solid var(--rule);
+  background: var(--rule);
+}
+
+.none,
+.waiting {
+  padding: 60px 20px;
+  text-align: center;
+}
+
+.name {
+  font: 700 17px var(--figures);
+}
+</style>

@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import type { Plan, PlanRequest } from '@rangoli/core';
+import { Pause, Play } from '@lucide/vue';
+import { useElementSize, useRafFn } from '@vueuse/core';
+import Slider from 'primevue/slider';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { useHighlight } from '../stores/highlight.ts';
+import BoxPicture from './BoxPicture.vue';
+import { coloursOf, foldingBoxOf } from './box-faces.ts';
+import { FoldStage } from './fold-stage.ts';
+
+/** The box folding from flat card to closed, the gift inside: turned by mouse, touch and keys. */
+const props = defineProps<{ plan: Plan; request: PlanRequest }>();
+
+const highlight = useHighlight();
+const canvas = useTemplateRef('canvas');
+const frame = useTemplateRef('frame');
+const { width, height } = useElementSize(frame);
+const stage = shallowRef<FoldStage>();
+const isDrawn = ref(false);
+const share = ref(0.72);
+
+const box = computed(() => foldingBoxOf(props.plan, props.request.papers));
+const time = computed(() => share.value * box.value.end);
+
+onMounted(() => {
+  try {
+    if (canvas.value) stage.value = new FoldStage(canvas.value);
+  } catch {
+    // No WebGL here: the same box is drawn as lines and faces instead.
+    isDrawn.value = true;
+  }
+});
+onBeforeUnmount(() => stage.value?.dispose());
+
+watch([stage, width, height], () => {
+  if (width.value > 0) stage.value?.resize(width.value, height.value);
+});
+watch([stage, box, () => props.request.papers], () => {
+  stage.value?.show(
+    box.value,
+    coloursOf(box.value, props.request.papers),
+    props.plan.gift,
+    time.value,
+    0,
+  );
+});
+watch(time, (now) => stage.value?.pose(now, 0));
+watch(
+  () => highlight.lines,
+  (lines) => stage.value?.light(lines),
+);
+
+/** The whole way takes this long when it is played. */
+const playTime = 7000;
+const { isActive, pause, resume } = useRafFn(
+  ({ delta }) => {
+    share.value = Math.min(1, share.value + delta / playTime);
+    if (share.value >= 1) pause();
+  },
+  { immediate: false },
+);
+
+function play(): void {
+  if (isActive.value) pause();
+  else {
+    if (share.value >= 1) share.value = 0;
+    resume();
+  }
+}
+
+const turns: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-8, 0],
+  ArrowRight: [8, 0],
+  ArrowUp: [0, 6],
+  ArrowDown: [0, -6],
+};
+
+function onKey(event: KeyboardEvent): void {
+  const turn = turns[event.key];
+  if (!turn) return;
+  event.preventDefault();
+  stage.value?.turn(...turn);
+}
+</script>
+
+<template>
+  <div class="fold">
+    <div
+      ref="frame"
+      class="frame"
+      tabindex="0"
+      role="img"
+      :aria-label="`The box folding, ${Math.round(share * 100)} of 100 parts done. Arrow keys turn it.`"
+      @keydown="onKey"
+    >
+      <canvas v-show="!isDrawn" ref="canvas" />
+      <BoxPicture v-if="isDrawn" :plan="plan" :papers="request.papers" :time="time" class="drawn" />
+    </div>
+    <div class="controls">
+      <button
+        type="button"
+        :aria-label="isActive ? 'Stop folding' : 'Play the folding'"
+        :title="isActive ? 'Stop' : 'Fold it'"
+        @click="play"
+      >
+        <Pause v-if="isActive" :size="18" /><Play v-else :size="18" />
+      </button>
+      <span>flat</span>
+      <Slider
+        :model-value="share * 100"
+        :step="0.5"
+        aria-label="How far the box is folded"
+        @update:model-value="(value) => (share = Number(value) / 100)"
+      />
+      <span>closed</span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.fold {
+  position: relative;
+  width: 100%;
+  height: 100%;
+}
+
+.frame {
+  position: absolute;
+  inset: 0;
+}
+
+.frame:focus-visible {
+  outline: 3px solid var(--turmeric);
+  outline-offset: -4px;
+}
+
+canvas,
+.drawn {
+  display: block;
+  width: 100%;
+  height: 100%;
+  touch-action: none;
+}
+
+.drawn {
+  padding: 16px 16px 48px;
+}
+
+.controls {
+  position: absolute;
+  left: 50%;
+  bottom: 12px;
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  width: min(360px, 82%);
+  padding: 4px 14px 4px 6px;
+  border-radius: 20px;
+  font-size: 13px;
+  color: #e6f0ec;
+  background: rgb(20 48 45 / 82%);
+  transform: translateX(-50%);
+}
+
+.controls > :deep(.p-slider) {
+  flex: 1;
+}
+
+.controls > :deep(.p-slider.p-slider-horizontal) {
+  background: rgb(255 255 255 / 28%);
+}
+
+.controls :deep(.p-slider .p-slider-range) {
+  background: var(--turmeric);
+}
+
+.controls button {
+  padding: 6px;
+  border: 0;
+  border-radius: 50%;
+  line-height: 0;
+  color: #ffffff;
+  background: none;
+  cursor: pointer;
+}
+
+.controls button:hover {
+  background: rgb(255 255 255 / 14%);
+}
+</style>

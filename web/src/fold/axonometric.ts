@@ -1,0 +1,130 @@
+import type { PlacedFace, Vector } from '@rangoli/core';
+import { shade } from '../parts/colour.ts';
+import type { CardColours } from './box-faces.ts';
+
+/** A face as it is drawn flat on the screen. */
+export interface DrawnFace {
+  readonly path: string;
+  readonly fill: string;
+}
+
+/** A box in parallel projection, its faces from the farthest to the nearest. */
+export interface BoxPicture {
+  readonly faces: readonly DrawnFace[];
+  readonly viewBox: string;
+}
+
+const turn = (-35 * Math.PI) / 180;
+const tilt = (28 * Math.PI) / 180;
+const cosTurn = Math.cos(turn);
+const sinTurn = Math.sin(turn);
+const cosTilt = Math.cos(tilt);
+const sinTilt = Math.sin(tilt);
+
+/** A place as it is seen: to the right, down, and towards the eye. */
+function seen({ x, y, z }: Vector): Vector {
+  const across = x * cosTurn - y * sinTurn;
+  const deep = x * sinTurn + y * cosTurn;
+  return { x: across, y: -z * cosTilt - deep * sinTilt, z: z * sinTilt - deep * cosTilt };
+}
+
+function ringPath(ring: readonly Vector[]): string {
+  return `${ring.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('')}Z`;
+}
+
+/** Where the light comes from, as the eye sees it. */
+const light: Vector = { x: -0.35, y: -0.75, z: 0.55 };
+
+/** Draws faces in space, each side in its colour and as bright as the light falls on it. */
+export function drawFaces(
+  faces: readonly PlacedFace[],
+  colours: ReadonlyMap<string, CardColours>,
+  border: number,
+): BoxPicture {
+  const drawn = faces.map((face) => {
+    const ring = face.ring.map(seen);
+    const out = seen(face.out);
+    const showsInside = out.z > 0;
+    const toEye = showsInside ? out : { x: -out.x, y: -out.y, z: -out.z };
+    const colour = colours.get(face.part);
+    const brightness = toEye.x * light.x + toEye.y * light.y + toEye.z * light.z;
+    const fill = (showsInside ? colour?.inside : colour?.outside) ?? '#ffffff';
+    const depth = ring.reduce((sum, point) => sum + point.z, 0) / ring.length;
+    return {
+      depth,
+      ring,
+      toEye,
+      path: [ring, ...face.holes.map((hole) => hole.map(seen))].map(ringPath).join(''),
+      fill: shade(fill, brightness * 0.42 - 0.2 - (showsInside ? 0.1 : 0)),
+    };
+  });
+  const ordered = farthestFirst(drawn);
+  const points = drawn.flatMap(({ ring }) => ring);
+  const xs = points.map(({ x }) => x);
+  const ys = points.map(({ y }) => y);
+  const [left, top] = [Math.min(...xs) - border, Math.min(...ys) - border];
+  const [width, height] = [Math.max(...xs) + border - left, Math.max(...ys) + border - top];
+  return {
+    faces: ordered,
+    viewBox: `${left.toFixed(1)} ${top.toFixed(1)} ${width.toFixed(1)} ${height.toFixed(1)}`,
+  };
+}
+
+/** A face as it is seen, with the direction out of the side that is seen. */
+interface SeenFace {
+  readonly ring: readonly Vector[];
+  readonly toEye: Vector;
+  readonly depth: number;
+}
+
+/** Less than this apart, in millimetres, two faces lie in one plane. */
+const level = 1e-3;
+
+function heightOver({ ring, toEye }: SeenFace, point: Vector): number {
+  const [at] = ring;
+  return at
+    ? toEye.x * (point.x - at.x) + toEye.y * (point.y - at.y) + toEye.z * (point.z - at.z)
+    : 0;
+}
+
+function boundsOf(ring: readonly Vector[]) {
+  const xs = ring.map(({ x }) => x);
+  const ys = ring.map(({ y }) => y);
+  return [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)] as const;
+}
+
+/** Whether one face surely lies behind another one, so that it is drawn first. */
+function isBehind(one: SeenFace, other: SeenFace): boolean {
+  const under = one.ring.map((point) => heightOver(other, point));
+  if (under.every((height) => height <= level) && under.some((height) => height < -level))
+    return true;
+  const over = other.ring.map((point) => heightOver(one, point));
+  return over.every((height) => height >= -level) && over.some((height) => height > level);
+}
+
+/** Faces in an order in which each may be drawn over those before it; by depth where nothing else tells. */
+function farthestFirst<Face extends SeenFace>(faces: readonly Face[]): readonly Face[] {
+  const sorted = [...faces].sort((a, b) => a.depth - b.depth);
+  const bounds = sorted.map(({ ring }) => boundsOf(ring));
+  const overlap = (i: number, j: number) => {
+    const a = bounds[i];
+    const b = bounds[j];
+    return a && b && a[0] < b[1] && b[0] < a[1] && a[2] < b[3] && b[2] < a[3];
+  };
+  const behind = sorted.map((face, i) =>
+    sorted.flatMap((other, j) =>
+      i !== j && overlap(i, j) && isBehind(other, face) && !isBehind(face, other) ? [j] : [],
+    ),
+  );
+  const done: Face[] = [];
+  const state = sorted.map(() => 0);
+  const visit = (i: number) => {
+    const face = sorted[i];
+    if (state[i] !== 0 || !face) return;
+    state[i] = 1;
+    for (const j of behind[i] ?? []) visit(j);
+    done.push(face);
+  };
+  sorted.forEach((_, i) => visit(i));
+  return done;
+}

@@ -1,0 +1,119 @@
+import { Color, ShapeUtils, Vector2, type BufferAttribute, type BufferGeometry } from 'three';
+import { BufferAttribute as Attribute, BufferGeometry as Geometry } from 'three';
+import type { PlacedFace, Vector } from '@rangoli/core';
+import type { CardColours } from './box-faces.ts';
+
+/** Triangles of a face as corners of its rings, which don't change while it folds. */
+interface FacePattern {
+  readonly triangles: readonly (readonly number[])[];
+  readonly rings: readonly (readonly number[])[];
+  readonly corners: number;
+}
+
+function patternOf(face: PlacedFace): FacePattern {
+  const [first, second] = face.ring;
+  const origin = first ?? { x: 0, y: 0, z: 0 };
+  const along = direction(minus(second ?? origin, origin));
+  const up = cross(face.out, along);
+  const flat = (ring: readonly Vector[]) =>
+    ring.map((point) => {
+      const away = minus(point, origin);
+      return new Vector2(dot(away, along), dot(away, up));
+    });
+  const contour = flat(face.ring);
+  const holes = face.holes.map(flat);
+  let from = 0;
+  const rings = [face.ring, ...face.holes].map((ring) => {
+    const indices = ring.map((_, i) => from + i);
+    from += ring.length;
+    return indices;
+  });
+  return { triangles: ShapeUtils.triangulateShape(contour, holes), rings, corners: from };
+}
+
+function minus(a: Vector, b: Vector): Vector {
+  return { x: a.x - b.x, y: a.y - b.y, z: a.z - b.z };
+}
+
+function dot(a: Vector, b: Vector): number {
+  return a.x * b.x + a.y * b.y + a.z * b.z;
+}
+
+function cross(a: Vector, b: Vector): Vector {
+  return { x: a.y * b.z - a.z * b.y, y: a.z * b.x - a.x * b.z, z: a.x * b.y - a.y * b.x };
+}
+
+function direction(a: Vector): Vector {
+  const length = Math.sqrt(dot(a, a)) || 1;
+  return { x: a.x / length, y: a.y / length, z: a.z / length };
+}
+
+/** All the card of a box as one body with its thickness, whose corners are moved as it folds. */
+export class CardMesh {
+  readonly geometry: BufferGeometry = new Geometry();
+  readonly #patterns: readonly FacePattern[];
+  readonly #position: BufferAttribute;
+  readonly #normal: BufferAttribute;
+
+  constructor(faces: readonly PlacedFace[], colours: ReadonlyMap<string, CardColours>) {
+    this.#patterns = faces.map(patternOf);
+    const count = this.#patterns.reduce(
+      (sum, { triangles, corners }) => sum + 6 * triangles.length + 6 * corners,
+      0,
+    );
+    this.#position = new Attribute(new Float32Array(3 * count), 3);
+    this.#normal = new Attribute(new Float32Array(3 * count), 3);
+    const colour = new Attribute(new Float32Array(3 * count), 3);
+    let at = 0;
+    const paint = (value: Color, times: number) => {
+      for (let i = 0; i < times; i++) colour.setXYZ(at++, value.r, value.g, value.b);
+    };
+    this.#patterns.forEach(({ triangles, corners }, i) => {
+      const card = colours.get(faces[i]?.part ?? '');
+      paint(new Color(card?.inside ?? '#ffffff'), 3 * triangles.length);
+      paint(new Color(card?.outside ?? '#ffffff'), 3 * triangles.length);
+      // The cut edge shows the core of the card.
+      paint(new Color(card?.outside ?? '#ffffff').lerp(new Color('#ffffff'), 0.35), 6 * corners);
+    });
+    this.geometry.setAttribute('position', this.#position);
+    this.geometry.setAttribute('normal', this.#normal);
+    this.geometry.setAttribute('color', colour);
+    this.move(faces);
+  }
+
+  /** Moves the card to where its faces are now. */
+  move(faces: readonly PlacedFace[]): void {
+    let at = 0;
+    const put = (point: Vector, normal: Vector) => {
+      this.#position.setXYZ(at, point.x, point.y, point.z);
+      this.#normal.setXYZ(at++, normal.x, normal.y, normal.z);
+    };
+    this.#patterns.forEach(({ triangles, rings }, i) => {
+      const face = faces[i];
+      if (!face) return;
+      const { out, card } = face;
+      const half = card / 2;
+      const points = [...face.ring, ...face.holes.flat()];
+      const back = { x: -out.x, y: -out.y, z: -out.z };
+      const shifted = (corner: number, by: number): Vector => {
+        const point = points[corner] ?? out;
+        return { x: point.x + out.x * by, y: point.y + out.y * by, z: point.z + out.z * by };
+      };
+      for (const triangle of triangles)
+        for (const corner of triangle) put(shifted(corner, half), out);
+      for (const triangle of triangles)
+        for (const corner of [...triangle].reverse()) put(shifted(corner, -half), back);
+      for (const ring of rings)
+        ring.forEach((corner, j) => {
+          const next = ring[(j + 1) % ring.length] ?? corner;
+          const [a, b] = [shifted(corner, half), shifted(next, half)];
+          const [c, d] = [shifted(corner, -half), shifted(next, -half)];
+          const side = direction(cross(minus(b, a), back));
+          for (const point of [a, c, b, b, c, d]) put(point, side);
+        });
+    });
+    this.#position.needsUpdate = true;
+    this.#normal.needsUpdate = true;
+    this.geometry.computeBoundingSphere();
+  }
+}
