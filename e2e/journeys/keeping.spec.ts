@@ -29,11 +29,11 @@ test('two windows on one box: nothing is overwritten, and both can be kept', asy
   await expect(other).toHaveTitle(/theirs/);
   await other.waitForTimeout(800);
 
-  await page.getByLabel('Width', { exact: true }).fill('5');
+  await page.getByLabel('Width', { exact: true }).fill('4 1/2');
   await expect(page.getByRole('alert')).toContainText('changed in another window');
   await page.getByRole('button', { name: 'Keep both' }).click();
   await expect(page.getByLabel('Name of the box')).toHaveValue('Hand lens, mine');
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('5');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('4 1/2');
   await page.goto(demo.origin);
   await expect(page.getByRole('link', { name: 'Hand lens, theirs' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Hand lens, mine' })).toBeVisible();
@@ -47,18 +47,18 @@ test('while the server is away the work goes on, and is saved when it is back', 
   await demo.stop();
   await page.getByLabel('Width', { exact: true }).fill('2 1/2');
   await expect(page.getByText('Not saved: the server is away. Kept in this browser')).toBeVisible();
-  const size = await sizeOf(page, 'base').innerText();
+  const size = await sizeOf(page, 'bag').innerText();
   await demo.start();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 15_000 });
 
   // Closed before it could be sent, a change waits in the browser.
   await demo.stop();
   await page.getByLabel('Depth', { exact: true }).fill('1 1/2');
-  await expect.poll(() => sizeOf(page, 'base').innerText()).not.toBe(size);
-  const changed = await sizeOf(page, 'base').innerText();
+  await expect.poll(() => sizeOf(page, 'bag').innerText()).not.toBe(size);
+  const changed = await sizeOf(page, 'bag').innerText();
   await demo.start();
   await page.reload();
-  await expect.poll(() => sizeOf(page, 'base').innerText()).toBe(changed);
+  await expect.poll(() => sizeOf(page, 'bag').innerText()).toBe(changed);
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 });
 

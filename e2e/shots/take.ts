@@ -1,6 +1,6 @@
 import { resolve } from 'node:path';
 import type { Page } from '@playwright/test';
-import { launchChromium } from '../support/browser.ts';
+import { launchWithWebGL } from '../support/browser.ts';
 import { RangoliServer } from '../support/rangoli-server.ts';
 
 const folder = resolve(import.meta.dirname, '../../docs/screenshots');
@@ -31,6 +31,23 @@ const shots: readonly Shot[] = [
     set: async (page, origin) => {
       await openBox(page, origin, 'Pocket sundial');
       await page.locator('[data-piece=lid] .score').hover();
+      await page.waitForTimeout(2500);
+    },
+  },
+  {
+    name: 'box-folding',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Night tea tin');
+      await page.waitForTimeout(2500);
+    },
+  },
+  {
+    name: 'compare',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Pocket sundial');
+      await page.getByRole('link', { name: 'Compare', exact: true }).click();
+      await page.getByText('20 fit').waitFor();
+      await page.waitForTimeout(1500);
     },
   },
   {
@@ -55,7 +72,7 @@ const shots: readonly Shot[] = [
   },
 ];
 
-const browser = await launchChromium();
+const browser = await launchWithWebGL();
 for (const { name, width = 1280, height = 800, set } of shots) {
   const server = new RangoliServer('--demo');
   await server.start();

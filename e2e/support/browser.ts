@@ -1,7 +1,7 @@
 import { chromium, type Browser } from '@playwright/test';
 
 /** Debian's Chromium with nothing that reaches out. */
-export const chromiumOptions = {
+const options = {
   executablePath: '/usr/bin/chromium',
   args: [
     '--no-sandbox',
@@ -14,6 +14,18 @@ export const chromiumOptions = {
   ],
 };
 
+/**
+ * For journeys, without WebGL: drawn by the processor it would take all of its time, and the box is drawn
+ * in lines and faces instead.
+ */
+export const chromiumOptions = { ...options, args: [...options.args, '--disable-3d-apis'] };
+
+/** A browser for measuring. */
 export function launchChromium(): Promise<Browser> {
   return chromium.launch(chromiumOptions);
+}
+
+/** A browser for pictures, where WebGL is drawn by the processor. */
+export function launchWithWebGL(): Promise<Browser> {
+  return chromium.launch({ ...options, args: [...options.args, '--enable-unsafe-swiftshader'] });
 }

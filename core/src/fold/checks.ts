@@ -48,21 +48,24 @@ function isInRing(ring: readonly Vector[], point: Vector, normal: Vector, slack:
   const seen = (v: Vector): readonly [number, number] =>
     most === Math.abs(z) ? [v.x, v.y] : most === Math.abs(y) ? [v.x, v.z] : [v.y, v.z];
   const [px, py] = seen(point);
-  let inside = false;
-  let nearest = Infinity;
+  const state = { inside: false, nearest: Infinity };
   ring.forEach((a3, i) => {
     const b3 = ring[(i + 1) % ring.length] ?? a3;
     const [ax, ay] = seen(a3);
     const [bx, by] = seen(b3);
-    if (ay > py !== by > py && ax + ((py - ay) / (by - ay)) * (bx - ax) > px) inside = !inside;
+    if (ay > py !== by > py && ax + ((py - ay) / (by - ay)) * (bx - ax) > px)
+      state.inside = !state.inside;
     const along = subtract(b3, a3);
     const whole = dot(along, along);
     const share = whole === 0 ? 0 : dot(subtract(point, a3), along) / whole;
     const foot = add(a3, scale(along, Math.min(1, Math.max(0, share))));
     const off = subtract(point, foot);
-    nearest = Math.min(nearest, lengthOf(subtract(off, scale(normal, dot(off, normal)))));
+    state.nearest = Math.min(
+      state.nearest,
+      lengthOf(subtract(off, scale(normal, dot(off, normal)))),
+    );
   });
-  return inside || nearest <= slack;
+  return state.inside || state.nearest <= slack;
 }
 
 /** Points spread over a face. */

@@ -109,7 +109,7 @@ export function drawGrid(drawing: Drawing): ScoreGrid {
   return {
     columns: [...drawing.columns],
     rows: [...drawing.rows],
-    roles: drawing.picture.map((row) => [...row].map(roleOf)),
+    roles: drawing.picture.map((row) => row.split('').map(roleOf)),
     lines,
     diagonals: [...(drawing.diagonals ?? [])],
     tapers: [...(drawing.tapers ?? [])],

@@ -100,9 +100,9 @@ h3 {
 .card-row {
   display: grid;
   grid-template-columns: 46px 1fr 74px;
-  gap: 4px 6px;
+  gap: 3px 6px;
   align-items: center;
-  margin-bottom: 8px;
+  margin-bottom: 5px;
 }
 
 .card-row > :last-child {

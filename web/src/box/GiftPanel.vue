@@ -125,8 +125,8 @@ function setItem(changed: GiftItem, what: string): void {
 .panel {
   display: flex;
   flex-direction: column;
-  gap: 11px;
-  padding: 12px 16px;
+  gap: 8px;
+  padding: 10px 16px;
   overflow-y: auto;
   background: var(--paper);
 }

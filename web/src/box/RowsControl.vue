@@ -42,8 +42,8 @@ function set(key: keyof Rows, event: Event): void {
         :max="most"
         :value="rows[way.key]"
         :aria-label="`How many ${way.label}`"
-        @change="(event) => set(way.key, event)"
         :title="way.label"
+        @change="(event) => set(way.key, event)"
       />
     </label>
     <Pick

@@ -7,6 +7,7 @@ import {
   type Plan,
   type PlanRequest,
 } from '@rangoli/core';
+import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import BoxPicture from '../fold/BoxPicture.vue';
@@ -25,6 +26,11 @@ const summary = computed(() => styleSummary(props.request.style.style));
 const values = computed(
   (): Readonly<Record<string, string | number | boolean>> => props.request.style.options,
 );
+/** The small picture waits until a measure has come to rest. */
+const pictured = refDebounced(
+  computed(() => props.plan && { plan: props.plan, papers: props.request.papers }),
+  200,
+);
 const bad = computed(() => props.plan?.pairs.find(({ state }) => state !== 'holds'));
 const choices = computed(() =>
   (bad.value?.choices ?? []).map(({ lean, state, gap }) => ({
@@ -41,7 +47,8 @@ const advice = computed(() => {
     finer === undefined
       ? 'Another card may do.'
       : `A trimmer in ${formatWithUnit(finer, trimmer.unit)} steps has one that holds.`;
-  return `No ${bad.value.outer} in ${marks} steps fits well here. ${out}`;
+  const what = bad.value.kind === 'lid' ? 'slides well over this card' : 'fits well here';
+  return `No ${bad.value.outer} in ${marks} steps ${what}. ${out}`;
 });
 
 /** The options that matter most are in sight, the others a click away. */
@@ -60,7 +67,8 @@ function set(key: string, value: string | number | boolean): void {
       class="kind"
       title="Compare all kinds of box for this gift"
     >
-      <BoxPicture v-if="plan" :plan="plan" :papers="request.papers" class="picture" />
+      <BoxPicture v-if="pictured" :plan="pictured.plan" :papers="pictured.papers" class="picture" />
+      <span v-else class="picture" />
       <span>
         <strong>{{ summary.name }}</strong>
         <small>{{ summary.about }}</small>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Plan, PlanRequest } from '@rangoli/core';
 import { Pause, Play } from '@lucide/vue';
-import { useElementSize, useRafFn } from '@vueuse/core';
+import { refDebounced, useElementSize, useRafFn } from '@vueuse/core';
 import Slider from 'primevue/slider';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useHighlight } from '../stores/highlight.ts';
@@ -20,7 +20,12 @@ const stage = shallowRef<FoldStage>();
 const isDrawn = ref(false);
 const share = ref(0.72);
 
-const box = computed(() => foldingBoxOf(props.plan, props.request.papers));
+/** While a measure is dragged the figures follow it; the body in space waits until it has come to rest. */
+const settled = refDebounced(
+  computed(() => ({ plan: props.plan, papers: props.request.papers })),
+  180,
+);
+const box = computed(() => foldingBoxOf(settled.value.plan, settled.value.papers));
 const time = computed(() => share.value * box.value.end);
 
 onMounted(() => {
@@ -36,14 +41,9 @@ onBeforeUnmount(() => stage.value?.dispose());
 watch([stage, width, height], () => {
   if (width.value > 0) stage.value?.resize(width.value, height.value);
 });
-watch([stage, box, () => props.request.papers], () => {
-  stage.value?.show(
-    box.value,
-    coloursOf(box.value, props.request.papers),
-    props.plan.gift,
-    time.value,
-    0,
-  );
+watch([stage, box], () => {
+  const { plan, papers } = settled.value;
+  stage.value?.show(box.value, coloursOf(box.value, papers), plan.gift, time.value, 0);
 });
 watch(time, (now) => stage.value?.pose(now, 0));
 watch(
@@ -95,7 +95,13 @@ function onKey(event: KeyboardEvent): void {
       @keydown="onKey"
     >
       <canvas v-show="!isDrawn" ref="canvas" />
-      <BoxPicture v-if="isDrawn" :plan="plan" :papers="request.papers" :time="time" class="drawn" />
+      <BoxPicture
+        v-if="isDrawn"
+        :plan="settled.plan"
+        :papers="settled.papers"
+        :time="time"
+        class="drawn"
+      />
     </div>
     <div class="controls">
       <button

@@ -10,7 +10,7 @@ import {
   LineSegments,
   Mesh,
   MeshStandardMaterial,
-  PCFSoftShadowMap,
+  PCFShadowMap,
   PerspectiveCamera,
   PlaneGeometry,
   Scene as ThreeScene,
@@ -52,7 +52,7 @@ export class FoldStage {
   constructor(canvas: HTMLCanvasElement) {
     this.#renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
     this.#renderer.shadowMap.enabled = true;
-    this.#renderer.shadowMap.type = PCFSoftShadowMap;
+    this.#renderer.shadowMap.type = PCFShadowMap;
     this.#controls = new OrbitControls(this.#camera, canvas);
     this.#controls.enablePan = false;
     this.#controls.maxPolarAngle = Math.PI * 0.49;
