@@ -5,7 +5,7 @@ import { build, installChromium, installPackages, root, run } from './setup.mjs'
 installPackages();
 installChromium();
 build();
-for (const file of ['core/bench/plan.ts', 'e2e/bench/slider.ts'])
+for (const file of ['core/bench/plan.ts', 'core/bench/folding.ts', 'e2e/bench/slider.ts'])
   run(process.execPath, ['--import', 'tsx', join(root, file)], {
     env: { ...process.env, NODE_ENV: 'production' },
   });
