@@ -13,7 +13,7 @@ export default defineConfig({
     projects: [
       {
         ...source,
-        test: { name: 'core', include: ['core/src/**/*.test.ts'], environment: 'node' },
+        test: { name: 'core', include: ['core/{src,docs}/**/*.test.ts'], environment: 'node' },
       },
       {
         ...source,

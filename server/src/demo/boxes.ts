@@ -74,10 +74,9 @@ const openNight: readonly DemoBox[] = [
       high: 1,
       packing: 'in rows',
     },
-    style: 'tuck-end',
-    papers: ['orbits'],
+    style: 'shell',
+    papers: ['eggshell', 'orbits'],
     room: inchFraction(1, 32),
-    options: { window: true, thumbNotch: false },
   },
   {
     name: 'Meteorite jar',

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { formatsPage, schemas, workedRequest } from '../docs/formats.ts';
-import { allStyles, planBox, planRequestSchema } from './index.ts';
-import { faultsInSpace } from './testing/proof.ts';
+import { formatsPage, schemas, workedRequest } from './formats.ts';
+import { allStyles, planBox, planRequestSchema } from '../src/index.ts';
+import { faultsInSpace } from '../src/testing/proof.ts';
 
 const docs = resolve(import.meta.dirname, '../../docs');
 
