@@ -13,7 +13,13 @@ export default defineConfig({
     projects: [
       {
         ...source,
-        test: { name: 'core', include: ['core/{src,docs}/**/*.test.ts'], environment: 'node' },
+        test: {
+          name: 'core',
+          include: ['core/{src,docs}/**/*.test.ts'],
+          environment: 'node',
+          // Properties are swept over hundreds of boxes, on whatever machine there is.
+          testTimeout: 120_000,
+        },
       },
       {
         ...source,
