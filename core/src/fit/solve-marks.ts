@@ -16,7 +16,9 @@ export function solveMarks(asked: MarksProblem): MarksSolution | undefined {
   const problem = clipToSheets(asked);
   if (!problem) return undefined;
   // Pieces that bear on nothing else are solved by themselves; only a sheet can tie them together.
-  const apart = together(componentsOf(problem).map(solveOne));
+  const parts = componentsOf(problem);
+  if (parts.length === 1) return together([solveOne(problem)]);
+  const apart = together(parts.map(solveOne));
   if (apart && isOnSheets(problem, apart)) return apart;
   return together([solveOne(problem)]);
 }
@@ -35,19 +37,24 @@ const budgetForFit = 6000;
 function solveOne(problem: MarksProblem): Solved {
   const choices = pitchChoices(problem.chains);
   let best: BestMarks | undefined;
-  const search = (offGrooves: boolean, budget: number, aim: SearchAim = 'best') => {
+  /** Whether everything was looked at, so that what was found is proven. */
+  const search = (offGrooves: boolean, budget: number, aim: SearchAim = 'best'): boolean => {
     const left = { left: budget };
     for (const choice of choices)
       best = new MarksSearch(problem, choice, offGrooves, best, left, aim).run();
+    return left.left >= 0;
   };
-  search(false, budgetOnGrooves);
+  const onGrooves = search(false, budgetOnGrooves);
   // Off the grooves only where the grooves alone can't do it.
-  if (!best || best.cost.unfit > 0 || best.cost.offGrid > 0) search(true, budgetOffGrooves);
-  if (best && best.cost.unfit > 0) {
-    search(false, budgetForFit, 'fit');
-    search(true, budgetForFit, 'fit');
-  }
+  if (best?.cost.unfit === 0 && best.cost.offGrid === 0) return { problem, best };
+  const offGrooves = search(true, budgetOffGrooves);
+  if (!onGrooves && misfits(best)) search(false, budgetForFit, 'fit');
+  if (!offGrooves && misfits(best)) search(true, budgetForFit, 'fit');
   return { problem, best };
+}
+
+function misfits(best: BestMarks | undefined): boolean {
+  return best !== undefined && best.cost.unfit > 0;
 }
 
 function together(parts: readonly Solved[]): MarksSolution | undefined {
