@@ -1,6 +1,6 @@
 import { nanometres } from '../length/index.ts';
 import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
-import { indexProblem, type FitPair, type IndexedChain, type MarksIndex } from './marks-index.ts';
+import { type FitPair, type IndexedChain, type MarksIndex } from './marks-index.ts';
 import type { ChainMarks, MarksCost, MarksProblem, Section } from './marks-problem.ts';
 import { greatestCommonDivisor, valuesAround, type Lattice } from './lattice.ts';
 import { leastOffGrid } from './off-grid.ts';
@@ -35,6 +35,9 @@ const lastResort = 1000;
 /** What a search is after: the best in every respect, or only gaps that are less out of range. */
 export type SearchAim = 'best' | 'fit';
 
+/** Whether whole grooves must be kept to. */
+export type SearchGrid = 'on grooves' | 'off grooves';
+
 /** How many choices a search looks at before it takes the best that it has found. */
 export interface SearchBudget {
   left: number;
@@ -58,8 +61,8 @@ export class MarksSearch {
 
   constructor(
     problem: MarksProblem,
-    onPitch: ReadonlySet<string>,
-    offGrooves: boolean,
+    index: MarksIndex,
+    where: SearchGrid,
     best: BestMarks | undefined,
     budget: SearchBudget,
     aim: SearchAim,
@@ -67,8 +70,8 @@ export class MarksSearch {
     this.#budget = budget;
     this.#aim = aim;
     this.#problem = problem;
-    this.#index = indexProblem(problem, onPitch);
-    this.#offGrooves = offGrooves;
+    this.#index = index;
+    this.#offGrooves = where === 'off grooves';
     this.#values = problem.sections.map(() => undefined);
     this.best = best;
   }
@@ -174,14 +177,11 @@ export class MarksSearch {
    * remainder is known up to whole trimmer steps, and so is every gap: then these bounds are close.
    */
   #boundRemainders(): Bounds {
-    const groups = new Map<string, number>();
     const gapDeviation = this.#index.order.map(() => 0);
     const pairs = this.#index.pairs.map((pair) => this.#boundPair(pair));
     for (const [i, pair] of this.#index.pairs.entries()) {
       const bound = pairs[i];
       if (!bound) continue;
-      // One pair that holds is enough for its group.
-      groups.set(pair.group, Math.min(groups.get(pair.group) ?? Infinity, bound.unfit));
       // A gap is decided with the later of its two sections.
       gapDeviation[pair.decidedAt] = (gapDeviation[pair.decidedAt] ?? 0) + bound.deviation;
     }
@@ -199,10 +199,26 @@ export class MarksSearch {
       deviation[depth] = (deviation[depth + 1] ?? 0) + least;
     }
     return {
-      unfit: [...groups.values()].reduce((sum, each) => sum + each, 0),
+      unfit: this.#boundUnfit(pairs),
       deviation,
       pairs,
     };
+  }
+
+  /** Every pair costs what it must by itself, and one pair of each group is the closest. */
+  #boundUnfit(bounds: readonly PairBound[]): number {
+    let unfit = 0;
+    for (const group of this.#index.groups) {
+      let more = Infinity;
+      for (const i of group) {
+        const bound = bounds[i];
+        if (!bound) continue;
+        unfit += bound.own;
+        more = Math.min(more, bound.closest - bound.own);
+      }
+      unfit += more;
+    }
+    return unfit;
   }
 
   /** The least misfit and deviation of a pair over all the differences that its sections can still have. */
@@ -273,8 +289,13 @@ export class MarksSearch {
       }
       candidates.push({ value, unfit, deviation });
     }
+    // What only a fit decides is looked for near its target, where the gap is likely to be in range.
+    const { target } = section;
     return candidates.sort(
-      (a, b) => a.unfit - b.unfit || a.deviation - b.deviation || a.value - b.value,
+      (a, b) =>
+        a.unfit - b.unfit ||
+        a.deviation - b.deviation ||
+        Math.abs(a.value - target) - Math.abs(b.value - target),
     );
   }
 

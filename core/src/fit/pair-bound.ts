@@ -4,14 +4,17 @@ import type { Fit, Lean } from './marks-problem.ts';
 
 /** The least that the fits between two sections must cost. */
 export interface PairBound {
-  readonly unfit: number;
+  /** The least misfit of each gap by itself. */
+  readonly own: number;
+  /** The least misfit when this pair is the closest of its group, so that its looseness counts too. */
+  readonly closest: number;
   /** The least deviation of the gaps. */
   readonly deviation: number;
   /** The least deviation when this pair is the one that holds its group. */
   readonly heldDeviation: number;
 }
 
-const noBound: PairBound = { unfit: 0, deviation: 0, heldDeviation: 0 };
+const noBound: PairBound = { own: 0, closest: 0, deviation: 0, heldDeviation: 0 };
 
 /**
  * The least misfit, and the least deviation of the gaps, over all the distances `apart` that two sections
@@ -32,21 +35,23 @@ export function boundPair(
     Math.max(...fits.map((fit) => fit.layers + fit.gap.most)),
   );
   const ranges = fits.map((fit) => fit.gap);
-  let unfit = Infinity;
+  let own = Infinity;
+  let closest = Infinity;
   let deviation = Infinity;
   let heldDeviation = Infinity;
   for (const difference of differences) {
     const gaps = fits.map((fit) => difference - fit.layers);
-    let tight = 0;
+    let apiece = 0;
     let off = 0;
     fits.forEach(({ layers, gap }) => {
-      tight += ownMisfit(difference - layers, gap, lean);
+      apiece += ownMisfit(difference - layers, gap, lean);
       off += Math.abs(difference - layers - gap.target);
     });
-    const misfit = tight + looseness(gaps, ranges, lean);
-    unfit = Math.min(unfit, misfit);
-    if (tight <= allowed) deviation = Math.min(deviation, off);
+    const misfit = apiece + looseness(gaps, ranges, lean);
+    own = Math.min(own, apiece);
+    closest = Math.min(closest, misfit);
+    if (apiece <= allowed) deviation = Math.min(deviation, off);
     if (misfit <= allowed) heldDeviation = Math.min(heldDeviation, off);
   }
-  return { unfit, deviation, heldDeviation };
+  return { own, closest, deviation, heldDeviation };
 }

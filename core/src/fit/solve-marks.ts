@@ -2,7 +2,8 @@ import { nanometres, plus, type Length } from '../length/index.ts';
 import { componentsOf } from './components.ts';
 import { addCosts, noCost } from './marks-cost.ts';
 import type { ChainMarks, MarksProblem, MarksSolution } from './marks-problem.ts';
-import { MarksSearch, type BestMarks, type SearchAim } from './marks-search.ts';
+import { indexProblem } from './marks-index.ts';
+import { MarksSearch, type BestMarks, type SearchAim, type SearchGrid } from './marks-search.ts';
 import { clipToSheets } from './sheet-limits.ts';
 import { pitchChoices } from './pitch-choice.ts';
 
@@ -13,14 +14,26 @@ import { pitchChoices } from './pitch-choice.ts';
  * Undefined when nothing within the sections' ranges fits the sheets.
  */
 export function solveMarks(asked: MarksProblem): MarksSolution | undefined {
+  return solveWith(asked, solveOne);
+}
+
+/** Sizes of the same kind, not the best but found at once: to say how large a box would be at all. */
+export function anyMarks(asked: MarksProblem): MarksSolution | undefined {
+  return solveWith(asked, solveRoughly);
+}
+
+function solveWith(
+  asked: MarksProblem,
+  solve: (problem: MarksProblem) => Solved,
+): MarksSolution | undefined {
   const problem = clipToSheets(asked);
   if (!problem) return undefined;
   // Pieces that bear on nothing else are solved by themselves; only a sheet can tie them together.
   const parts = componentsOf(problem);
-  if (parts.length === 1) return together([solveOne(problem)]);
-  const apart = together(parts.map(solveOne));
+  if (parts.length === 1) return together([solve(problem)]);
+  const apart = together(parts.map(solve));
   if (apart && isOnSheets(problem, apart)) return apart;
-  return together([solveOne(problem)]);
+  return together([solve(problem)]);
 }
 
 interface Solved {
@@ -33,24 +46,46 @@ const budgetOnGrooves = 500;
 const budgetOffGrooves = 250;
 /** A lid that doesn't go on is worth looking longer for one that does. */
 const budgetForFit = 6000;
+const budgetRoughly = 10;
 
 function solveOne(problem: MarksProblem): Solved {
-  const choices = pitchChoices(problem.chains);
-  let best: BestMarks | undefined;
-  /** Whether everything was looked at, so that what was found is proven. */
-  const search = (offGrooves: boolean, budget: number, aim: SearchAim = 'best'): boolean => {
-    const left = { left: budget };
-    for (const choice of choices)
-      best = new MarksSearch(problem, choice, offGrooves, best, left, aim).run();
-    return left.left >= 0;
-  };
-  const onGrooves = search(false, budgetOnGrooves);
+  const searches = searchesOf(problem);
+  const onGrooves = searches('on grooves', budgetOnGrooves, 'best', undefined);
+  let { best } = onGrooves;
   // Off the grooves only where the grooves alone can't do it.
   if (best?.cost.unfit === 0 && best.cost.offGrid === 0) return { problem, best };
-  const offGrooves = search(true, budgetOffGrooves);
-  if (!onGrooves && misfits(best)) search(false, budgetForFit, 'fit');
-  if (!offGrooves && misfits(best)) search(true, budgetForFit, 'fit');
+  const offGrooves = searches('off grooves', budgetOffGrooves, 'best', best);
+  best = offGrooves.best;
+  if (!onGrooves.isProven && misfits(best))
+    best = searches('on grooves', budgetForFit, 'fit', best).best;
+  if (!offGrooves.isProven && misfits(best))
+    best = searches('off grooves', budgetForFit, 'fit', best).best;
   return { problem, best };
+}
+
+function solveRoughly(problem: MarksProblem): Solved {
+  const searches = searchesOf(problem);
+  const { best } = searches('on grooves', budgetRoughly, 'best', undefined);
+  return best
+    ? { problem, best }
+    : { problem, best: searches('off grooves', budgetRoughly, 'best', best).best };
+}
+
+/** Searches over every choice of the sections that take the odd remainders. */
+function searchesOf(problem: MarksProblem) {
+  const indexes = pitchChoices(problem.chains).map((choice) => indexProblem(problem, choice));
+  return (
+    where: SearchGrid,
+    budget: number,
+    aim: SearchAim,
+    known: BestMarks | undefined,
+  ): { readonly best: BestMarks | undefined; readonly isProven: boolean } => {
+    const left = { left: budget };
+    let best = known;
+    for (const index of indexes)
+      best = new MarksSearch(problem, index, where, best, left, aim).run();
+    return { best, isProven: left.left >= 0 };
+  };
 }
 
 function misfits(best: BestMarks | undefined): boolean {

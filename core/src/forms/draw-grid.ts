@@ -117,17 +117,3 @@ export function drawGrid(drawing: Drawing): ScoreGrid {
     patches: [...(drawing.patches ?? [])],
   };
 }
-
-/** A score across the whole piece, with slits to it from both of its edges at the outer cells. */
-export function betweenSlits(
-  axis: GridLine['axis'],
-  index: number,
-  cells: number,
-  fold: Fold,
-): readonly PlacedSpan[] {
-  return [
-    { axis, index, span: { make: 'slit', from: 0, to: 1 } },
-    { axis, index, span: { make: 'score', from: 1, to: cells - 1, fold } },
-    { axis, index, span: { make: 'slit', from: cells - 1, to: cells } },
-  ];
-}

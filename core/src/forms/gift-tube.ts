@@ -1,10 +1,11 @@
-import type { Section } from '../fit/index.ts';
+import type { Section, SmallerPair } from '../fit/index.ts';
 import type { Part, Stack } from '../fold/index.ts';
 import type { Extents } from '../gift/index.ts';
 import { largest, minus, plus, times, toMillimetres, zero, type Length } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Cutout } from '../piece/index.ts';
-import type { PieceTemplate, SizeOf, StyleBrief } from './brief.ts';
+import type { PieceTemplate, SizeOf, StyleAnswer, StyleBrief } from './brief.ts';
+import { roomOf } from './gift-tray.ts';
 import { leastWall, section } from './sections.ts';
 import {
   tubePanels,
@@ -76,5 +77,38 @@ export function finishTube(
       ...tubeInside(size, panels),
       high: minus(size(wall.id), times(card, (ends.bottom + ends.top) / 2)),
     }),
+  };
+}
+
+/** Stages of a tube that is all there is of a box: its bottom, standing up, the gift, its top. */
+export const tubeStages = { bottom: 1, stands: 4, gift: 5, top: 6 } as const;
+
+/** The box that one tube makes, with what its ends add to the solver's sections. */
+export function tubeAnswer(
+  { sections }: GiftTube,
+  finished: FinishedTube,
+  ends: readonly Section[],
+  smaller: readonly SmallerPair[] = [],
+): StyleAnswer {
+  return {
+    ok: true,
+    frame: {
+      sections: [...sections, ...ends],
+      pieces: [finished.template],
+      fits: [],
+      smaller,
+      settle: (size) => {
+        const clearInside = finished.inside(size);
+        return {
+          clearInside,
+          assembly: {
+            parts: [finished.part(size, tubeStages.stands)],
+            stacks: [...finished.stacks],
+            cavity: roomOf(clearInside),
+            giftEnters: tubeStages.gift,
+          },
+        };
+      },
+    },
   };
 }

@@ -11,7 +11,6 @@ export {
   type StyleFrame,
 } from './brief.ts';
 export {
-  betweenSlits,
   columnScore,
   columnSlit,
   diagonalScore,
@@ -23,14 +22,12 @@ export {
   valley,
   type PlacedSpan,
 } from './draw-grid.ts';
-export { atBack, atFront, boxRoom, lies, overturned, sitting } from './placing.ts';
+export { atFront, boxRoom, lies, overturned, sitting } from './placing.ts';
 export {
   addLayers,
   evenLayers,
   fitsOver,
   floorSections,
-  footprint,
-  isSquare,
   leastWall,
   marksWindow,
   section,
@@ -46,10 +43,8 @@ export {
   thumbRadius,
   trayFloor,
   trayStacks,
-  trayStages,
   trayTemplate,
   trimmedCorners,
-  type TabsOn,
   type Tray,
 } from './tray.ts';
 export {
@@ -70,8 +65,8 @@ export {
   type TubeEnd,
   type TubePanels,
 } from './tube.ts';
-export { giftTray, roomOf, type GiftTray } from './gift-tray.ts';
-export { lidTray, lidWallTarget, type LidDepth } from './lid-tray.ts';
+export { giftTray, roomOf } from './gift-tray.ts';
+export { lidTray, lidWallTarget } from './lid-tray.ts';
 export {
   overlappedEnd,
   roundedFlap,
@@ -81,14 +76,13 @@ export {
   tuckFlap,
   tuckRoom,
 } from './closing.ts';
-export { finishTube, giftTube, type EndCards, type GiftTube } from './gift-tube.ts';
-export { webCreases, webStacks, webTrims, type Web, type WebsLie, type WebsOn } from './web.ts';
+export { finishTube, giftTube, tubeAnswer, tubeStages } from './gift-tube.ts';
+export { webCreases, webStacks, webTrims, type Web } from './web.ts';
 export { flapBox } from './flap-box.ts';
 export {
   diamondInside,
   diamondLayers,
   diamondPart,
-  diamondSizes,
   diamondStacks,
   diamondTemplate,
   markFor,

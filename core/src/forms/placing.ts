@@ -33,11 +33,6 @@ export function atFront(placing: Placing): Part {
   return part(placing, left, upward);
 }
 
-/** A part whose root face stands at the back, drawn face to the front, drawn top up. */
-export function atBack(placing: Placing): Part {
-  return part(placing, right, upward);
-}
-
 /** A face of a part lies on another face of the same part. */
 export function lies(
   inPart: string,

@@ -1,20 +1,20 @@
 import { judgeGap, judgePair, type GapState, type Lean } from '../fit/index.ts';
-import type { SettledFit, StyleFrame } from '../forms/index.ts';
+import type { SettledFit } from '../forms/index.ts';
 import { half, nanometres, type Length } from '../length/index.ts';
 import type { PairChoice, PlannedPair } from './plan.ts';
 import {
   cutSizeIn,
   pairName,
   solveFrame,
-  type SolvedBox,
+  type SolvedFrame,
   type SolverBrief,
 } from './put-to-solver.ts';
 
-function membersOf(box: SolvedBox, pair: string): readonly SettledFit[] {
+function membersOf(box: SolvedFrame, pair: string): readonly SettledFit[] {
   return box.fits.filter((fit) => pairName(fit) === pair);
 }
 
-function pairNames(box: SolvedBox): readonly string[] {
+function pairNames(box: SolvedFrame): readonly string[] {
   return [...new Set(box.fits.map(pairName))];
 }
 
@@ -27,13 +27,13 @@ function closest(members: readonly SettledFit[]): Length {
 }
 
 /** The worst state of any pair of a box. */
-export function worstState(box: SolvedBox): GapState {
+export function worstState(box: SolvedFrame): GapState {
   const states = pairNames(box).map((pair) => judge(membersOf(box, pair)));
   if (states.includes('tight')) return 'tight';
   return states.includes('loose') ? 'loose' : 'holds';
 }
 
-function choiceFrom(box: SolvedBox, pair: string, lean: Lean): PairChoice {
+function choiceFrom(box: SolvedFrame, pair: string, lean: Lean): PairChoice {
   const members = membersOf(box, pair);
   const size = cutSizeIn(box.solution, members[0]?.outer ?? '');
   return { lean, state: judge(members), gap: closest(members), ...size };
@@ -41,18 +41,17 @@ function choiceFrom(box: SolvedBox, pair: string, lean: Lean): PairChoice {
 
 /** How every pair of a box fits, with the nearest choices on either side for those that don't. */
 export function judgePairs(
-  frame: StyleFrame,
+  box: SolvedFrame,
   brief: SolverBrief,
-  box: SolvedBox,
 ): { readonly pairs: readonly PlannedPair[]; readonly finerStep?: Length } {
   const holds = worstState(box) === 'holds';
   const boxes = holds
     ? []
     : (['tight', 'loose'] as const).flatMap((lean) => {
-        const leant = lean === brief.lean ? box : solveFrame(frame, { ...brief, lean });
+        const leant = lean === brief.lean ? box : solveFrame(box.frame, { ...brief, lean });
         return leant ? [{ lean, box: leant }] : [];
       });
-  const finerStep = holds ? undefined : finerStepThatHolds(frame, brief);
+  const finerStep = holds ? undefined : finerStepThatHolds(box, brief);
   return {
     pairs: pairNames(box).flatMap((pair): readonly PlannedPair[] => {
       const members = membersOf(box, pair);
@@ -81,7 +80,7 @@ export function judgePairs(
   };
 }
 
-function finerStepThatHolds(frame: StyleFrame, brief: SolverBrief): Length | undefined {
+function finerStepThatHolds({ frame }: SolvedFrame, brief: SolverBrief): Length | undefined {
   const { step } = brief.kit.trimmer;
   if (step % 2 !== 0) return undefined;
   const finer = half(step);

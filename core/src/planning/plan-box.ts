@@ -3,12 +3,19 @@ import { half, minus } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { gridPositions, lineName, type Piece } from '../piece/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
-import { laySheets } from '../sheets/index.ts';
+import { laySheets, type SheetUse } from '../sheets/index.ts';
 import { planSteps, type PieceJob } from '../steps/index.ts';
 import { answerWith } from '../styles/index.ts';
 import { judgePairs, worstState } from './judge-pairs.ts';
 import type { Plan } from './plan.ts';
-import { solveFrame, type MarkedPiece, type SolvedBox } from './put-to-solver.ts';
+import {
+  cutSizeIn,
+  drawBox,
+  solveFrame,
+  type DrawnBox,
+  type MarkedPiece,
+  type SolvedFrame,
+} from './put-to-solver.ts';
 import { sheetProblems } from './sheet-problems.ts';
 
 export type PlanResult =
@@ -21,19 +28,32 @@ export type PlanResult =
  * the least card. Pure; the request has been parsed by its schema.
  */
 export function planBox(request: PlanRequest): PlanResult {
-  const results = waysUp(request.gift).map((gift) => planStanding({ ...request, gift }));
-  const plans = results.flatMap((result) => (result.ok ? [result] : []));
-  const best = plans.sort((a, b) => costOf(a.plan) - costOf(b.plan))[0];
-  const [first] = results;
-  return best ?? first ?? { ok: false, problems: [] };
+  const tried = waysUp(request.gift).map((gift) => stand({ ...request, gift }));
+  const standing = tried.flatMap((each) => (each.ok ? [each.standing] : []));
+  const best = standing.sort((a, b) => costOf(a) - costOf(b))[0];
+  if (best) return { ok: true, plan: finish(best) };
+  // One way up is enough to say what stands in the way.
+  const [first] = tried.flatMap((each) => (each.ok ? [] : [each.problems]));
+  return { ok: false, problems: first ?? [] };
 }
 
+/** A gift one way up, with a box whose every length is chosen. */
+interface Standing {
+  readonly request: PlanRequest;
+  readonly box: SolvedFrame;
+  readonly sheets: readonly SheetUse[];
+}
+
+type Stood =
+  | { readonly ok: true; readonly standing: Standing }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
 /** Sheets first, then the share of them that is used. */
-function costOf({ sheets }: Plan): number {
+function costOf({ sheets }: Standing): number {
   return sheets.reduce((sum, use) => sum + use.sheets * (2 - use.leftOver), 0);
 }
 
-function planStanding(request: PlanRequest): PlanResult {
+function stand(request: PlanRequest): Stood {
   const { gift, papers, kit, lean, style } = request;
   const answer = answerWith(style, {
     inside: clearInsideNeeded(gift, request.room),
@@ -52,30 +72,34 @@ function planStanding(request: PlanRequest): PlanResult {
     const problems = sheetProblems(request, frame);
     if (problems.length > 0) return { ok: false, problems };
   }
-  const jobs = box.pieces.map((marked) => jobOf(marked, request));
-  const pieces = jobs.map(({ piece }) => piece);
+  const pieces = frame.pieces.map(({ id, paper, copies }) => ({
+    id,
+    paper,
+    copies,
+    ...cutSizeIn(box.solution, id),
+  }));
+  return { ok: true, standing: { request, box, sheets: laySheets(pieces, papers) } };
+}
+
+function finish({ request, box, sheets }: Standing): Plan {
+  const drawn = drawBox(box, request.kit);
+  const jobs = drawn.pieces.map((marked) => jobOf(marked, request));
   const marks = jobs.map(readingsOf);
-  const { pairs, finerStep } = judgePairs(frame, request, box);
+  const { pairs, finerStep } = judgePairs(box, request);
   return {
-    ok: true,
-    plan: {
-      version: 1,
-      style,
-      gift,
-      pieces,
-      clearInside: { ...box.clearInside },
-      room: roomLeft(gift, box),
-      pairs: [...pairs],
-      ...(finerStep !== undefined && { finerStep }),
-      marks,
-      offGrid: marks.flatMap(({ readings }) => readings).filter(({ onGroove }) => !onGroove).length,
-      steps: [...planSteps(jobs, kit)],
-      sheets: laySheets(pieces, papers).map((use) => ({
-        ...use,
-        placements: [...use.placements],
-      })),
-      assembly: box.assembly,
-    },
+    version: 1,
+    style: request.style,
+    gift: request.gift,
+    pieces: jobs.map(({ piece }) => piece),
+    clearInside: { ...drawn.clearInside },
+    room: roomLeft(request.gift, drawn),
+    pairs: [...pairs],
+    ...(finerStep !== undefined && { finerStep }),
+    marks,
+    offGrid: marks.flatMap(({ readings }) => readings).filter(({ onGroove }) => !onGroove).length,
+    steps: [...planSteps(jobs, request.kit)],
+    sheets: sheets.map((use) => ({ ...use, placements: [...use.placements] })),
+    assembly: drawn.assembly,
   };
 }
 
@@ -125,7 +149,7 @@ function readingsOf({ piece, marks }: PieceJob): Plan['marks'][number] {
   };
 }
 
-function roomLeft(gift: Gift, box: SolvedBox): Plan['room'] {
+function roomLeft(gift: Gift, box: DrawnBox): Plan['room'] {
   const size = extentsOf(gift);
   return {
     across: half(minus(box.clearInside.across, size.across)),

@@ -74,6 +74,13 @@ export function problemOf(frame: StyleFrame, { papers, kit, lean }: SolverBrief)
   };
 }
 
+/** A frame whose every length is chosen. */
+export interface SolvedFrame {
+  readonly frame: StyleFrame;
+  readonly solution: MarksSolution;
+  readonly fits: readonly SettledFit[];
+}
+
 /** A piece with its marks in both directions. */
 export interface MarkedPiece {
   readonly piece: Piece;
@@ -81,11 +88,9 @@ export interface MarkedPiece {
   readonly down: ChainMarks;
 }
 
-/** A box whose every length is settled. */
-export interface SolvedBox extends SettledBox {
-  readonly solution: MarksSolution;
+/** A box whose pieces are drawn. */
+export interface DrawnBox extends SettledBox {
   readonly pieces: readonly MarkedPiece[];
-  readonly fits: readonly SettledFit[];
 }
 
 function chainMarks(solution: MarksSolution, id: string): ChainMarks {
@@ -126,8 +131,8 @@ export function cutSizeIn(solution: MarksSolution, piece: string) {
   };
 }
 
-/** Draws a frame's pieces at the lengths of a solution. */
-export function boxFrom(frame: StyleFrame, solution: MarksSolution, kit: Kit): SolvedBox {
+/** Draws the pieces of a frame at the lengths that were chosen. */
+export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): DrawnBox {
   const size: SizeOf = (id) => {
     const found = solution.sections.get(id);
     if (found === undefined) throw new Error(`The solver left out ${id}`);
@@ -135,7 +140,6 @@ export function boxFrom(frame: StyleFrame, solution: MarksSolution, kit: Kit): S
   };
   return {
     ...frame.settle(size),
-    solution,
     pieces: frame.pieces.map((template) => ({
       piece: {
         id: template.id,
@@ -147,22 +151,23 @@ export function boxFrom(frame: StyleFrame, solution: MarksSolution, kit: Kit): S
       across: acrossMarks(solution, template, size, kit),
       down: chainMarks(solution, `${template.id} down`),
     })),
-    fits: [
-      ...frame.fits.map((fit) => ({
-        ...fit,
-        came: times(solution.gaps.get(fitName(fit)) ?? zero, fit.opens ?? 1),
-      })),
-      ...(frame.settledFits ?? []),
-    ],
   };
 }
 
-/** The box of a frame, where there is one within its sheets. */
+/** Chooses every length of a frame; undefined where nothing fits its sheets. */
 export function solveFrame(
   frame: StyleFrame,
   brief: SolverBrief,
   change: (problem: MarksProblem) => MarksProblem = (problem) => problem,
-): SolvedBox | undefined {
+): SolvedFrame | undefined {
   const solution = solveMarks(change(problemOf(frame, brief)));
-  return solution && boxFrom(frame, solution, brief.kit);
+  if (!solution) return undefined;
+  const fits = [
+    ...frame.fits.map((fit) => ({
+      ...fit,
+      came: times(solution.gaps.get(fitName(fit)) ?? zero, fit.opens ?? 1),
+    })),
+    ...(frame.settledFits ?? []),
+  ];
+  return { frame, solution, fits };
 }

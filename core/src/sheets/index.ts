@@ -1,1 +1,1 @@
-export { laySheets, type Placement, type SheetUse } from './lay.ts';
+export { laySheets, type Placement, type SheetPiece, type SheetUse } from './lay.ts';

@@ -1,5 +1,4 @@
 import { minus, plus, zero, type Length } from '../length/index.ts';
-import { cutSizeOf, type Piece } from '../piece/index.ts';
 import { paperFor, type Paper, type Papers } from '../paper/index.ts';
 
 /** One piece on one sheet, by its top left corner; turned a quarter when it lies sideways. */
@@ -9,6 +8,16 @@ export interface Placement {
   readonly x: Length;
   readonly y: Length;
   readonly turned: boolean;
+}
+
+/** What a layout must know of a piece. */
+export interface SheetPiece {
+  readonly id: string;
+  /** The place of its paper in the box's papers. */
+  readonly paper: number;
+  readonly copies: number;
+  readonly width: Length;
+  readonly height: Length;
 }
 
 /** The sheets of one paper that a box takes. */
@@ -65,6 +74,7 @@ function layInOrder(
   sheets: number,
   paper: Paper,
   most: number,
+  least: number,
   left: { tries: number },
 ): Layout | undefined {
   const [next, ...rest] = rectangles;
@@ -88,7 +98,7 @@ function layInOrder(
         if (left.tries-- < 0 && best) return best;
         const others = spaces.filter((each) => each !== space);
         const used = Math.max(sheets, space.sheet + 1);
-        const onward = layInOrder(rest, [...others, ...free], used, paper, most, left);
+        const onward = layInOrder(rest, [...others, ...free], used, paper, most, least, left);
         if (onward && (!best || onward.sheets < best.sheets))
           best = {
             sheets: onward.sheets,
@@ -103,32 +113,28 @@ function layInOrder(
               ...onward.placements,
             ],
           };
-        if (best?.sheets === sheets) return best;
+        if (best && best.sheets <= Math.max(sheets, least)) return best;
       }
     }
   return best;
 }
 
-function layOn(paper: Paper, pieces: readonly Piece[]): SheetUse {
+function layOn(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
   const rectangles = pieces
-    .flatMap((piece): readonly Rectangle[] => {
-      const { width, height } = cutSizeOf(piece.grid);
-      return Array.from({ length: piece.copies }, () => ({
-        piece: piece.id,
-        width,
-        height,
-      }));
-    })
+    .flatMap(({ id, copies, width, height }): readonly Rectangle[] =>
+      Array.from({ length: copies }, () => ({ piece: id, width, height })),
+    )
     .sort((a, b) => b.width * b.height - a.width * a.height);
-  const layout = layInOrder(rectangles, [], 0, paper, rectangles.length, { tries });
-  if (!layout) throw new RangeError(`A piece is larger than a sheet of ${paper.name}`);
   const used = rectangles.reduce((sum, { width, height }) => sum + width * height, 0);
-  const bought = layout.sheets * paper.sheet.width * paper.sheet.height;
+  const sheet = paper.sheet.width * paper.sheet.height;
+  const least = Math.ceil(used / sheet);
+  const layout = layInOrder(rectangles, [], 0, paper, rectangles.length, least, { tries });
+  if (!layout) throw new RangeError(`A piece is larger than a sheet of ${paper.name}`);
   return {
     paper: paper.id,
     sheets: layout.sheets,
     placements: layout.placements,
-    leftOver: 1 - used / bought,
+    leftOver: 1 - used / (layout.sheets * sheet),
   };
 }
 
@@ -136,8 +142,8 @@ function layOn(paper: Paper, pieces: readonly Piece[]): SheetUse {
  * The sheets that a box takes, paper by paper; pieces of the same paper share sheets.
  * @throws RangeError when a piece is larger than its sheet.
  */
-export function laySheets(pieces: readonly Piece[], papers: Papers): readonly SheetUse[] {
-  const byPaper = new Map<string, { paper: Paper; pieces: Piece[] }>();
+export function laySheets(pieces: readonly SheetPiece[], papers: Papers): readonly SheetUse[] {
+  const byPaper = new Map<string, { paper: Paper; pieces: SheetPiece[] }>();
   for (const piece of pieces) {
     const paper = paperFor(papers, piece.paper);
     // The same card bought in two sizes is two stacks on the table.

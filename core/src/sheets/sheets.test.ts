@@ -13,7 +13,10 @@ describe('pieces on sheets', () => {
           : [first, { ...second, id: 'other' }];
         const result = planBox({ ...request, papers });
         if (!result.ok) return;
-        const uses = laySheets(result.plan.pieces, papers);
+        const uses = laySheets(
+          result.plan.pieces.map((piece) => ({ ...piece, ...cutSizeOf(piece.grid) })),
+          papers,
+        );
         expect(uses).toHaveLength(oneCard ? 1 : 2);
         for (const use of uses) {
           const paper = paperFor(papers, use.paper === first.id ? 0 : 1);

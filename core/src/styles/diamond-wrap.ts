@@ -55,18 +55,19 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     band: wall.id,
     wide,
   };
-  const narrow = across.target < deep.target ? across : deep;
   const long = largest(across.least, deep.least);
-  if (wall.target > long)
+  if (wall.target > long) {
+    const nearest = minus(long, minus(wall.target, brief.gift.high));
     return {
       ok: false,
       refusal: {
         field: 'gift.high',
         message:
           'The folded corners would meet: this wrap can be no higher than it is long. Lay the gift down, or choose a tube.',
-        ...(narrow.target > 0 && { nearest: minus(long, minus(wall.target, brief.gift.high)) }),
+        ...(nearest > 0 && { nearest }),
       },
     };
+  }
   const lidCard = cardOf(1);
   const isLidded = brief.options.lid !== 'none';
   const between = diamondLayers({ wide }, lidCard);

@@ -58,7 +58,7 @@ function sleevePanel(
 ): Section {
   return {
     id,
-    least: under.least,
+    least: times(under.least, copies),
     target: plus(times(under.target, copies), over),
     most: plus(times(under.most, copies), over, marksWindow(brief)),
     weight: 0,

@@ -6,8 +6,9 @@ import {
   gluedEnd,
   gluedFlaps,
   pleatWidth,
-  roomOf,
   section,
+  tubeAnswer,
+  tubeStages,
   type StyleAnswer,
   type StyleBrief,
 } from '../forms/index.ts';
@@ -41,32 +42,12 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     {
       id: 'box',
       name: 'Box',
-      top: gatheredEnd(collar.id, floor, 6),
-      bottom: gluedEnd(flaps.id, floor, 1),
+      top: gatheredEnd(collar.id, floor, tubeStages.top),
+      bottom: gluedEnd(flaps.id, floor, tubeStages.bottom),
     },
     ends,
   );
-  return {
-    ok: true,
-    frame: {
-      sections: [...tube.sections, collar, flaps],
-      pieces: [box.template],
-      fits: [],
-      smaller: [],
-      settle: (size) => {
-        const clearInside = box.inside(size);
-        return {
-          clearInside,
-          assembly: {
-            parts: [box.part(size, 4)],
-            stacks: [...box.stacks],
-            cavity: roomOf(clearInside),
-            giftEnters: 5,
-          },
-        };
-      },
-    },
-  };
+  return tubeAnswer(tube, box, [collar, flaps]);
 }
 
 /** A tube with a collar that a ribbon draws in. */

@@ -1,26 +1,5 @@
-import { z } from 'zod';
-import { flapBox, type StyleAnswer, type StyleBrief } from '../forms/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf, whether } from './options.ts';
-
-const options = z.object({
-  flap: oneOf('Flap', ['rounded', 'square']),
-  thumbNotch: whether('Thumb notch'),
-});
-
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
-  const { flap, thumbNotch } = brief.options;
-  return {
-    ok: true,
-    frame: flapBox(brief, {
-      id: 'mailer',
-      name: 'Mailer',
-      corners: 'tabs',
-      roundedFlap: flap === 'rounded',
-      thumbNotch,
-    }),
-  };
-}
+import { answerWithFlap, flapOptions, usualFlap } from './flap-style.ts';
 
 /** A tray with a hinged lid whose flap tucks in behind the front. */
 export const mailer = defineStyle({
@@ -28,8 +7,8 @@ export const mailer = defineStyle({
   name: 'Tuck-flap mailer',
   about: 'One piece: a tray with a hinged lid that tucks in, with ears',
   papers: ['Box'],
-  options,
-  usual: { flap: 'rounded', thumbNotch: false },
+  options: flapOptions,
+  usual: usualFlap,
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
+  answer: answerWithFlap({ id: 'mailer', name: 'Mailer', corners: 'tabs' }),
 });

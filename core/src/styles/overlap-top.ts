@@ -5,8 +5,9 @@ import {
   gluedEnd,
   gluedFlaps,
   overlappedEnd,
-  roomOf,
   section,
+  tubeAnswer,
+  tubeStages,
   type StyleAnswer,
   type StyleBrief,
 } from '../forms/index.ts';
@@ -33,32 +34,12 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     {
       id: 'box',
       name: 'Box',
-      top: overlappedEnd(flap.id, floor, 6, brief.options.edge),
-      bottom: gluedEnd(flaps.id, floor, 1),
+      top: overlappedEnd(flap.id, floor, tubeStages.top, brief.options.edge),
+      bottom: gluedEnd(flaps.id, floor, tubeStages.bottom),
     },
     ends,
   );
-  return {
-    ok: true,
-    frame: {
-      sections: [...tube.sections, flap, flaps],
-      pieces: [box.template],
-      fits: [],
-      smaller: [],
-      settle: (size) => {
-        const clearInside = box.inside(size);
-        return {
-          clearInside,
-          assembly: {
-            parts: [box.part(size, 4)],
-            stacks: [...box.stacks],
-            cavity: roomOf(clearInside),
-            giftEnters: 5,
-          },
-        };
-      },
-    },
-  };
+  return tubeAnswer(tube, box, [flap, flaps]);
 }
 
 /** A tube whose front and back run up to shaped edges that close over each other. */

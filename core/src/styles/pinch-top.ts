@@ -1,13 +1,13 @@
 import { z } from 'zod';
-import type { Section } from '../fit/index.ts';
 import {
   finishTube,
   giftTube,
   gluedEnd,
   gluedFlaps,
   pinchedEnd,
-  roomOf,
   section,
+  tubeAnswer,
+  tubeStages,
   type StyleAnswer,
   type StyleBrief,
 } from '../forms/index.ts';
@@ -31,9 +31,13 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   // The slopes must reach the middle however the marks fall, and rise a little on the way.
   const slope = brief.options.gable === 'steep' ? 0.85 : 0.62;
   const least = times(narrow.most, 0.54);
-  const gable: Section = {
-    ...section(brief, 'bag gable', least, largest(least, times(narrow.target, slope)), 0.2),
-  };
+  const gable = section(
+    brief,
+    'bag gable',
+    least,
+    largest(least, times(narrow.target, slope)),
+    0.2,
+  );
   const fin = section(brief, 'bag fin', millimetres(12), millimetres(18), 0.1);
   const over = section(brief, 'bag over', millimetres(8), millimetres(14), 0.1);
   const folds = brief.options.closing === 'fold over';
@@ -48,33 +52,18 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         fin: fin.id,
         ...(folds && { over: over.id }),
         floor,
-        begins: 6,
+        begins: tubeStages.top,
       }),
-      bottom: gluedEnd(flaps.id, floor, 1),
+      bottom: gluedEnd(flaps.id, floor, tubeStages.bottom),
     },
     ends,
   );
-  return {
-    ok: true,
-    frame: {
-      sections: [...tube.sections, gable, fin, ...(folds ? [over] : []), flaps],
-      pieces: [bag.template],
-      fits: [],
-      smaller: folds ? [{ less: over.id, more: fin.id, by: millimetres(1) }] : [],
-      settle: (size) => {
-        const clearInside = bag.inside(size);
-        return {
-          clearInside,
-          assembly: {
-            parts: [bag.part(size, 4)],
-            stacks: [...bag.stacks],
-            cavity: roomOf(clearInside),
-            giftEnters: 5,
-          },
-        };
-      },
-    },
-  };
+  return tubeAnswer(
+    tube,
+    bag,
+    [gable, fin, ...(folds ? [over] : []), flaps],
+    folds ? [{ less: over.id, more: fin.id, by: millimetres(1) }] : [],
+  );
 }
 
 /** A bag whose top is pinched flat, its sides folded in. */

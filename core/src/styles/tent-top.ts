@@ -254,7 +254,8 @@ function flapTrims(ids: Ids, size: SizeOf, ridge: number): readonly Cutout[] {
   // A line beside the slope: the flap's width off it, and drawn in at both ends.
   const cos = ridge / roof;
   const sin = floor / 2 / roof;
-  const wide = Math.min(flapWidth, 0.3 * roof * cos * sin * 2);
+  // Neither wider than the corner that it is cut from, nor than half of the roof that it lies under.
+  const wide = Math.min(flapWidth, 0.6 * roof * cos * sin, 0.45 * size(ids.across));
   return [false, true].flatMap((isRight) =>
     [false, true].map((isLower): Cutout => {
       const spot = (along: number, off: number) => {

@@ -10,6 +10,7 @@ import {
   tuckFit,
   tuckFlap,
   tuckRoom,
+  tubeStages,
   type SizeOf,
   type StyleAnswer,
   type StyleBrief,
@@ -63,8 +64,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     {
       id: 'box',
       name: 'Box',
-      top: tucked(6, thumbNotch),
-      bottom: isTucked ? tucked(1, false) : gluedEnd(flaps.id, floor, 1),
+      top: tucked(tubeStages.top, thumbNotch),
+      bottom: isTucked
+        ? tucked(tubeStages.bottom, false)
+        : gluedEnd(flaps.id, floor, tubeStages.bottom),
       ...(window && { cutouts: round }),
     },
     ends,
@@ -79,7 +82,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       settle: (size) => {
         const clearInside = { ...box.inside(size), deep: minus(size(lid.id), card) };
         // The flap takes its room from the front alone.
-        const part = box.part(size, 4);
+        const part = box.part(size, tubeStages.stands);
         const back = toMillimetres(minus(size(lid.id), size(floor.deep))) / 2;
         return {
           clearInside,
@@ -87,7 +90,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
             parts: [{ ...part, at: { ...part.at, y: part.at.y + back } }],
             stacks: [...box.stacks],
             cavity: roomOf(clearInside),
-            giftEnters: 5,
+            giftEnters: tubeStages.gift,
           },
         };
       },

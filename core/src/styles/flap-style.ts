@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { flapBox, type StyleAnswer, type StyleBrief } from '../forms/index.ts';
+import { oneOf, whether } from './options.ts';
+
+/** What can be chosen of a box in one piece whose lid tucks in. */
+export const flapOptions = z.object({
+  flap: oneOf('Flap', ['rounded', 'square']),
+  thumbNotch: whether('Thumb notch'),
+});
+export type FlapOptions = z.infer<typeof flapOptions>;
+
+export const usualFlap: FlapOptions = { flap: 'rounded', thumbNotch: false };
+
+type FlapPiece = Pick<Parameters<typeof flapBox>[1], 'id' | 'name' | 'corners'>;
+
+/** Answers with such a box, its corners held by tabs or left whole and folded. */
+export function answerWithFlap(piece: FlapPiece) {
+  return (brief: StyleBrief<FlapOptions>): StyleAnswer => ({
+    ok: true,
+    frame: flapBox(brief, {
+      ...piece,
+      roundedFlap: brief.options.flap === 'rounded',
+      thumbNotch: brief.options.thumbNotch,
+    }),
+  });
+}
