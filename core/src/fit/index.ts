@@ -16,4 +16,4 @@ export {
   type SmallerPair,
 } from './marks-problem.ts';
 export { readChain } from './readings.ts';
-export { anyMarks, solveMarks } from './solve-marks.ts';
+export { solveMarks, type Patience } from './solve-marks.ts';

@@ -13,9 +13,31 @@ export interface IndexedLimit extends SheetLimit {
   readonly downChain: readonly number[];
 }
 
+export interface IndexedSmaller {
+  readonly less: number;
+  readonly more: number;
+  readonly by: number;
+}
+
+/** What one section takes part in. */
+export interface SectionTies {
+  /** Fits with another section. */
+  readonly fits: readonly IndexedFit[];
+  readonly chains: readonly IndexedChain[];
+  readonly smaller: readonly IndexedSmaller[];
+  readonly limits: readonly IndexedLimit[];
+}
+
 export interface IndexedFit extends Fit {
   readonly outerAt: number;
   readonly innerAt: number;
+}
+
+/** A bound with what it was reckoned for. */
+export interface KnownBound {
+  readonly step: number;
+  readonly allowed: number;
+  readonly bound: PairBound;
 }
 
 /** Fits between the same two sections: their gaps differ by what lies between, and move together. */
@@ -28,8 +50,8 @@ export interface FitPair {
   readonly ranges: readonly Tolerance[];
   /** The depth of the search at which the second of the two is decided. */
   readonly decidedAt: number;
-  /** What is known already, by how far apart the two can be. */
-  readonly bounds: Map<string, PairBound>;
+  /** What is known already, by how far apart the two can be: residue, then step and the misfit allowed. */
+  readonly bounds: Map<number, KnownBound[]>;
 }
 
 /** A marks problem with names turned into places, and the order in which its sections are decided. */
@@ -39,12 +61,8 @@ export interface MarksIndex {
   readonly pairs: readonly FitPair[];
   /** Places of the pairs of each group. */
   readonly groups: readonly (readonly number[])[];
-  readonly smaller: readonly {
-    readonly less: number;
-    readonly more: number;
-    readonly by: number;
-  }[];
-  readonly limits: readonly IndexedLimit[];
+  /** By section. */
+  readonly ties: readonly SectionTies[];
   /** By section: whether it must be whole grooves. */
   readonly onPitch: readonly boolean[];
   /** By section: the rest of the first chain that it stands in. */
@@ -107,20 +125,30 @@ export function indexProblem(problem: MarksProblem, wholeGrooves: ReadonlySet<st
     .sort((a, b) => Number(onPitch[b]) - Number(onPitch[a]) || a - b);
   const pairs = pairUp(fits, order);
   const groups = [...new Set(fits.map(({ group }) => group))];
+  const smaller = problem.smaller.map(({ less, more, by }) => ({
+    less: indexOf(less),
+    more: indexOf(more),
+    by,
+  }));
+  const limits = problem.limits.map((limit) => ({
+    ...limit,
+    acrossChain: sectionsOf(limit.across),
+    downChain: sectionsOf(limit.down),
+  }));
   return {
     chains,
     fits,
     pairs,
     groups: groups.map((group) => pairs.flatMap((pair, i) => (pair.group === group ? [i] : []))),
-    smaller: problem.smaller.map(({ less, more, by }) => ({
-      less: indexOf(less),
-      more: indexOf(more),
-      by,
-    })),
-    limits: problem.limits.map((limit) => ({
-      ...limit,
-      acrossChain: sectionsOf(limit.across),
-      downChain: sectionsOf(limit.down),
+    ties: problem.sections.map((_, i) => ({
+      fits: fits.filter(
+        ({ outerAt, innerAt }) => outerAt !== innerAt && (outerAt === i || innerAt === i),
+      ),
+      chains: chains.filter(({ sections }) => sections.includes(i)),
+      smaller: smaller.filter(({ less, more }) => less === i || more === i),
+      limits: limits.filter(
+        ({ acrossChain, downChain }) => acrossChain.includes(i) || downChain.includes(i),
+      ),
     })),
     onPitch,
     others: problem.sections.map((_, i) => {

@@ -114,7 +114,7 @@ export class MarksSearch {
       this.#values[at] = candidate.value;
       const nextUnfit = unfit + candidate.unfit;
       const nextDeviation = deviation + candidate.deviation;
-      if (this.#isPossible()) this.#decide(depth + 1, nextUnfit, nextDeviation, bounds, first);
+      if (this.#isPossible(at)) this.#decide(depth + 1, nextUnfit, nextDeviation, bounds, first);
       this.#values[at] = undefined;
       if (first && this.best) return;
     }
@@ -232,11 +232,11 @@ export class MarksSearch {
     const apart = outer.residue - inner.residue;
     const residue = step === 0 ? apart : ((apart % step) + step) % step;
     // Most walls leave the same remainder, so few of these differ.
-    const key = `${residue} ${step} ${allowed}`;
-    const known = pair.bounds.get(key);
-    if (known) return known;
+    const sameResidue = pair.bounds.get(residue) ?? [];
+    const known = sameResidue.find((each) => each.step === step && each.allowed === allowed);
+    if (known) return known.bound;
     const bound = boundPair(pair.fits, { residue, step }, this.#problem.lean, allowed);
-    pair.bounds.set(key, bound);
+    pair.bounds.set(residue, [...sameResidue, { step, allowed, bound }]);
     return bound;
   }
 
@@ -264,16 +264,14 @@ export class MarksSearch {
     deviationBound: number,
   ): readonly Candidate[] {
     const cost = this.best?.cost;
-    const fits = this.#index.fits.filter(({ outerAt, innerAt }) => {
-      if (outerAt === innerAt) return false;
-      if (outerAt === at) return this.#values[innerAt] !== undefined;
-      return innerAt === at && this.#values[outerAt] !== undefined;
-    });
+    const fits = this.#index.ties[at]?.fits.filter(
+      ({ outerAt, innerAt }) => this.#values[outerAt === at ? innerAt : outerAt] !== undefined,
+    );
     const candidates: Candidate[] = [];
     for (const value of this.#valuesFor(at, section)) {
       let unfit = 0;
       let deviation = Math.abs(value - section.target) * section.weight;
-      for (const fit of fits) {
+      for (const fit of fits ?? []) {
         const outer = fit.outerAt === at ? value : (this.#values[fit.outerAt] ?? 0);
         const inner = fit.innerAt === at ? value : (this.#values[fit.innerAt] ?? 0);
         const gap = outer - fit.innerTimes * inner - fit.layers;
@@ -291,9 +289,13 @@ export class MarksSearch {
     }
     // What only a fit decides is looked for near its target, where the gap is likely to be in range.
     const { target } = section;
+    const { pitch } = this.#problem.tools;
+    const isOff = (value: number) => Number(this.#offGrooves && value % pitch !== 0);
+    const wantsGrooves = this.#index.onPitch[at] === true;
     return candidates.sort(
       (a, b) =>
         a.unfit - b.unfit ||
+        (wantsGrooves ? isOff(a.value) - isOff(b.value) : 0) ||
         a.deviation - b.deviation ||
         Math.abs(a.value - target) - Math.abs(b.value - target),
     );
@@ -310,21 +312,24 @@ export class MarksSearch {
   }
 
   /** Cut sizes on the trimmer's marks, pieces on their sheets, sections in order, as far as decided. */
-  #isPossible(): boolean {
+  #isPossible(at: number): boolean {
     const { step } = this.#problem.tools;
-    for (const chain of this.#index.chains)
+    const ties = this.#index.ties[at];
+    if (!ties) return true;
+    for (const chain of ties.chains)
       if (this.#isDecided(chain) && this.#sumOf(chain.sections) % step !== 0) return false;
-    for (const { less, more, by } of this.#index.smaller) {
+    for (const { less, more, by } of ties.smaller) {
       const low = this.#values[less];
       const high = this.#values[more];
       if (low !== undefined && high !== undefined && low + by > high) return false;
     }
-    return this.#index.limits.every(({ acrossChain, downChain, width, height, mayTurn }) => {
+    for (const { acrossChain, downChain, width, height, mayTurn } of ties.limits) {
       const across = this.#leastSumOf(acrossChain);
       const down = this.#leastSumOf(downChain);
       const straight = across <= width && down <= height;
-      return straight || (mayTurn && across <= height && down <= width);
-    });
+      if (!straight && !(mayTurn && across <= height && down <= width)) return false;
+    }
+    return true;
   }
 
   /** The least that a chain can still come to. */

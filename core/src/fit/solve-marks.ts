@@ -13,21 +13,13 @@ import { pitchChoices } from './pitch-choice.ts';
  * in range, most scores on grooves, least deviation from the targets, fewest settings, least card.
  * Undefined when nothing within the sections' ranges fits the sheets.
  */
-export function solveMarks(asked: MarksProblem): MarksSolution | undefined {
-  return solveWith(asked, solveOne);
-}
-
-/** Sizes of the same kind, not the best but found at once: to say how large a box would be at all. */
-export function anyMarks(asked: MarksProblem): MarksSolution | undefined {
-  return solveWith(asked, solveRoughly);
-}
-
-function solveWith(
+export function solveMarks(
   asked: MarksProblem,
-  solve: (problem: MarksProblem) => Solved,
+  patience: Patience = 'thorough',
 ): MarksSolution | undefined {
   const problem = clipToSheets(asked);
   if (!problem) return undefined;
+  const solve = patience === 'rough' ? solveRoughly : solverWith(patience);
   // Pieces that bear on nothing else are solved by themselves; only a sheet can tie them together.
   const parts = componentsOf(problem);
   if (parts.length === 1) return together([solve(problem)]);
@@ -36,32 +28,57 @@ function solveWith(
   return together([solve(problem)]);
 }
 
+/**
+ * How long to look where there are too many choices to try them all: as long as a drag can wait, a part
+ * of that, or only until there is something at all, which says how large a box would be.
+ */
+export type Patience = 'thorough' | 'brief' | 'rough';
+
 interface Solved {
   readonly problem: MarksProblem;
   readonly best: BestMarks | undefined;
 }
 
-/** Enough to prove the best for a box and its lid, and to come close for more in a few milliseconds. */
-const budgetOnGrooves = 500;
-const budgetOffGrooves = 250;
-/** A lid that doesn't go on is worth looking longer for one that does. */
-const budgetForFit = 6000;
-const budgetRoughly = 10;
+/** Up to so many combinations of sizes, the best is looked for to the end. */
+const fewCombinations = 200_000;
 
-function solveOne(problem: MarksProblem): Solved {
-  const searches = searchesOf(problem);
-  const onGrooves = searches('on grooves', budgetOnGrooves, 'best', undefined);
-  let { best } = onGrooves;
-  // Off the grooves only where the grooves alone can't do it.
-  if (best?.cost.unfit === 0 && best.cost.offGrid === 0) return { problem, best };
-  const offGrooves = searches('off grooves', budgetOffGrooves, 'best', best);
-  best = offGrooves.best;
-  if (!onGrooves.isProven && misfits(best))
-    best = searches('on grooves', budgetForFit, 'fit', best).best;
-  if (!offGrooves.isProven && misfits(best))
-    best = searches('off grooves', budgetForFit, 'fit', best).best;
-  return { problem, best };
+function combinations({ sections, tools }: MarksProblem): number {
+  return sections.reduce((all, { least, most }) => all * ((most - least) / tools.step + 1), 1);
 }
+
+/**
+ * How many choices to look at: of few to the end, of more until it has come close, in a millisecond or
+ * two. Where grooves and trimmer share no marks, as with inches and millimetres, there are always many.
+ */
+function budgetsFor(problem: MarksProblem, patience: 'thorough' | 'brief') {
+  const { pitch, step } = problem.tools;
+  if (pitch % step === 0 && combinations(problem) <= fewCombinations)
+    return { onGrooves: 1200, offGrooves: 1200, forFit: 1500 };
+  return patience === 'thorough'
+    ? { onGrooves: 160, offGrooves: 80, forFit: 1500 }
+    : { onGrooves: 60, offGrooves: 60, forFit: 100 };
+}
+
+function solverWith(patience: 'thorough' | 'brief') {
+  return (problem: MarksProblem): Solved => {
+    const searches = searchesOf(problem);
+    const budgets = budgetsFor(problem, patience);
+    const onGrooves = searches('on grooves', budgets.onGrooves, 'best', undefined);
+    let { best } = onGrooves;
+    // Off the grooves only where the grooves alone can't do it.
+    if (best?.cost.unfit === 0 && best.cost.offGrid === 0) return { problem, best };
+    const offGrooves = searches('off grooves', budgets.offGrooves, 'best', best);
+    best = offGrooves.best;
+    // A lid that doesn't go on is worth looking longer for one that does.
+    if (!onGrooves.isProven && misfits(best))
+      best = searches('on grooves', budgets.forFit, 'fit', best).best;
+    if (!offGrooves.isProven && misfits(best))
+      best = searches('off grooves', budgets.forFit, 'fit', best).best;
+    return { problem, best };
+  };
+}
+
+const budgetRoughly = 10;
 
 function solveRoughly(problem: MarksProblem): Solved {
   const searches = searchesOf(problem);

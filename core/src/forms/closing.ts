@@ -184,8 +184,8 @@ export function tuckedEnd({ lid, tuck, floor, wall, begins, on, thumb }: TuckedE
       const cover = [hung + 0.5, place.row(0) + 0.5] as const;
       const wallRow = place.row(0) < place.row(1) ? place.row(0) - 0.95 : place.row(0) + 1.95;
       return [
-        lies(part, dust(panels.right), cover, 'inside', 'tuck', 0.9),
-        lies(part, dust(panels.left), cover, 'inside', 'tuck', 0.9),
+        lies(part, dust(panels.right), cover, 'inside', 'tuck', 0.8),
+        lies(part, dust(panels.left), cover, 'inside', 'tuck', 0.8),
         lies(
           part,
           [hung + 0.5, place.row(1) + 0.5],

@@ -48,7 +48,8 @@ export function judgePairs(
   const boxes = holds
     ? []
     : (['tight', 'loose'] as const).flatMap((lean) => {
-        const leant = lean === brief.lean ? box : solveFrame(box.frame, { ...brief, lean });
+        const leant =
+          lean === brief.lean ? box : solveFrame(box.frame, { ...brief, lean }, 'brief');
         return leant ? [{ lean, box: leant }] : [];
       });
   const finerStep = holds ? undefined : finerStepThatHolds(box, brief);
@@ -81,12 +82,10 @@ export function judgePairs(
 }
 
 function finerStepThatHolds({ frame }: SolvedFrame, brief: SolverBrief): Length | undefined {
-  const { step } = brief.kit.trimmer;
-  if (step % 2 !== 0) return undefined;
-  const finer = half(step);
-  const box = solveFrame(frame, brief, (problem) => ({
-    ...problem,
-    tools: { ...problem.tools, step: finer },
-  }));
+  const { trimmer } = brief.kit;
+  if (trimmer.step % 2 !== 0) return undefined;
+  const finer = half(trimmer.step);
+  const kit = { ...brief.kit, trimmer: { ...trimmer, step: finer } };
+  const box = solveFrame(frame, { ...brief, kit }, 'brief');
   return box && worstState(box) === 'holds' ? finer : undefined;
 }

@@ -33,8 +33,8 @@ export function planBox(request: PlanRequest): PlanResult {
   const best = standing.sort((a, b) => costOf(a) - costOf(b))[0];
   if (best) return { ok: true, plan: finish(best) };
   // One way up is enough to say what stands in the way.
-  const [first] = tried.flatMap((each) => (each.ok ? [] : [each.problems]));
-  return { ok: false, problems: first ?? [] };
+  const [first] = tried.flatMap((each) => (each.ok ? [] : [each]));
+  return { ok: false, problems: first?.problems() ?? [] };
 }
 
 /** A gift one way up, with a box whose every length is chosen. */
@@ -44,9 +44,10 @@ interface Standing {
   readonly sheets: readonly SheetUse[];
 }
 
+/** What stands in the way is worked out only when it is told. */
 type Stood =
   | { readonly ok: true; readonly standing: Standing }
-  | { readonly ok: false; readonly problems: readonly Problem[] };
+  | { readonly ok: false; readonly problems: () => readonly Problem[] };
 
 /** Sheets first, then the share of them that is used. */
 function costOf({ sheets }: Standing): number {
@@ -63,14 +64,14 @@ function stand(request: PlanRequest): Stood {
     kit,
     lean,
   });
-  if (!answer.ok) return { ok: false, problems: [answer.refusal] };
+  if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
   const { frame } = answer;
   const box = solveFrame(frame, request);
-  if (!box) return { ok: false, problems: withWayOut(sheetProblems(request, frame)) };
+  if (!box) return { ok: false, problems: () => withWayOut(sheetProblems(request, frame)) };
   // Where a larger lid would go on, it is its sheet that leaves no room for it.
   if (lean === 'loose' && worstState(box) === 'tight') {
     const problems = sheetProblems(request, frame);
-    if (problems.length > 0) return { ok: false, problems };
+    if (problems.length > 0) return { ok: false, problems: () => problems };
   }
   const pieces = frame.pieces.map(({ id, paper, copies }) => ({
     id,

@@ -5,6 +5,7 @@ import {
   type Lean,
   type MarksProblem,
   type MarksSolution,
+  type Patience,
   type ScoreReading,
 } from '../fit/index.ts';
 import type {
@@ -158,9 +159,9 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): DrawnBox {
 export function solveFrame(
   frame: StyleFrame,
   brief: SolverBrief,
-  change: (problem: MarksProblem) => MarksProblem = (problem) => problem,
+  patience: Patience = 'thorough',
 ): SolvedFrame | undefined {
-  const solution = solveMarks(change(problemOf(frame, brief)));
+  const solution = solveMarks(problemOf(frame, brief), patience);
   if (!solution) return undefined;
   const fits = [
     ...frame.fits.map((fit) => ({

@@ -1,4 +1,4 @@
-import { anyMarks } from '../fit/index.ts';
+import { solveMarks } from '../fit/index.ts';
 import type { StyleFrame } from '../forms/index.ts';
 import type { Length } from '../length/index.ts';
 import { commonSheets, paperFor, type Sheet } from '../paper/index.ts';
@@ -18,7 +18,7 @@ function fitsSheet(
 
 /** What the pieces would need, and which sheet would do, when the chosen one is too small. None when it is not. */
 export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly Problem[] {
-  const free = anyMarks({ ...problemOf(frame, request), limits: [] });
+  const free = solveMarks({ ...problemOf(frame, request), limits: [] }, 'rough');
   if (!free) return [];
   return frame.pieces.flatMap((piece): readonly Problem[] => {
     const { width, height } = cutSizeIn(free, piece.id);

@@ -167,13 +167,8 @@ function answer(brief: Brief): StyleAnswer {
                 joins: 0,
               }),
             ],
-            stacks: [0, 2].flatMap((column) =>
-              [1, 3].map((row) => {
-                const outer = column === 0 ? 0.94 : 2.06;
-                const flap = row === 1 ? 2.02 : 2.98;
-                const roofSpot = column === 0 ? 1.1 : 1.9;
-                return lies('tent', [outer, flap], [roofSpot, row + 0.5], 'inside', 'glue', 0.9);
-              }),
+            stacks: flapSpots(ids, size).map(({ flap, roof: under }) =>
+              lies('tent', flap, under, 'inside', 'glue', 0.9),
             ),
             cavity: { floor: box(wide), top: box(y), bottom: 0, high: toMillimetres(clearHigh) },
             giftEnters: 2,
@@ -236,32 +231,58 @@ function drawTent(
           ]
         : []),
     ],
-    cutouts: [
-      ...flapTrims(ids, size, ridge),
-      ...(closing === 'plain' ? [] : ribbonHoles(ids, size)),
-    ],
+    cutouts: [...flapTrims(ids, size), ...(closing === 'plain' ? [] : ribbonHoles(ids, size))],
   });
 }
 
-/** What is cut off the corners beside the end triangles, to leave a flap along each slope. */
-function flapTrims(ids: Ids, size: SizeOf, ridge: number): readonly Cutout[] {
+/** The flap along the slope of an end triangle. */
+interface SlopeFlap {
+  readonly wide: number;
+  /** How far into the end, and down from the floor's corner, a point along the slope and off it lies. */
+  readonly spot: (along: number, off: number) => { readonly inward: number; readonly down: number };
+}
+
+function slopeFlap(ids: Ids, size: SizeOf): SlopeFlap {
   const floor = size(ids.deep);
   const roof = size(ids.roof);
+  const cos = ridgeOf(roof, floor) / roof;
+  const sin = floor / 2 / roof;
+  return {
+    // Neither wider than the corner that it is cut from, nor than half of the roof that it lies under.
+    wide: Math.min(flapWidth, 0.6 * roof * cos * sin, 0.45 * size(ids.across)),
+    spot: (along, off) => ({
+      inward: along * cos - off * sin,
+      down: along * sin - off * cos,
+    }),
+  };
+}
+
+/** For each of the four flaps a spot on it, and one on the roof that it is glued under, in the grid's cells. */
+function flapSpots(ids: Ids, size: SizeOf) {
+  const { wide, spot } = slopeFlap(ids, size);
+  const { inward, down } = spot(size(ids.roof) / 2, wide / 3);
+  const [column, row] = [inward / size(ids.end), down / size(ids.deep)];
+  return [0, 1].flatMap((right) =>
+    [0, 1].map((lower) => ({
+      flap: [right ? 2 + column : 1 - column, lower ? 3 - row : 2 + row] as const,
+      roof: [right ? 1.9 : 1.1, lower ? 3.5 : 1.5] as const,
+    })),
+  );
+}
+
+/** What is cut off the corners beside the end triangles, to leave a flap along each slope. */
+function flapTrims(ids: Ids, size: SizeOf): readonly Cutout[] {
+  const floor = size(ids.deep);
   const end = size(ids.end);
+  const roof = size(ids.roof);
   const top = plus(size(ids.fin), roof);
   const middle = plus(top, half(floor));
   const right = plus(end, size(ids.across), end);
-  // A line beside the slope: the flap's width off it, and drawn in at both ends.
-  const cos = ridge / roof;
-  const sin = floor / 2 / roof;
-  // Neither wider than the corner that it is cut from, nor than half of the roof that it lies under.
-  const wide = Math.min(flapWidth, 0.6 * roof * cos * sin, 0.45 * size(ids.across));
+  const { wide, spot: offSlope } = slopeFlap(ids, size);
   return [false, true].flatMap((isRight) =>
     [false, true].map((isLower): Cutout => {
       const spot = (along: number, off: number) => {
-        // Along the slope from the floor's corner, and off it outwards.
-        const inward = along * cos - off * sin;
-        const down = along * sin + off * -cos;
+        const { inward, down } = offSlope(along, off);
         const x = end - inward;
         const y = isLower ? floor - down : down;
         const clampedX = Math.min(Math.max(x, 0), end);
