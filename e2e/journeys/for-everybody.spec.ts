@@ -33,7 +33,7 @@ for (const [width, height] of [
   });
 
 test('the main work needs no scrolling at 1280 × 800', async ({ demo, page }) => {
-  for (const name of ['Pocket sundial', 'Rolled star chart', 'Moon-phase top']) {
+  for (const name of ['Pocket sundial', 'Rolled star chart', 'Meteorite jar', 'Hand lens']) {
     await openFromShelf(page, demo, name);
     for (const region of ['.desk > .panel', '.desk > .card']) {
       const hidden = await page

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planBox, stepInWords, usualRequest, type Plan, type Side } from '../index.ts';
+import {
+  edgesInWords,
+  planBox,
+  scoreStrips,
+  stepInWords,
+  usualRequest,
+  type Plan,
+  type Side,
+} from '../index.ts';
 import { anyRequest, sundial } from '../testing/requests.ts';
 
 /*
@@ -56,6 +64,12 @@ describe('the steps of a box', () => {
             return `${axis} ${sections.slice(0, index).reduce((a, b) => a + b, 0)}`;
           });
           expect(replay(plan, id)).toEqual(wanted.sort());
+          // Every score stands on one ruler, and those on one ruler are measured along the same edges.
+          const strips = scoreStrips(plan.steps, id).map(({ steps }) => steps);
+          expect(new Set(strips.flat())).toEqual(
+            new Set(plan.steps.filter((step) => step.kind === 'score' && step.piece === id)),
+          );
+          for (const strip of strips) expect(new Set(strip.map(edgesInWords)).size).toBe(1);
           const kinds = plan.steps.filter(({ piece }) => piece === id).map(({ kind }) => kind);
           expect(kinds.join(' ')).toMatch(/^cut( score)*( slant)?( slit)?( taper)*( snip)*$/);
         }

@@ -155,7 +155,7 @@ function slitInWords(step: SlitStep): string {
 
 /** The short line of the tapers: `taper the tabs`. */
 export function taperHeadline(step: TaperStep): string {
-  return `taper the ${count(step.tabs)} tabs`;
+  return step.tabs === 1 ? 'taper the tab' : `taper the ${count(step.tabs)} tabs`;
 }
 
 function taperInWords(step: TaperStep): string {

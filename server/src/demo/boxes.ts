@@ -1,6 +1,8 @@
 import {
   allStyles,
   evenRoom,
+  genericBoards,
+  genericTrimmers,
   inches,
   inchFraction,
   millimetres,
@@ -8,6 +10,7 @@ import {
   usualRequest,
   withOption,
   type Gift,
+  type Kit,
   type Length,
   type Paper,
   type ProjectDocument,
@@ -23,6 +26,15 @@ interface DemoBox {
   readonly papers: readonly [string, ...string[]];
   readonly room?: Length;
   readonly options?: Readonly<Record<string, string | number | boolean>>;
+  /** Made with the finer trimmer and board. */
+  readonly fineTools?: true;
+}
+
+function fineKit(): Kit {
+  const [trimmer] = genericTrimmers.filter(({ step }) => step === inchFraction(1, 32));
+  const [board] = genericBoards.filter(({ pitch }) => pitch === inchFraction(1, 16));
+  if (!trimmer || !board) throw new Error('No fine tools are shipped');
+  return { trimmer, board };
 }
 
 /** The observatory's open night, from the last made box to the first on the shelf. */
@@ -90,6 +102,7 @@ const openNight: readonly DemoBox[] = [
     },
     style: 'many-sided',
     papers: ['graphite', 'sodium'],
+    fineTools: true,
   },
   {
     name: 'Pocket sundial, open night',
@@ -127,6 +140,7 @@ export function demoProjects(): readonly ProjectDocument[] {
         papers,
         room: box.room === undefined ? usual.room : evenRoom(box.room),
         style: choiceFor(box),
+        ...(box.fineTools && { kit: fineKit() }),
       },
     };
   });

@@ -68,6 +68,12 @@ function setSheet(slot: number, name: string): void {
         :options="choices"
         @change="(id) => setPaper(row.slot, id)"
       />
+      <Pick
+        :label="`${row.label} sheet`"
+        :value="row.paper.sheet.name"
+        :options="sheetsFor(row.paper)"
+        @change="(name) => setSheet(row.slot, name)"
+      />
       <MeasureField
         :field="`${project} papers.${row.slot}.thickness`"
         :label="`${row.label} card thickness`"
@@ -80,12 +86,6 @@ function setSheet(slot: number, name: string): void {
         :step="millimetres(0.01)"
         @change="(thickness) => set(row.slot, { thickness }, 'thickness')"
       />
-      <Pick
-        :label="`${row.label} sheet`"
-        :value="row.paper.sheet.name"
-        :options="sheetsFor(row.paper)"
-        @change="(name) => setSheet(row.slot, name)"
-      />
     </div>
   </section>
 </template>
@@ -94,23 +94,31 @@ function setSheet(slot: number, name: string): void {
 h3 {
   font: 600 13px var(--text);
   color: var(--ink-soft);
-  margin-bottom: 4px;
 }
 
 .card-row {
   display: grid;
-  grid-template-columns: 46px 1fr 74px;
-  gap: 3px 6px;
-  align-items: center;
-  margin-bottom: 5px;
+  grid-template-columns: minmax(0, 1fr) 78px 62px;
+  gap: 1px 4px;
+  margin-bottom: 4px;
 }
 
-.card-row > :last-child {
-  grid-column: 2 / -1;
+.card-row :deep(.p-select-label) {
+  padding-inline: 7px 0;
+}
+
+.card-row :deep(.p-select-dropdown) {
+  width: 22px;
+}
+
+.card-row :deep(input) {
+  padding-inline: 7px 24px;
 }
 
 .piece {
+  grid-column: 1 / -1;
   font-size: 12px;
+  line-height: 1.2;
   color: var(--ink-soft);
 }
 </style>

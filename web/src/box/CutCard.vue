@@ -4,6 +4,7 @@ import {
   paperFor,
   readingInWords,
   scoreHeadline,
+  scoreStrips,
   slantHeadline,
   slitHeadline,
   snipHeadline,
@@ -13,7 +14,10 @@ import {
   type Plan,
   type PlanRequest,
   type ScoreStep,
+  type ScoreStrip,
 } from '@rangoli/core';
+import { ChevronDown } from '@lucide/vue';
+import { computed, shallowRef, watch } from 'vue';
 import MeasureText from '../parts/MeasureText.vue';
 import RulerStrip from '../parts/RulerStrip.vue';
 import Worded from '../parts/Worded.vue';
@@ -25,26 +29,52 @@ const props = defineProps<{ plan: Plan; request: PlanRequest; stale: boolean }>(
 
 const highlight = useHighlight();
 
-function scoresOf(piece: Piece): readonly ScoreStep[] {
-  return props.plan.steps.filter(
-    (step): step is ScoreStep => step.kind === 'score' && step.piece === piece.id,
-  );
-}
-
-function linesOf(step: ScoreStep): readonly string[] {
-  return step.passes.map(({ line }) => line);
+function linesOf(steps: readonly ScoreStep[]): readonly string[] {
+  return steps.flatMap(({ passes }) => passes.map(({ line }) => line));
 }
 
 function isLit(step: ScoreStep): boolean {
-  return linesOf(step).some((line) => highlight.isLit(step.piece, line));
+  return linesOf([step]).some((line) => highlight.isLit(step.piece, line));
 }
 
-/** The edge that the strip shows: the one that the first score is measured along. */
-function edgeOf(piece: Piece, step: ScoreStep) {
+/** The edge that the strip shows: the one that its scores are measured along. */
+function edgeOf(piece: Piece, { steps: [step] }: ScoreStrip) {
   const { width, height } = cutSizeOf(piece.grid);
   const edge = step.passes[0]?.edge;
   return edge === 'top' || edge === 'bottom' ? height : width;
 }
+
+/** Where the marks of a strip are, those off the grooves first told apart. */
+function wordsOf({ steps }: ScoreStrip) {
+  return steps
+    .map((step) => ({ step, text: readingInWords(step, props.request.kit) }))
+    .filter(({ text }) => text !== '');
+}
+
+/** A mark under the pointer lights alone; beside the marks, all of the strip's light. */
+function lightMark(piece: Piece, strip: ScoreStrip, mark: number): void {
+  highlight.light(piece.id, linesOf(strip.steps.slice(mark, mark + 1)));
+}
+
+/** Of many pieces one shows its scores, the one in hand; of few all do. */
+const isMany = computed(() => props.plan.pieces.length > 2);
+/** What stands closer where there is much to show. */
+const isDense = computed(
+  () =>
+    isMany.value ||
+    props.plan.pieces.flatMap(({ id }) => scoreStrips(props.plan.steps, id)).length > 2,
+);
+const chosen = shallowRef<string>();
+const inHand = computed(
+  () => props.plan.pieces.find(({ id }) => id === chosen.value) ?? props.plan.pieces[0],
+);
+// A score that is pointed at on the mat is to be seen on its ruler.
+watch(
+  () => highlight.lit?.piece,
+  (piece) => {
+    if (piece !== undefined) chosen.value = piece;
+  },
+);
 
 /** Slits and tapers as one short line. */
 function snips(piece: Piece): string {
@@ -55,16 +85,33 @@ function snips(piece: Piece): string {
     if (step.kind === 'snip') return [snipHeadline(step)];
     return step.kind === 'taper' ? [taperHeadline(step)] : [];
   });
-  const line = words.join(', ');
+  const line = words.join(', ').toLowerCase();
   return line === '' ? '' : `${line.charAt(0).toUpperCase()}${line.slice(1)}.`;
 }
 </script>
 
 <template>
-  <section class="card" aria-label="Cut card" :class="{ stale }">
-    <article v-for="piece in plan.pieces" :key="piece.id" :data-piece="piece.id">
+  <section class="card" aria-label="Cut card" :class="{ stale, dense: isDense }">
+    <article
+      v-for="piece in plan.pieces"
+      :key="piece.id"
+      :data-piece="piece.id"
+      :class="{ brief: isMany, open: isMany && piece === inHand }"
+    >
       <h2>
-        <i :style="{ background: paperFor(request.papers, piece.paper).colour }" />{{ piece.name }}
+        <i
+          :title="paperFor(request.papers, piece.paper).name"
+          :style="{ background: paperFor(request.papers, piece.paper).colour }"
+        />
+        <button
+          v-if="isMany"
+          type="button"
+          :aria-expanded="piece === inHand"
+          @click="chosen = piece.id"
+        >
+          {{ piece.name }}
+        </button>
+        <template v-else>{{ piece.name }}</template>
         <span class="paper quiet">{{ paperFor(request.papers, piece.paper).name }}</span>
       </h2>
       <p class="size">
@@ -74,33 +121,41 @@ function snips(piece: Piece): string {
         <span class="cut"
           >{{ request.kit.trimmer.unit === 'inch' ? 'in' : 'mm' }}, cut {{ piece.copies }}</span
         >
+        <ChevronDown v-if="isMany" :size="16" class="chevron" aria-hidden="true" />
       </p>
-      <div
-        v-for="step in scoresOf(piece)"
-        :key="step.reading"
-        class="score"
-        tabindex="0"
-        :class="{ lit: isLit(step) }"
-        @pointerenter="highlight.light(piece.id, linesOf(step))"
-        @pointerleave="highlight.unlight()"
-        @focus="highlight.light(piece.id, linesOf(step))"
-        @blur="highlight.unlight()"
-      >
-        <p class="headline">{{ scoreHeadline(step) }}</p>
-        <RulerStrip
-          :length="edgeOf(piece, step)"
-          :pitch="request.kit.board.pitch"
-          :unit="request.kit.board.unit"
-          :marks="[step.reading]"
-          :lit="isLit(step)"
-        />
-        <p v-if="readingInWords(step, request.kit)" class="words" :class="{ off: step.offGroove }">
-          <Worded :text="readingInWords(step, request.kit)" />
-        </p>
-      </div>
-      <p class="snips">{{ snips(piece) }}</p>
+      <template v-if="!isMany || piece === inHand">
+        <div
+          v-for="strip in scoreStrips(plan.steps, piece.id)"
+          :key="strip.steps[0].reading"
+          class="score"
+          tabindex="0"
+          :class="{ lit: strip.steps.some(isLit) }"
+          @pointerenter="highlight.light(piece.id, linesOf(strip.steps))"
+          @pointerleave="highlight.unlight()"
+          @focus="highlight.light(piece.id, linesOf(strip.steps))"
+          @blur="highlight.unlight()"
+        >
+          <p class="headline">{{ scoreHeadline(strip.steps[0]) }}</p>
+          <RulerStrip
+            :length="edgeOf(piece, strip)"
+            :pitch="request.kit.board.pitch"
+            :unit="request.kit.board.unit"
+            :marks="strip.steps.map((step) => ({ reading: step.reading, isLit: isLit(step) }))"
+            @mark="(mark) => lightMark(piece, strip, mark)"
+          />
+          <p v-if="wordsOf(strip).length > 0" class="words">
+            <span
+              v-for="{ step, text } in wordsOf(strip)"
+              :key="step.reading"
+              :class="{ off: step.offGroove }"
+              ><Worded :text="text"
+            /></span>
+          </p>
+        </div>
+        <p v-if="snips(piece)" class="snips">{{ snips(piece) }}</p>
+      </template>
     </article>
-    <SheetList :plan="plan" :request="request" />
+    <SheetList :plan="plan" :request="request" :size="isDense ? 'small' : 'large'" />
     <details class="steps">
       <summary>Step by step</summary>
       <ol>
@@ -214,11 +269,90 @@ h2 i {
   margin-top: 3px;
 }
 
-.words.off {
+.words span + span::before {
+  content: ' · ';
+}
+
+.words .off {
   color: var(--vermilion);
 }
 
-.snips {
-  margin-top: 4px;
+button {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+}
+
+.chevron {
+  margin-left: 4px;
+  vertical-align: -1px;
+  color: var(--ink-soft);
+}
+
+.open .chevron {
+  transform: rotate(180deg);
+}
+
+.dense article {
+  padding-block: 10px;
+}
+
+.dense .brief {
+  padding-block: 8px;
+}
+
+.dense .score {
+  padding-block: 3px;
+}
+
+.dense .size {
+  margin-bottom: 3px;
+}
+
+.dense :is(.headline, .words, .snips) {
+  margin-block: 0;
+  font-size: 12.5px;
+  line-height: 1.3;
+}
+
+/* Many pieces: name and size in one line, all a little closer; the whole line opens it. */
+.brief {
+  position: relative;
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: baseline;
+  gap: 0 10px;
+  padding: 8px 16px;
+}
+
+.brief > :nth-child(n + 3) {
+  grid-column: 1 / -1;
+}
+
+.brief .paper {
+  display: none;
+}
+
+.brief button::after {
+  content: '';
+  position: absolute;
+  inset: 0;
+}
+
+.brief.open button::after {
+  bottom: auto;
+  height: 44px;
+}
+
+.brief .size {
+  margin: 0;
+  font-size: 21px;
+}
+
+.brief .cut {
+  font-size: 13px;
 }
 </style>

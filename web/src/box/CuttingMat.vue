@@ -19,9 +19,16 @@ const mat = useTemplateRef('mat');
 const { width, height } = useElementSize(mat, { width: 660, height: 360 });
 const head = 18;
 const foot = 44;
-const freeRoom = { title: 34, measures: 46, between: 26, border: 20 };
+/** With many pieces the size stands under the name. */
+const isMany = computed(() => props.plan.pieces.length > 2);
+const freeRoom = computed(() => {
+  const longest = Math.max(...props.plan.pieces.map(({ name }) => name.length));
+  return isMany.value
+    ? { title: 42, titleWidth: Math.max(110, longest * 9), measures: 40, between: 12, border: 14 }
+    : { title: 34, titleWidth: (longest + 13) * 8.5, measures: 46, between: 20, border: 20 };
+});
 const layout = computed(() =>
-  layPieces(props.plan.pieces, width.value, height.value - head - foot, freeRoom),
+  layPieces(props.plan.pieces, width.value, height.value - head - foot, freeRoom.value),
 );
 const unit = computed(() => props.request.kit.trimmer.unit);
 const bar = computed(() =>
@@ -93,8 +100,11 @@ const lines = computed(() =>
           :key="placed.piece.id"
           :transform="`translate(${placed.x} ${placed.y + head})`"
         >
-          <text class="title" :x="placed.width / 2" y="-14">
+          <text v-if="isMany" class="title many" :x="placed.width / 2" y="-29">
             {{ placed.piece.name }}
+          </text>
+          <text class="title" :class="{ many: isMany }" :x="placed.width / 2" y="-12">
+            <template v-if="!isMany">{{ placed.piece.name }} {{ ' ' }}</template>
             <MeasureSpan :length="cutSizeOf(placed.piece.grid).width" :unit="unit" />
             ×
             <MeasureSpan :length="cutSizeOf(placed.piece.grid).height" :unit="unit" />
@@ -188,6 +198,10 @@ const lines = computed(() =>
   font: 600 17px var(--figures);
   fill: #ffffff;
   text-anchor: middle;
+}
+
+.title.many {
+  font-size: 15px;
 }
 
 .reach {

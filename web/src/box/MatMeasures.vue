@@ -1,16 +1,38 @@
 <script setup lang="ts">
-import type { Unit } from '@rangoli/core';
+import { measureParts, type Length, type Unit } from '@rangoli/core';
+import { computed } from 'vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
 import type { LaidPiece } from '../parts/lay-pieces.ts';
+import { placeMeasures } from '../parts/place-measures.ts';
 
 /** The sections of a piece as measures below it and beside it. */
-defineProps<{ placed: LaidPiece; unit: Unit }>();
+const props = defineProps<{ placed: LaidPiece; unit: Unit }>();
 
 const away = 13;
+const lineHeight = 15;
+/** Figures may stand a little closer than lines of text. */
+const figureHeight = 11;
 
-function middle(positions: readonly number[], i: number): number {
-  return ((positions[i] ?? 0) + (positions[i + 1] ?? 0)) / 2;
+/** About as wide as the figures are drawn, with a little air. */
+function widthOf(length: Length, times: number): number {
+  const parts = measureParts(length, props.unit);
+  const figures =
+    parts.kind === 'fraction'
+      ? (parts.whole > 0 ? 9 * `${parts.whole}`.length : 0) + (parts.numerator > 0 ? 17 : 0)
+      : 8 * parts.text.length;
+  return figures + (times > 1 ? 24 : 0) + 5;
 }
+
+const below = computed(() =>
+  placeMeasures(props.placed.piece.grid.columns, props.placed.columns, widthOf),
+);
+const beside = computed(() =>
+  placeMeasures(props.placed.piece.grid.rows, props.placed.rows, () => figureHeight),
+);
+/** Lines beside the piece are as wide as the widest figures. */
+const besideWidth = computed(() =>
+  Math.max(0, ...beside.value.map(({ length, times }) => widthOf(length, times))),
+);
 </script>
 
 <template>
@@ -19,25 +41,27 @@ function middle(positions: readonly number[], i: number): number {
       <line x1="0" :x2="placed.width" y1="0" y2="0" />
       <line v-for="at in placed.columns" :key="at" :x1="at" :x2="at" y1="-5" y2="5" />
       <text
-        v-for="(section, i) in placed.piece.grid.columns"
-        :key="i"
-        :x="middle(placed.columns, i)"
-        y="19"
+        v-for="measure in below"
+        :key="measure.at"
+        :x="measure.at"
+        :y="19 + measure.line * lineHeight"
         text-anchor="middle"
       >
-        <MeasureSpan :length="section" :unit="unit" />
+        <tspan v-if="measure.times > 1" class="times">{{ measure.times }} at </tspan
+        ><MeasureSpan :length="measure.length" :unit="unit" />
       </text>
     </g>
     <g :transform="`translate(${placed.width + away} 0)`">
       <line x1="0" x2="0" y1="0" :y2="placed.height" />
       <line v-for="at in placed.rows" :key="at" x1="-5" x2="5" :y1="at" :y2="at" />
       <text
-        v-for="(section, i) in placed.piece.grid.rows"
-        :key="i"
-        x="8"
-        :y="middle(placed.rows, i) + 5"
+        v-for="measure in beside"
+        :key="measure.at"
+        :x="8 + measure.line * besideWidth"
+        :y="measure.at + 5"
       >
-        <MeasureSpan :length="section" :unit="unit" />
+        <tspan v-if="measure.times > 1" class="times">{{ measure.times }} at </tspan
+        ><MeasureSpan :length="measure.length" :unit="unit" />
       </text>
     </g>
   </g>
@@ -52,5 +76,11 @@ line {
 text {
   font: 500 14px var(--text);
   fill: #e6efec;
+}
+
+.times {
+  font-size: 12px;
+  fill: #b9cfc8;
+  white-space: pre;
 }
 </style>

@@ -3,7 +3,7 @@ import { cutSizeOf, toMillimetres, type Paper, type Plan, type PlanRequest } fro
 import { computed } from 'vue';
 
 /** Every sheet that the box takes, small and to one scale, with the pieces where they are cut. */
-const props = defineProps<{ plan: Plan; request: PlanRequest }>();
+const props = defineProps<{ plan: Plan; request: PlanRequest; size: 'small' | 'large' }>();
 
 interface DrawnSheet {
   readonly key: string;
@@ -49,12 +49,14 @@ const sheets = computed((): readonly DrawnSheet[] =>
   }),
 );
 const scale = computed(
-  () => 92 / Math.max(...sheets.value.map(({ width, height }) => Math.max(width, height * 0.9))),
+  () =>
+    (props.size === 'small' ? 50 : 92) /
+    Math.max(...sheets.value.map(({ width, height }) => Math.max(width, height * 0.9))),
 );
 </script>
 
 <template>
-  <section class="sheets" aria-labelledby="sheets-heading">
+  <section class="sheets" :class="size" aria-labelledby="sheets-heading">
     <h2 id="sheets-heading">Cut from</h2>
     <ul>
       <li v-for="sheet in sheets" :key="sheet.key">
@@ -87,6 +89,10 @@ const scale = computed(
 <style scoped>
 .sheets {
   padding: 14px 16px;
+}
+
+section.small {
+  padding-block: 8px;
 }
 
 h2 {

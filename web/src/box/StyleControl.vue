@@ -65,14 +65,11 @@ function set(key: string, value: string | number | boolean): void {
     <RouterLink
       :to="{ name: 'compare', params: { id: project } }"
       class="kind"
-      title="Compare all kinds of box for this gift"
+      :title="`${summary.about}. Compare it with all other kinds for this gift.`"
     >
       <BoxPicture v-if="pictured" :plan="pictured.plan" :papers="pictured.papers" class="picture" />
       <span v-else class="picture" />
-      <span>
-        <strong>{{ summary.name }}</strong>
-        <small>{{ summary.about }}</small>
-      </span>
+      <strong>{{ summary.name }}</strong>
       <span class="change">Change</span>
     </RouterLink>
     <div class="options">
@@ -118,7 +115,7 @@ function set(key: string, value: string | number | boolean): void {
   grid-template-columns: 62px 1fr auto;
   gap: 10px;
   align-items: center;
-  padding: 6px 10px 6px 6px;
+  padding: 3px 10px 3px 6px;
   border: 1px solid var(--rule);
   border-radius: var(--radius);
   color: inherit;
@@ -131,19 +128,12 @@ function set(key: string, value: string | number | boolean): void {
 
 .picture {
   width: 62px;
-  height: 50px;
+  height: 46px;
 }
 
 .kind strong {
   display: block;
   font: 700 15px/1.2 var(--figures);
-}
-
-.kind small {
-  display: block;
-  font-size: 11.5px;
-  line-height: 1.25;
-  color: var(--ink-soft);
 }
 
 .change {

@@ -10,9 +10,9 @@ const props = defineProps<{
   /** Distance between the ruler's marks. */
   pitch: Length;
   unit: Unit;
-  marks: readonly Length[];
-  lit: boolean;
+  marks: readonly { readonly reading: Length; readonly isLit: boolean }[];
 }>();
+const emit = defineEmits<{ mark: [index: number] }>();
 
 const width = 300;
 const left = 6;
@@ -49,22 +49,38 @@ const ticks = computed((): readonly Tick[] => {
   return found;
 });
 
-const places = computed(() =>
-  props.marks.map((mark) => ({ mark, x: left + toMillimetres(mark) * scale.value })),
-);
+/** Figures too close to one another stand in two lines. */
+const places = computed(() => {
+  let lowEnd = -Infinity;
+  return props.marks.map(({ reading, isLit }) => {
+    const x = left + toMillimetres(reading) * scale.value;
+    const isHigh = x < lowEnd;
+    if (!isHigh) lowEnd = x + 34;
+    return { reading, isLit, x, isHigh };
+  });
+});
+const top = computed(() => (places.value.some(({ isHigh }) => isHigh) ? -13 : 0));
 </script>
 
 <template>
-  <svg class="strip" :viewBox="`0 0 ${width + 2 * left} 52`" role="presentation">
+  <svg class="strip" :viewBox="`0 ${top} ${width + 2 * left} ${50 - top}`" role="presentation">
     <rect class="band" :x="left" y="22" :width="width" height="22" rx="3" />
     <g v-for="tick in ticks" :key="tick.x">
       <line class="tick" :x1="tick.x" :x2="tick.x" y1="44" :y2="44 - tick.size" />
       <text v-if="tick.figure" class="figure" :x="tick.x + 2.5" y="33">{{ tick.figure }}</text>
     </g>
-    <g v-for="place in places" :key="place.mark" class="mark" :class="{ lit }">
-      <line :x1="place.x" :x2="place.x" y1="17" y2="50" />
-      <circle v-if="lit" :cx="place.x" cy="17" r="3.5" />
-      <text :x="place.x" y="12"><MeasureSpan :length="place.mark" :unit="unit" /></text>
+    <g
+      v-for="(place, i) in places"
+      :key="place.reading"
+      class="mark"
+      :class="{ lit: place.isLit }"
+      @pointerenter="emit('mark', i)"
+    >
+      <line :x1="place.x" :x2="place.x" :y1="place.isHigh ? 3 : 17" y2="48" />
+      <circle v-if="place.isLit" :cx="place.x" cy="17" r="3.5" />
+      <text :x="place.x" :y="place.isHigh ? -2 : 12">
+        <MeasureSpan :length="place.reading" :unit="unit" />
+      </text>
     </g>
   </svg>
 </template>

@@ -8,6 +8,7 @@ import { fileName } from '../box/save-file.ts';
 import { isDark, shade } from './colour.ts';
 import { layPieces } from './lay-pieces.ts';
 import { drawPiece } from './piece-paths.ts';
+import { placeMeasures } from './place-measures.ts';
 
 const side = fc.integer({ min: 8, max: 120 }).map(millimetres);
 const block = fc.record({
@@ -23,7 +24,7 @@ function figures(path: string): readonly number[] {
 
 describe('pieces on a mat', () => {
   it('lie inside it, apart, to one scale, and as large as it allows', () => {
-    const room = { title: 30, measures: 40, between: 20, border: 10 };
+    const room = { title: 30, titleWidth: 0, measures: 40, between: 20, border: 10 };
     const size = fc.record({
       width: fc.integer({ min: 300, max: 1200 }),
       height: fc.integer({ min: 300, max: 900 }),
@@ -45,6 +46,37 @@ describe('pieces on a mat', () => {
         const [one, other] = pieces;
         if (!one || !other) throw new Error('A lidded box has two pieces');
         expect(one.x + one.width < other.x || one.y + one.height < other.y).toBe(true);
+      }),
+    );
+  });
+});
+
+describe('measures along an edge', () => {
+  it('cover none of the others, and tell every section once', () => {
+    const run = fc.record({
+      length: fc.integer({ min: 1, max: 60 }),
+      times: fc.integer({ min: 1, max: 6 }),
+    });
+    fc.assert(
+      fc.property(fc.array(run, { minLength: 1, maxLength: 6 }), (runs) => {
+        const sections = runs.flatMap(({ length, times }) =>
+          Array.from({ length: times }, () => millimetres(length)),
+        );
+        const positions = sections.reduce<readonly number[]>(
+          (ends, section) => [...ends, (ends.at(-1) ?? 0) + toMillimetres(section)],
+          [0],
+        );
+        const room = (_: unknown, times: number) => (times > 1 ? 40 : 20);
+        const placed = placeMeasures(sections, positions, room);
+        expect(placed.reduce((sum, { times }) => sum + times, 0)).toBe(sections.length);
+        expect(placed.flatMap(({ length, times }) => Array(times).fill(length))).toEqual(sections);
+        placed.forEach((one, i) => {
+          for (const other of placed.slice(i + 1))
+            if (one.line === other.line)
+              expect(other.at - one.at).toBeGreaterThanOrEqual(
+                (room(0, one.times) + room(0, other.times)) / 2 - 1e-9,
+              );
+        });
       }),
     );
   });

@@ -20,59 +20,109 @@ export interface PiecesLayout {
 /** Pixels left free: over a piece for its title, below and beside it for measures, between, around. */
 export interface FreeRoom {
   readonly title: number;
+  /** The least width of a piece with its measures, so that titles stand apart. */
+  readonly titleWidth: number;
   readonly measures: number;
   readonly between: number;
   readonly border: number;
 }
 
-/** All pieces to one scale, as large as the space allows, side by side or one under the other. */
+interface Sized {
+  readonly piece: Piece;
+  readonly width: number;
+  readonly height: number;
+}
+
+type Row = readonly Sized[];
+
+/** Every way of breaking a line of pieces into rows. */
+function waysToBreak(pieces: Row): readonly (readonly Row[])[] {
+  const [first, ...rest] = pieces;
+  if (!first) return [[]];
+  if (rest.length === 0) return [[[first]]];
+  return waysToBreak(rest).flatMap((rows) => {
+    const [next = [], ...others] = rows;
+    return [
+      [[first], ...rows],
+      [[first, ...next], ...others],
+    ];
+  });
+}
+
+const sum = (values: readonly number[]) => values.reduce((a, b) => a + b, 0);
+
+function slotWidth({ width }: Sized, scale: number, room: FreeRoom): number {
+  return Math.max(width * scale + room.measures, room.titleWidth);
+}
+
+function rowWidth(row: Row, scale: number, room: FreeRoom): number {
+  return sum(row.map((each) => slotWidth(each, scale, room))) + room.between * (row.length - 1);
+}
+
+function rowHeight(row: Row, scale: number, room: FreeRoom): number {
+  return room.title + Math.max(...row.map(({ height }) => height)) * scale + room.measures;
+}
+
+function columnHeight(rows: readonly Row[], scale: number, room: FreeRoom): number {
+  return sum(rows.map((row) => rowHeight(row, scale, room))) + room.between * (rows.length - 1);
+}
+
+/** The largest scale at which these rows lie in the space; 0 when none does. */
+function scaleOf(rows: readonly Row[], width: number, height: number, room: FreeRoom): number {
+  const fits = (scale: number) =>
+    rows.every((row) => rowWidth(row, scale, room) <= width) &&
+    columnHeight(rows, scale, room) <= height;
+  if (!fits(0)) return 0;
+  let [low, high] = [0, 100];
+  for (let i = 0; i < 30; i++) {
+    const middle = (low + high) / 2;
+    if (fits(middle)) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+const leastScale = 0.2;
+
+/** All pieces to one scale, as large as the space allows, in one row or several, each row centred. */
 export function layPieces(
   pieces: readonly Piece[],
   width: number,
   height: number,
-  { title: titleRoom, measures: measureRoom, between, border }: FreeRoom,
+  room: FreeRoom,
 ): PiecesLayout {
-  const sizes = pieces.map(({ grid }) => {
-    const size = cutSizeOf(grid);
-    return { width: toMillimetres(size.width), height: toMillimetres(size.height) };
+  const sized = pieces.map((piece): Sized => {
+    const size = cutSizeOf(piece.grid);
+    return { piece, width: toMillimetres(size.width), height: toMillimetres(size.height) };
   });
-  const sum = (values: readonly number[]) => values.reduce((a, b) => a + b, 0);
-  const widths = sizes.map((size) => size.width);
-  const heights = sizes.map((size) => size.height);
-  const gaps = between * (pieces.length - 1);
-  const sideways = (count: number) => width - 2 * border - count * measureRoom;
-  const upright = (count: number) => height - 2 * border - count * (titleRoom + measureRoom);
-  const beside = Math.min(
-    (sideways(pieces.length) - gaps) / sum(widths),
-    upright(1) / Math.max(...heights),
-  );
-  const stacked = Math.min(
-    sideways(1) / Math.max(...widths),
-    (upright(pieces.length) - gaps) / sum(heights),
-  );
-  const isBeside = beside >= stacked;
-  const scale = Math.max(0.2, isBeside ? beside : stacked);
-  const taken = isBeside
-    ? sum(widths) * scale + gaps + pieces.length * measureRoom
-    : sum(heights) * scale + gaps + pieces.length * (titleRoom + measureRoom);
-  let along = Math.max(border, ((isBeside ? width : height) - taken) / 2);
-  const placed = pieces.map((piece, i): LaidPiece => {
-    const w = (widths[i] ?? 0) * scale;
-    const h = (heights[i] ?? 0) * scale;
-    const x = isBeside ? along : (width - w - measureRoom) / 2;
-    const y = isBeside ? (height - h + titleRoom - measureRoom) / 2 : along + titleRoom;
-    along += isBeside ? w + measureRoom + between : h + titleRoom + measureRoom + between;
-    const inPixels = (sections: Piece['grid']['columns']) =>
-      gridPositions(sections).map((at) => toMillimetres(at) * scale);
-    return {
-      piece,
-      x,
-      y,
-      width: w,
-      height: h,
-      columns: inPixels(piece.grid.columns),
-      rows: inPixels(piece.grid.rows),
-    };
+  const space = { width: width - 2 * room.border, height: height - 2 * room.border };
+  const [best = { rows: [sized], scale: 0 }] = waysToBreak(sized)
+    .map((rows) => ({ rows, scale: scaleOf(rows, space.width, space.height, room) }))
+    .sort((a, b) => b.scale - a.scale);
+  const scale = Math.max(leastScale, best.scale);
+  let y = Math.max(room.border, (height - columnHeight(best.rows, scale, room)) / 2);
+  const placed = best.rows.flatMap((row) => {
+    let x = Math.max(room.border, (width - rowWidth(row, scale, room)) / 2);
+    const high = rowHeight(row, scale, room);
+    const inRow = row.map((each): LaidPiece => {
+      const slot = slotWidth(each, scale, room);
+      const left = x + (slot - room.measures - each.width * scale) / 2;
+      x += slot + room.between;
+      const free = high - room.title - room.measures - each.height * scale;
+      const inPixels = (sections: Piece['grid']['columns']) =>
+        gridPositions(sections).map((at) => toMillimetres(at) * scale);
+      return {
+        piece: each.piece,
+        x: left,
+        y: y + room.title + free / 2,
+        width: each.width * scale,
+        height: each.height * scale,
+        columns: inPixels(each.piece.grid.columns),
+        rows: inPixels(each.piece.grid.rows),
+      };
+    });
+    y += high + room.between;
+    return inRow;
   });
   return { scale, pieces: placed };
 }

@@ -24,6 +24,7 @@ const layout = computed(
     plan.value &&
     layPieces(plan.value.pieces, view.width, view.height, {
       title: 0,
+      titleWidth: 0,
       measures: 0,
       between: 14,
       border: 16,
