@@ -125,8 +125,8 @@ function snips(piece: Piece): string {
       </p>
       <template v-if="!isMany || piece === inHand">
         <div
-          v-for="strip in scoreStrips(plan.steps, piece.id)"
-          :key="strip.steps[0].reading"
+          v-for="(strip, i) in scoreStrips(plan.steps, piece.id)"
+          :key="i"
           class="score"
           tabindex="0"
           :class="{ lit: strip.steps.some(isLit) }"
@@ -145,8 +145,8 @@ function snips(piece: Piece): string {
           />
           <p v-if="wordsOf(strip).length > 0" class="words">
             <span
-              v-for="{ step, text } in wordsOf(strip)"
-              :key="step.reading"
+              v-for="({ step, text }, mark) in wordsOf(strip)"
+              :key="mark"
               :class="{ off: step.offGroove }"
               ><Worded :text="text"
             /></span>

@@ -183,6 +183,7 @@ const lines = computed(() =>
 }
 
 .pieces > svg {
+  will-change: transform;
   display: block;
   position: absolute;
   inset: 0;

@@ -39,10 +39,10 @@ const besideWidth = computed(() =>
   <g class="measures">
     <g :transform="`translate(0 ${placed.height + away})`">
       <line x1="0" :x2="placed.width" y1="0" y2="0" />
-      <line v-for="at in placed.columns" :key="at" :x1="at" :x2="at" y1="-5" y2="5" />
+      <line v-for="(at, i) in placed.columns" :key="i" :x1="at" :x2="at" y1="-5" y2="5" />
       <text
-        v-for="measure in below"
-        :key="measure.at"
+        v-for="(measure, i) in below"
+        :key="i"
         :x="measure.at"
         :y="19 + measure.line * lineHeight"
         text-anchor="middle"
@@ -53,10 +53,10 @@ const besideWidth = computed(() =>
     </g>
     <g :transform="`translate(${placed.width + away} 0)`">
       <line x1="0" x2="0" y1="0" :y2="placed.height" />
-      <line v-for="at in placed.rows" :key="at" x1="-5" x2="5" :y1="at" :y2="at" />
+      <line v-for="(at, i) in placed.rows" :key="i" x1="-5" x2="5" :y1="at" :y2="at" />
       <text
-        v-for="measure in beside"
-        :key="measure.at"
+        v-for="(measure, i) in beside"
+        :key="i"
         :x="8 + measure.line * besideWidth"
         :y="measure.at + 5"
       >

@@ -11,7 +11,6 @@ interface DrawnSheet {
   readonly width: number;
   readonly height: number;
   readonly pieces: readonly {
-    readonly key: string;
     readonly x: number;
     readonly y: number;
     readonly width: number;
@@ -37,7 +36,6 @@ const sheets = computed((): readonly DrawnSheet[] =>
           const [width, height] = turned ? [size.height, size.width] : [size.width, size.height];
           return [
             {
-              key: `${piece} ${x} ${y}`,
               x: toMillimetres(x),
               y: toMillimetres(y),
               width: toMillimetres(width),
@@ -68,8 +66,8 @@ const scale = computed(
         >
           <rect class="whole" :width="sheet.width * scale" :height="sheet.height * scale" />
           <rect
-            v-for="piece in sheet.pieces"
-            :key="piece.key"
+            v-for="(piece, i) in sheet.pieces"
+            :key="i"
             class="piece"
             :x="piece.x * scale"
             :y="piece.y * scale"

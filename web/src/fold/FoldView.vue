@@ -1,13 +1,20 @@
 <script setup lang="ts">
 import type { Plan, PlanRequest } from '@rangoli/core';
-import { Pause, Play } from '@lucide/vue';
-import { refDebounced, useElementSize, useRafFn } from '@vueuse/core';
+import { PackageOpen, Pause, Play } from '@lucide/vue';
+import {
+  refDebounced,
+  TransitionPresets,
+  useElementSize,
+  useRafFn,
+  useTransition,
+} from '@vueuse/core';
 import Slider from 'primevue/slider';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useHighlight } from '../stores/highlight.ts';
 import BoxPicture from './BoxPicture.vue';
 import { coloursOf, foldingBoxOf } from './box-faces.ts';
-import { FoldStage } from './fold-stage.ts';
+import type { FoldStage } from './fold-stage.ts';
+import { hasWebGL, whenIdle } from './loading.ts';
 
 /** The box folding from flat card to closed, the gift inside: turned by mouse, touch and keys. */
 const props = defineProps<{ plan: Plan; request: PlanRequest }>();
@@ -28,28 +35,62 @@ const settled = refDebounced(
 const box = computed(() => foldingBoxOf(settled.value.plan, settled.value.papers));
 const time = computed(() => share.value * box.value.end);
 
-onMounted(() => {
+/** What opens can be drawn off the closed box, to look in. */
+const canOpen = computed(() => settled.value.plan.assembly.parts.some(({ opens }) => opens));
+const isOpen = ref(false);
+const open = useTransition(() => (isOpen.value && canOpen.value ? 1 : 0), {
+  duration: 600,
+  easing: TransitionPresets.easeInOutCubic,
+});
+
+let isGone = false;
+onMounted(async () => {
+  if (!hasWebGL()) {
+    // The same box is drawn as lines and faces instead.
+    isDrawn.value = true;
+    return;
+  }
+  // It is large, and the figures come first.
+  await whenIdle();
+  const { FoldStage } = await import('./fold-stage.ts');
+  if (isGone || !canvas.value) return;
   try {
-    if (canvas.value) stage.value = new FoldStage(canvas.value);
+    stage.value = new FoldStage(canvas.value);
   } catch {
-    // No WebGL here: the same box is drawn as lines and faces instead.
     isDrawn.value = true;
   }
 });
-onBeforeUnmount(() => stage.value?.dispose());
+onBeforeUnmount(() => {
+  isGone = true;
+  stage.value?.dispose();
+});
 
 watch([stage, width, height], () => {
   if (width.value > 0) stage.value?.resize(width.value, height.value);
 });
 watch([stage, box], () => {
   const { plan, papers } = settled.value;
-  stage.value?.show(box.value, coloursOf(box.value, papers), plan.gift, time.value, 0);
+  const colours = coloursOf(box.value, papers);
+  stage.value?.show(box.value, colours, plan.gift, time.value, open.value);
 });
-watch(time, (now) => stage.value?.pose(now, 0));
+watch([time, open], () => stage.value?.pose(time.value, open.value));
 watch(
   () => highlight.lines,
   (lines) => stage.value?.light(lines),
 );
+
+function foldTo(part: number): void {
+  isOpen.value = false;
+  share.value = part;
+}
+
+function toggleOpen(): void {
+  if (!isOpen.value) {
+    pause();
+    share.value = 1;
+  }
+  isOpen.value = !isOpen.value;
+}
 
 /** The whole way takes this long when it is played. */
 const playTime = 7000;
@@ -64,6 +105,7 @@ const { isActive, pause, resume } = useRafFn(
 function play(): void {
   if (isActive.value) pause();
   else {
+    isOpen.value = false;
     if (share.value >= 1) share.value = 0;
     resume();
   }
@@ -100,6 +142,7 @@ function onKey(event: KeyboardEvent): void {
         :plan="settled.plan"
         :papers="settled.papers"
         :time="time"
+        :open="open"
         class="drawn"
       />
     </div>
@@ -117,9 +160,19 @@ function onKey(event: KeyboardEvent): void {
         :model-value="share * 100"
         :step="0.5"
         aria-label="How far the box is folded"
-        @update:model-value="(value) => (share = Number(value) / 100)"
+        @update:model-value="(value) => foldTo(Number(value) / 100)"
       />
       <span>closed</span>
+      <button
+        v-if="canOpen"
+        type="button"
+        :aria-pressed="isOpen"
+        aria-label="Open the closed box"
+        title="Open it and look in"
+        @click="toggleOpen"
+      >
+        <PackageOpen :size="18" />
+      </button>
     </div>
   </div>
 </template>
@@ -161,7 +214,7 @@ canvas,
   align-items: center;
   gap: 12px;
   width: min(360px, 82%);
-  padding: 4px 14px 4px 6px;
+  padding: 4px 8px 4px 6px;
   border-radius: 20px;
   font-size: 13px;
   color: #e6f0ec;
@@ -191,7 +244,12 @@ canvas,
   cursor: pointer;
 }
 
-.controls button:hover {
+.controls button[aria-pressed='true'] {
+  color: var(--ink);
+  background: var(--turmeric);
+}
+
+.controls button:not([aria-pressed='true']):hover {
   background: rgb(255 255 255 / 14%);
 }
 </style>

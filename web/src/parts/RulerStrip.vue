@@ -65,13 +65,13 @@ const top = computed(() => (places.value.some(({ isHigh }) => isHigh) ? -13 : 0)
 <template>
   <svg class="strip" :viewBox="`0 ${top} ${width + 2 * left} ${50 - top}`" role="presentation">
     <rect class="band" :x="left" y="22" :width="width" height="22" rx="3" />
-    <g v-for="tick in ticks" :key="tick.x">
+    <g v-for="(tick, i) in ticks" :key="i">
       <line class="tick" :x1="tick.x" :x2="tick.x" y1="44" :y2="44 - tick.size" />
       <text v-if="tick.figure" class="figure" :x="tick.x + 2.5" y="33">{{ tick.figure }}</text>
     </g>
     <g
       v-for="(place, i) in places"
-      :key="place.reading"
+      :key="i"
       class="mark"
       :class="{ lit: place.isLit }"
       @pointerenter="emit('mark', i)"
