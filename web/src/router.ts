@@ -15,6 +15,12 @@ export const router = createRouter({
       component: () => import('./compare/CompareView.vue').then((view) => view.default),
       props: true,
     },
+    {
+      path: '/box/:id/limits',
+      name: 'limits',
+      component: () => import('./limits/LimitsView.vue').then((view) => view.default),
+      props: true,
+    },
     { path: '/:path(.*)*', name: 'nowhere', component: NowhereView },
   ],
 });

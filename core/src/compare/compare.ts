@@ -1,5 +1,4 @@
-import { extentsOf, type Extents, type Gift, type GiftItem } from '../gift/index.ts';
-import { times, type Length } from '../length/index.ts';
+import { extentsOf, scaledGift, type Extents } from '../gift/index.ts';
 import { planBox, type Plan } from '../planning/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
 import { allStyles, type StyleChoice, type StyleSummary } from '../styles/index.ts';
@@ -28,38 +27,6 @@ export function compareStyles(request: PlanRequest): readonly Compared[] {
       ? { style, choice, ok: true, plan: result.plan, figures: figuresOf(result.plan) }
       : { style, choice, ok: false, problems: result.problems };
   });
-}
-
-function scaledItem(item: GiftItem, by: number): GiftItem {
-  const of = (length: Length) => times(length, by);
-  switch (item.shape) {
-    case 'block':
-    case 'lumpy':
-      return { ...item, across: of(item.across), deep: of(item.deep), high: of(item.high) };
-    case 'cylinder':
-      return { ...item, diameter: of(item.diameter), length: of(item.length) };
-    case 'ball':
-      return { ...item, diameter: of(item.diameter) };
-    case 'bottle':
-      return {
-        ...item,
-        diameter: of(item.diameter),
-        body: of(item.body),
-        shoulder: of(item.shoulder),
-        neckDiameter: of(item.neckDiameter),
-        neck: of(item.neck),
-      };
-    case 'card':
-      return { ...item, across: of(item.across), deep: of(item.deep), thick: of(item.thick) };
-  }
-}
-
-/** The gift so many times as large in every measure. */
-export function scaledGift(gift: Gift, by: number): Gift {
-  if (gift.shape === 'several') return { ...gift, item: scaledItem(gift.item, by) };
-  if (gift.shape === 'set')
-    return { ...gift, items: gift.items.map((item) => scaledItem(item, by)) };
-  return scaledItem(gift, by);
 }
 
 /** How finely the largest gift is looked for: within one part in so many. */

@@ -1,2 +1,12 @@
-export { compareStyles, largestGift, requestIn, scaledGift, type Compared } from './compare.ts';
+export { compareStyles, largestGift, requestIn, type Compared } from './compare.ts';
 export { figuresOf, type BoxFigures } from './figures.ts';
+export {
+  alikeGifts,
+  frontierOf,
+  furthest,
+  largestOn,
+  squareGifts,
+  type FrontierPoint,
+  type Furthest,
+  type GiftFamily,
+} from './frontier.ts';

@@ -22,3 +22,4 @@ export {
   type Room,
 } from './room.ts';
 export { clearInsideNeeded, type ClearInsideNeeded, type NeededInside } from './clear-inside.ts';
+export { neatGift, scaledGift, stretchedGift } from './stretched.ts';

@@ -3,7 +3,7 @@ import { RouterLink } from 'vue-router';
 
 /** The bar over every view: the way back to the shelf, and the view's own tools. */
 defineProps<{
-  place: 'shelf' | 'box' | 'compare';
+  place: 'shelf' | 'box' | 'compare' | 'limits';
   /** The open project, whose views the bar leads to. */
   project?: string;
 }>();
@@ -26,6 +26,11 @@ defineProps<{
           :to="{ name: 'compare', params: { id: project } }"
           :class="{ here: place === 'compare' }"
           >Compare</RouterLink
+        >
+        <RouterLink
+          :to="{ name: 'limits', params: { id: project } }"
+          :class="{ here: place === 'limits' }"
+          >What fits</RouterLink
         >
       </template>
     </nav>
