@@ -48,6 +48,13 @@ test('an option changes the pieces, and the box folds under the slider and the k
   await expect(folding).toHaveAccessibleName(/: 0|, 0 of 100 parts done/);
   await page.getByRole('button', { name: 'Play the folding' }).click();
   await expect(folding).not.toHaveAccessibleName(/, 0 of 100 parts done/);
+  // Opening it closes it first.
+  await page.getByRole('button', { name: 'Open the closed box' }).click();
+  await expect(folding).toHaveAccessibleName(/100 of 100 parts done/);
+  await expect(page.getByRole('button', { name: 'Open the closed box' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
 });
 
 test('several alike go in together', async ({ demo, page }) => {
@@ -58,4 +65,53 @@ test('several alike go in together', async ({ demo, page }) => {
   await page.getByRole('combobox', { name: 'Shape' }).click();
   await page.getByRole('option', { name: 'Ball' }).click();
   await expect(page.getByLabel('Diameter', { exact: true })).toBeVisible();
+});
+
+test('a box is put round another gift, and says what changes', async ({ demo, page }) => {
+  await page.goto(demo.origin);
+  await page.getByRole('button', { name: 'Put Moon-phase top round another gift' }).click();
+  const changed = page.getByRole('region', { name: 'What changed' });
+  await expect(changed).toContainText('From Moon-phase top');
+  await expect(changed).toContainText('Nothing has changed yet');
+  const before = await sizeOf(page, 'base').innerText();
+  const first = page.getByRole('complementary', { name: 'What is asked' }).getByRole('textbox');
+  await first.first().fill('2 3/4');
+  await page.keyboard.press('Tab');
+  await expect(sizeOf(page, 'base')).not.toHaveText(before);
+  await expect(changed).toContainText('2 of 2 pieces changed');
+  await expect(page.locator('[data-piece="base"]')).toContainText(/was \d/);
+  await page.reload();
+  await expect(changed).toContainText('2 of 2 pieces changed');
+  await changed.getByRole('button', { name: 'Hide' }).click();
+  await expect(changed).toHaveCount(0);
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await expect(page.getByRole('link', { name: 'Moon-phase top, another gift' })).toBeVisible();
+});
+
+test('the gift grows to what the sheet allows, and no further', async ({ demo, page }) => {
+  await openFromShelf(page, demo, 'Pocket sundial');
+  await page.getByRole('link', { name: 'What fits' }).click();
+  const point = page.getByRole('application', { name: /^Today’s gift/ });
+  await expect(point).toHaveAccessibleName(/2 5\/16 in across and 9\/16 in high/);
+  await expect(page.getByText(/wider with its proportions, or/)).toBeVisible();
+  await point.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(point).toHaveAccessibleName(/2 5\/16 in across and 5\/8 in high/);
+
+  const grip = await point.boundingBox();
+  if (!grip) throw new Error('The point is not drawn');
+  const [x, y] = [grip.x + grip.width / 2, grip.y + grip.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 300, y - 60, { steps: 6 });
+  await page.mouse.move(x + 640, y - 420, { steps: 8 });
+  await expect(page.getByText('No further on this sheet')).toBeVisible();
+  await page.mouse.up();
+  await expect(page.getByRole('region', { name: 'The box for it' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Largest square box' }).click();
+  const square = /^(\d[^ ]*(?: [^ ]+)?) × \1 × /;
+  await expect(page.locator('.size')).toHaveText(square);
+  await page.getByRole('link', { name: 'To the box' }).click();
+  await expect(page.getByRole('contentinfo')).toContainText('Lid slides');
 });

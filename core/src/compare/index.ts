@@ -1,4 +1,5 @@
 export { compareStyles, largestGift, requestIn, type Compared } from './compare.ts';
+export { planChanges, type PieceChange, type PlanChanges } from './changes.ts';
 export { figuresOf, type BoxFigures } from './figures.ts';
 export {
   alikeGifts,

@@ -24,14 +24,18 @@ export type PlanRequest = z.infer<typeof planRequestSchema>;
 /** The longest name of a project. */
 export const longestName = 80;
 
+const nameSchema = z
+  .string()
+  .trim()
+  .min(1, { error: 'Give the box a name.' })
+  .max(longestName, { error: `Keep the name to ${longestName} characters.` });
+
 /** A project as it is stored and exchanged. */
 export const projectDocumentSchema = z.object({
   version: z.literal(1),
-  name: z
-    .string()
-    .trim()
-    .min(1, { error: 'Give the box a name.' })
-    .max(longestName, { error: `Keep the name to ${longestName} characters.` }),
+  name: nameSchema,
   box: planRequestSchema,
+  /** The box that this one was made from for another gift, to show what has changed. */
+  basis: z.object({ name: nameSchema, box: planRequestSchema }).optional(),
 });
 export type ProjectDocument = z.infer<typeof projectDocumentSchema>;

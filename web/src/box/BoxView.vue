@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { svgPattern, type Sheet } from '@rangoli/core';
+import { planBox, planChanges, svgPattern, type Sheet } from '@rangoli/core';
 import { Download, Redo2, Undo2 } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import Button from 'primevue/button';
@@ -10,6 +10,7 @@ import Choice from '../parts/Choice.vue';
 import { useDrafts } from '../stores/drafts.ts';
 import { useProject } from '../stores/project.ts';
 import ConflictBar from './ConflictBar.vue';
+import BasisBar from './BasisBar.vue';
 import CutCard from './CutCard.vue';
 import CuttingMat from './CuttingMat.vue';
 import GiftPanel from './GiftPanel.vue';
@@ -51,6 +52,16 @@ function cameFromViewOf(id: string): boolean {
   const isOpen = project.id === id && project.openState.kind === 'open';
   return isOpen && typeof back === 'string' && back.startsWith(`/box/${id}/`);
 }
+
+/** The box that this one was made from, planned once. */
+const basis = computed(() => project.document?.basis?.box);
+const basisPlan = computed(() => {
+  const result = basis.value && planBox(basis.value);
+  return result?.ok ? result.plan : undefined;
+});
+const changes = computed(() =>
+  basisPlan.value && project.shown ? planChanges(basisPlan.value, project.shown.plan) : undefined,
+);
 
 const rulers = [
   { value: 'inch', label: 'inch' },
@@ -177,7 +188,15 @@ async function keepBoth(): Promise<void> {
         :plan="project.shown.plan"
         :request="project.shown.request"
         :stale="stale"
-      />
+        :changes="changes"
+      >
+        <BasisBar
+          v-if="project.document.basis"
+          :name="project.document.basis.name"
+          :changes="changes"
+          @done="project.change('basis', ({ basis: _, ...whole }) => whole)"
+        />
+      </CutCard>
     </main>
     <main v-else class="waiting">
       <p v-if="project.openState.kind === 'opening'" class="quiet" role="status">

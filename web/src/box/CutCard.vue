@@ -11,7 +11,9 @@ import {
   stepInWords,
   taperHeadline,
   type Piece,
+  type PieceChange,
   type Plan,
+  type PlanChanges,
   type PlanRequest,
   type ScoreStep,
   type ScoreStrip,
@@ -22,10 +24,17 @@ import MeasureText from '../parts/MeasureText.vue';
 import RulerStrip from '../parts/RulerStrip.vue';
 import Worded from '../parts/Worded.vue';
 import { useHighlight } from '../stores/highlight.ts';
+import PieceWas from './PieceWas.vue';
 import SheetList from './SheetList.vue';
 
 /** What to cut and where to score, in figures to be read at the table. */
-const props = defineProps<{ plan: Plan; request: PlanRequest; stale: boolean }>();
+const props = defineProps<{
+  plan: Plan;
+  request: PlanRequest;
+  stale: boolean;
+  /** What has changed from the box that this one was made from. */
+  changes?: PlanChanges | undefined;
+}>();
 
 const highlight = useHighlight();
 
@@ -56,12 +65,17 @@ function lightMark(piece: Piece, strip: ScoreStrip, mark: number): void {
   highlight.light(piece.id, linesOf(strip.steps.slice(mark, mark + 1)));
 }
 
+function changeOf(piece: Piece): PieceChange | undefined {
+  return props.changes?.pieces.find((change) => change.piece === piece.id);
+}
+
 /** Of many pieces one shows its scores, the one in hand; of few all do. */
 const isMany = computed(() => props.plan.pieces.length > 2);
 /** What stands closer where there is much to show. */
 const isDense = computed(
   () =>
     isMany.value ||
+    props.changes !== undefined ||
     props.plan.pieces.flatMap(({ id }) => scoreStrips(props.plan.steps, id)).length > 2,
 );
 const chosen = shallowRef<string>();
@@ -92,6 +106,7 @@ function snips(piece: Piece): string {
 
 <template>
   <section class="card" aria-label="Cut card" :class="{ stale, dense: isDense }">
+    <slot />
     <article
       v-for="piece in plan.pieces"
       :key="piece.id"
@@ -123,6 +138,7 @@ function snips(piece: Piece): string {
         >
         <ChevronDown v-if="isMany" :size="16" class="chevron" aria-hidden="true" />
       </p>
+      <PieceWas v-if="changeOf(piece)" :change="changeOf(piece)" :kit="request.kit" />
       <template v-if="!isMany || piece === inHand">
         <div
           v-for="(strip, i) in scoreStrips(plan.steps, piece.id)"

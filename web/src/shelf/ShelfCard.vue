@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { cutSizeOf, extentsOf, paperFor, planBox } from '@rangoli/core';
-import { Copy, Trash2 } from '@lucide/vue';
+import { Copy, Ruler, Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { StoredProject } from '../api/projects.ts';
@@ -10,7 +10,7 @@ import PieceDrawing from '../parts/PieceDrawing.vue';
 
 /** A box on the shelf: its own pieces on the mat, what it holds, what is cut. */
 const props = defineProps<{ project: StoredProject }>();
-const emit = defineEmits<{ duplicate: []; remove: [] }>();
+const emit = defineEmits<{ duplicate: []; remove: []; resize: [] }>();
 
 const view = { width: 280, height: 158 };
 const box = computed(() => props.project.document.box);
@@ -71,6 +71,14 @@ const layout = computed(
       </span>
     </RouterLink>
     <div class="actions">
+      <button
+        type="button"
+        :aria-label="`Put ${project.document.name} round another gift`"
+        title="Round another gift"
+        @click="emit('resize')"
+      >
+        <Ruler :size="16" />
+      </button>
       <button
         type="button"
         :aria-label="`Duplicate ${project.document.name}`"

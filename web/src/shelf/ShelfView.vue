@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { newProject } from '@rangoli/core';
+import { longestName, newProject } from '@rangoli/core';
 import { Plus } from '@lucide/vue';
 import Button from 'primevue/button';
 import { onMounted, ref, shallowRef } from 'vue';
@@ -55,6 +55,15 @@ async function attempt(action: () => Promise<void>): Promise<void> {
 async function begin(): Promise<void> {
   await attempt(async () => {
     const { id } = await createProject(newProject(usualUnit.value));
+    await router.push({ name: 'box', params: { id } });
+  });
+}
+
+/** The same box, options and papers for another gift, with what changes from this one shown. */
+async function resize({ document: { name, box } }: StoredProject): Promise<void> {
+  await attempt(async () => {
+    const wanted = `${name.slice(0, longestName - 20)}, another gift`;
+    const { id } = await createProject({ version: 1, name: wanted, box, basis: { name, box } });
     await router.push({ name: 'box', params: { id } });
   });
 }
@@ -121,6 +130,7 @@ onMounted(load);
           v-for="project in projects"
           :key="project.id"
           :project="project"
+          @resize="resize(project)"
           @duplicate="duplicate(project)"
           @remove="remove(project)"
         />
