@@ -67,6 +67,28 @@ test('several alike go in together', async ({ demo, page }) => {
   await expect(page.getByLabel('Diameter', { exact: true })).toBeVisible();
 });
 
+test('different things go in side by side', async ({ demo, page }) => {
+  await openFromShelf(page, demo, 'Moon-phase top');
+  const alone = await sizeOf(page, 'base').innerText();
+  await page.getByRole('button', { name: 'Another thing beside it' }).click();
+  await page.getByRole('combobox', { name: 'Shape' }).click();
+  await page.getByRole('option', { name: 'Ball' }).click();
+  await page.getByLabel('Diameter', { exact: true }).fill('1 1/2');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('button', { name: '2 Ball' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  const both = await sizeOf(page, 'base').innerText();
+  expect(both).not.toBe(alone);
+  // The first of them keeps its own measures, and is still there alone.
+  await page.getByRole('button', { name: /^1 / }).click();
+  await expect(sizeOf(page, 'base')).toHaveText(both);
+  await page.getByRole('button', { name: '2 Ball' }).click();
+  await page.getByRole('button', { name: 'Take out thing 2' }).click();
+  await expect(sizeOf(page, 'base')).toHaveText(alone);
+});
+
 test('a box is put round another gift, and says what changes', async ({ demo, page }) => {
   await page.goto(demo.origin);
   await page.getByRole('button', { name: 'Put Moon-phase top round another gift' }).click();

@@ -7,7 +7,13 @@ import { itemOf, measuresOf, withItem } from './gift-measures.ts';
 import { drawGift } from './gift-solid.ts';
 
 /** The gift at its proportions, with each measure to be edited where it stands. */
-const props = defineProps<{ gift: Gift; unit: Unit; project: string }>();
+const props = defineProps<{
+  gift: Gift;
+  /** Which thing of a set is edited. */
+  at: number;
+  unit: Unit;
+  project: string;
+}>();
 const emit = defineEmits<{ change: [gift: Gift, what: string] }>();
 
 const brass = '#e8c65f';
@@ -18,7 +24,7 @@ const origin = computed(() => ({
   y: 2 + (view.solid.height - solid.value.height) / 2,
 }));
 const measures = computed(() => {
-  const item = itemOf(props.gift);
+  const item = itemOf(props.gift, props.at);
   return item ? measuresOf(item).map((measure) => ({ ...measure, shape: item.shape })) : [];
 });
 /** What may be thinner or shorter than anything else. */
@@ -44,9 +50,9 @@ const leastOf = (name: string) =>
     </svg>
     <MeasureField
       v-for="measure in measures.filter(({ place }) => place !== 'more')"
-      :key="`${measure.shape} ${measure.name}`"
+      :key="`${at} ${measure.shape} ${measure.name}`"
       :class="['chip', measure.place]"
-      :field="`${project} gift.${measure.name}`"
+      :field="`${project} gift.${at > 0 ? `${at}.` : ''}${measure.name}`"
       :label="measure.label"
       :length="measure.length"
       :unit="unit"
@@ -54,15 +60,16 @@ const leastOf = (name: string) =>
       :most="giftLimits.most"
       :fault-from="measure.place === 'right' ? 'right' : 'left'"
       @change="
-        (length) => emit('change', withItem(gift, measure.take(length)), `gift ${measure.name}`)
+        (length) =>
+          emit('change', withItem(gift, at, measure.take(length)), `gift ${at} ${measure.name}`)
       "
     />
   </div>
   <div v-if="measures.some(({ place }) => place === 'more')" class="more">
     <MeasureField
       v-for="measure in measures.filter(({ place }) => place === 'more')"
-      :key="`${measure.shape} ${measure.name}`"
-      :field="`${project} gift.${measure.name}`"
+      :key="`${at} ${measure.shape} ${measure.name}`"
+      :field="`${project} gift.${at > 0 ? `${at}.` : ''}${measure.name}`"
       :label="measure.label"
       :length="measure.length"
       :unit="unit"
@@ -70,7 +77,8 @@ const leastOf = (name: string) =>
       :most="giftLimits.most"
       fault-from="left"
       @change="
-        (length) => emit('change', withItem(gift, measure.take(length)), `gift ${measure.name}`)
+        (length) =>
+          emit('change', withItem(gift, at, measure.take(length)), `gift ${at} ${measure.name}`)
       "
     />
   </div>

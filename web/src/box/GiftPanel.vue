@@ -1,13 +1,22 @@
 <script setup lang="ts">
 import { styleSummary, type Gift, type GiftItem, type PlanRequest } from '@rangoli/core';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import Pick from '../parts/Pick.vue';
 import { useProject } from '../stores/project.ts';
 import CardControl from './CardControl.vue';
 import GiftDrawing from './GiftDrawing.vue';
-import { inRows, itemOf, rowsOf, withItem } from './gift-measures.ts';
+import {
+  inRows,
+  itemOf,
+  rowsOf,
+  setItems,
+  withAnother,
+  withItem,
+  withoutItem,
+} from './gift-measures.ts';
 import { reshape } from './reshape.ts';
 import RowsControl from './RowsControl.vue';
+import SetControl from './SetControl.vue';
 import StyleControl from './StyleControl.vue';
 import RoomControl from './RoomControl.vue';
 import ToolControl from './ToolControl.vue';
@@ -17,7 +26,10 @@ const props = defineProps<{ request: PlanRequest }>();
 
 const project = useProject();
 const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan : undefined));
-const item = computed(() => itemOf(props.request.gift));
+/** Which thing of a set is in hand. */
+const chosen = ref(0);
+const at = computed(() => Math.min(chosen.value, setItems(props.request.gift).length - 1));
+const item = computed(() => itemOf(props.request.gift, at.value));
 const shapes = [
   { value: 'block', label: 'Block' },
   { value: 'cylinder', label: 'Round' },
@@ -42,8 +54,16 @@ function setGift(gift: Gift, what: string): void {
   project.changeBox(what, { gift });
 }
 
+const shapeNames = new Map<string, string>(shapes.map(({ value, label }) => [value, label]));
+
+function addAnother(): void {
+  const gift = withAnother(props.request.gift);
+  setGift(gift, 'another thing');
+  chosen.value = setItems(gift).length - 1;
+}
+
 function setItem(changed: GiftItem, what: string): void {
-  setGift(withItem(props.request.gift, changed), what);
+  setGift(withItem(props.request.gift, at.value, changed), what);
 }
 </script>
 
@@ -81,11 +101,21 @@ function setItem(changed: GiftItem, what: string): void {
     </div>
     <GiftDrawing
       :gift="request.gift"
+      :at="at"
       :unit="request.unit"
       :project="project.id"
       @change="setGift"
     />
+    <SetControl
+      :items="setItems(request.gift)"
+      :at="at"
+      :names="shapeNames"
+      @choose="(which) => (chosen = which)"
+      @add="addAnother"
+      @remove="(which) => setGift(withoutItem(request.gift, which), 'fewer things')"
+    />
     <RowsControl
+      v-if="request.gift.shape !== 'set'"
       :gift="request.gift"
       :rows="rowsOf(request.gift)"
       @rows="(rows) => setGift(inRows(request.gift, rows), 'rows')"
@@ -125,8 +155,8 @@ function setItem(changed: GiftItem, what: string): void {
 .panel {
   display: flex;
   flex-direction: column;
-  gap: 8px;
-  padding: 10px 16px;
+  gap: 7px;
+  padding: 8px 16px;
   overflow-y: auto;
   background: var(--paper);
 }
