@@ -122,17 +122,57 @@ interface TuckedEnd {
   /** The panel that the lid hangs on. */
   readonly on: 'back' | 'front';
   readonly thumb: boolean;
+  /** Whether the wall that the flap tucks behind goes on upwards, to hang the box by. */
+  readonly hangs?: boolean;
+}
+
+/** How far a hanging tab rises over the box, out of a row of this depth. */
+function hangHeight(row: Length): Length {
+  return smallest(millimetres(30), times(row, 0.9));
+}
+
+/** A hanging tab cut out of the row over a wall: bevelled at the top, with a hole to hang it by. */
+function hangTab(panel: number, place: EndPlace, row: Length, apart: Length): readonly Cutout[] {
+  const high = hangHeight(row);
+  const bevel = smallest(times(high, 0.4), times(apart, 0.25));
+  const [left, right, end] = [place.x(panel), place.x(panel + 1), place.y(1)];
+  const at = (up: Length) => plus(place.y(0), times(up, place.outward));
+  const [free, shoulder] = [at(high), at(minus(high, bevel))];
+  return [
+    {
+      shape: 'trim',
+      use: 'hang tab',
+      corners: [
+        { x: left, y: end },
+        { x: right, y: end },
+        { x: right, y: shoulder },
+        { x: minus(right, bevel), y: free },
+        { x: plus(left, bevel), y: free },
+        { x: left, y: shoulder },
+      ],
+    },
+    {
+      shape: 'hole',
+      use: 'hanging',
+      centre: { x: plus(left, half(minus(right, left))), y: at(times(high, 0.6)) },
+      radius: smallest(millimetres(3), times(high, 0.2), times(apart, 0.12)),
+    },
+  ];
 }
 
 /** An end closed by a lid that tucks in over two dust flaps. */
-export function tuckedEnd({ lid, tuck, floor, wall, begins, on, thumb }: TuckedEnd): TubeEnd {
+export function tuckedEnd(end: TuckedEnd): TubeEnd {
+  const { lid, tuck, floor, wall, begins, on, thumb, hangs = false } = end;
   const hung = panels[on];
   const facing = panels[on === 'back' ? 'front' : 'back'];
   const cells = (roles: Partial<Record<number, string>>) =>
     [0, 1, 2, 3, 4].map((panel) => roles[panel] ?? '.').join('');
   return {
     rows: [lid, tuck],
-    picture: [cells({ 0: 'p', 2: 'p', [hung]: 'l' }), cells({ [hung]: 'p' })],
+    picture: [
+      cells({ 0: 'p', 2: 'p', [hung]: 'l', ...(hangs && { [facing]: 'w' }) }),
+      cells({ [hung]: 'p' }),
+    ],
     draw: (place, size) => {
       const apart = size(floor.across);
       const dust = dustLength(size(lid), apart);
@@ -143,6 +183,7 @@ export function tuckedEnd({ lid, tuck, floor, wall, begins, on, thumb }: TuckedE
         lines: [
           columnSlit(Math.max(hung, 1), place.row(0), place.row(0) + 1),
           ...(hung === panels.front ? [columnSlit(2, place.row(0), place.row(0) + 1)] : []),
+          ...(hangs ? [columnSlit(facing, place.row(0), place.row(0) + 1)] : []),
           rowScore(place.line(0), panels.right, panels.right + 1, valley(90, begins)),
           rowScore(place.line(0), panels.left, panels.left + 1, valley(90, begins)),
           rowScore(place.line(1), hung, hung + 1, valley(90, begins)),
@@ -161,7 +202,8 @@ export function tuckedEnd({ lid, tuck, floor, wall, begins, on, thumb }: TuckedE
         cutouts: [
           ...[panels.right, panels.left].map((panel) => trimmedTo(panel, place, dust)),
           ...roundedFlap(hung, place, 1, round, round, stand),
-          ...(thumb
+          ...(hangs ? hangTab(facing, place, size(lid), apart) : []),
+          ...(thumb && !hangs
             ? [
                 {
                   shape: 'notch',

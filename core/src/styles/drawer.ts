@@ -7,6 +7,7 @@ import {
   giftTray,
   lies,
   marksWindow,
+  rowScore,
   seamTaper,
   section,
   sitting,
@@ -26,17 +27,24 @@ import {
   smallest,
   times,
   toMillimetres,
+  zero,
   type Length,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import type { Cutout } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
-import { howMany, oneOf } from './options.ts';
+import { howMany, oneOf, whether } from './options.ts';
 
 const options = z.object({
   pull: oneOf('Pull', ['notch', 'ribbon', 'none']),
   trays: howMany('Trays side by side', 1, 2),
+  stop: whether('Stop at the back'),
 });
+
+const sleeveStages = { tube: 0, stop: 1 } as const;
+
+/** How much a stop is drawn in at each side, so that it swings up between the sides. */
+const stopInset = (width: Length) => smallest(millimetres(2), times(width, 1 / 10));
 
 /** The hole for a ribbon that pulls the drawer, in the front wall of the tray. */
 function ribbonHole(wall: Length, across: Length, deep: Length): Cutout {
@@ -66,7 +74,7 @@ function sleevePanel(
 }
 
 function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
-  const { pull, trays } = brief.options;
+  const { pull, trays, stop } = brief.options;
   const { thickness: card, gaps } = paperFor(brief.papers, 1);
   // The tray slides front to back; its front is the drawn bottom.
   const gift = giftTray(brief, {
@@ -99,7 +107,20 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { across, deep } = floor.byDirection;
   const width = sleevePanel(brief, 'sleeve width', across, trays, plus(besides, target));
   const height = sleevePanel(brief, 'sleeve height', wall, 1, plus(above, target));
-  const length = section(brief, 'sleeve length', deep.least, deep.target, 0.25);
+  // Inside its back fold the stop's own card takes some of the length.
+  const behind = stop ? card : zero;
+  const length = section(
+    brief,
+    'sleeve length',
+    plus(deep.least, behind),
+    plus(deep.target, behind),
+    0.25,
+  );
+  const stopHigh = smallest(millimetres(12), times(wall.least, 0.6));
+  const stopFlap: Section = {
+    ...section(brief, 'sleeve stop', times(stopHigh, 0.6), stopHigh, 0.1),
+    most: times(wall.least, 0.9),
+  };
   const seamWidth = smallest(millimetres(13), times(wall.least, 0.8));
   const seam: Section = {
     ...section(brief, 'sleeve seam', times(seamWidth, 2 / 3), seamWidth, 0.1),
@@ -123,6 +144,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       layers: above,
     },
   ];
+  /** The row of the panels; the stop is drawn over it, at the back. */
+  const row = stop ? 1 : 0;
   // Side, bottom, side, top, and the seam inside the first side.
   const panels = [height.id, width.id, height.id, width.id, seam.id];
   const sleeve: PieceTemplate = {
@@ -131,20 +154,37 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     paper: 1,
     copies: 1,
     across: panels,
-    down: [length.id],
+    down: stop ? [stopFlap.id, length.id] : [length.id],
     draw: (size) =>
       drawGrid({
         columns: panels.map(size),
-        rows: [size(length.id)],
-        picture: ['wwwws'],
-        lines: [1, 2, 3, 4].map((column) => columnScore(column, 0, 1, valley(90, 0))),
-        tapers: [seamTaper(0, size(length.id))],
+        rows: stop ? [size(stopFlap.id), size(length.id)] : [size(length.id)],
+        picture: stop ? ['.p...', 'wwwws'] : ['wwwws'],
+        lines: [
+          ...[1, 2, 3, 4].map((column) =>
+            columnScore(column, row, row + 1, valley(90, sleeveStages.tube)),
+          ),
+          ...(stop ? [rowScore(1, 1, 2, valley(90, sleeveStages.stop))] : []),
+        ],
+        tapers: [
+          seamTaper(row, size(length.id)),
+          ...(stop
+            ? [
+                {
+                  cell: { column: 1, row: 0 },
+                  hinge: 'bottom',
+                  inset: stopInset(size(width.id)),
+                  shoulder: zero,
+                } as const,
+              ]
+            : []),
+        ],
       }),
   };
   return {
     ok: true,
     frame: {
-      sections: [...gift.sections, width, height, length, seam],
+      sections: [...gift.sections, width, height, length, seam, ...(stop ? [stopFlap] : [])],
       pieces: [trayPiece, sleeve],
       fits,
       smaller: [],
@@ -159,6 +199,9 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         }));
         const thick = toMillimetres(card);
         const middle = ((trays - 1) * apart) / 2;
+        // The stop stands behind the tray; without one both lie middle over middle.
+        const back = toMillimetres(plus(size(floor.deep), gift.card, card)) / 2 + 0.2;
+        const aside = stop ? back - toMillimetres(size(length.id)) / 2 : 0;
         return {
           clearInside: gift.inside(size),
           assembly: {
@@ -166,15 +209,15 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
               ...parts,
               sitting({
                 id: 'sleeve',
-                root: { column: 1.5, row: 0.5 },
-                at: vector(middle - thick / 2, 0, -toMillimetres(gift.card) - thick / 2),
+                root: { column: 1.5, row: row + 0.5 },
+                at: vector(middle - thick / 2, aside, -toMillimetres(gift.card) - thick / 2),
                 joins: 5,
                 opens: vector(0, toMillimetres(size(length.id)) + 20, 0),
               }),
             ],
             stacks: [
               ...parts.flatMap((part) => trayStacks(tray, part)),
-              lies('sleeve', [4.5, 0.5], [0.5, 0.5], 'inside'),
+              lies('sleeve', [4.5, row + 0.5], [0.5, row + 0.5], 'inside'),
             ],
             cavity: gift.room(size),
             giftEnters: 4,
@@ -192,7 +235,7 @@ export const drawer = defineStyle({
   about: 'A tray that slides out of a sleeve',
   papers: ['Tray', 'Sleeve'],
   options,
-  usual: { pull: 'notch', trays: 1 },
+  usual: { pull: 'notch', trays: 1, stop: false },
   traits: () => ({ opensFromTop: false, showsGift: false }),
   answer,
 });

@@ -25,10 +25,13 @@ const options = z.object({
   bottom: oneOf('Bottom', ['glued', 'tucked']),
   thumbNotch: whether('Thumb notch'),
   window: whether('Round window'),
+  hangTab: whether('Hang tab'),
 });
 
 function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
-  const { bottom, thumbNotch, window } = brief.options;
+  const { bottom, thumbNotch, window, hangTab } = brief.options;
+  // With a tab at the back to hang it by, the lid hangs on the front.
+  const on = hangTab ? 'front' : 'back';
   const isTucked = bottom === 'tucked';
   // Inside a tucked end lie half its lid and the dust flaps.
   const ends = { bottom: isTucked ? 3 : 1, top: 3 };
@@ -38,15 +41,16 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const lid = tuckedPanel(brief, 'box lid', card);
   const tuck = tuckFlap(brief, 'box tuck', tube.wall.least);
   const flaps = gluedFlaps(brief, 'box bottom');
-  const tucked = (begins: number, thumb: boolean) =>
+  const tucked = (begins: number, thumb: boolean, hangs: boolean) =>
     tuckedEnd({
       lid: lid.id,
       tuck: tuck.id,
       floor,
       wall: tube.wall.id,
       begins,
-      on: 'back',
+      on,
       thumb,
+      hangs,
     });
   const round = (size: SizeOf, top: Length): readonly Cutout[] => [
     {
@@ -64,9 +68,9 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     {
       id: 'box',
       name: 'Box',
-      top: tucked(tubeStages.top, thumbNotch),
+      top: tucked(tubeStages.top, thumbNotch, hangTab),
       bottom: isTucked
-        ? tucked(tubeStages.bottom, false)
+        ? tucked(tubeStages.bottom, false, false)
         : gluedEnd(flaps.id, floor, tubeStages.bottom),
       ...(window && { cutouts: round }),
     },
@@ -81,9 +85,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       smaller: [],
       settle: (size) => {
         const clearInside = { ...box.inside(size), deep: minus(size(lid.id), card) };
-        // The flap takes its room from the front alone.
+        // The flap takes its room from the wall that it tucks behind alone.
         const part = box.part(size, tubeStages.stands);
-        const back = toMillimetres(minus(size(lid.id), size(floor.deep))) / 2;
+        const spare = toMillimetres(minus(size(lid.id), size(floor.deep))) / 2;
+        const back = hangTab ? -spare : spare;
         return {
           clearInside,
           assembly: {
@@ -105,7 +110,7 @@ export const tuckEnd = defineStyle({
   about: 'A tube whose lid tucks in over dust flaps',
   papers: ['Box'],
   options,
-  usual: { bottom: 'glued', thumbNotch: true, window: false },
+  usual: { bottom: 'glued', thumbNotch: true, window: false, hangTab: false },
   traits: ({ window }) => ({ opensFromTop: true, showsGift: window }),
   answer,
 });
