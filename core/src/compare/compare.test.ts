@@ -1,0 +1,160 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  alikeGifts,
+  allStyles,
+  compareStyles,
+  extentsOf,
+  frontierOf,
+  furthest,
+  largestGift,
+  nanometres,
+  planBox,
+  planChanges,
+  requestIn,
+  scaledGift,
+  squareGifts,
+  usualRequest,
+  type PlanRequest,
+  type StyleSummary,
+} from '../index.ts';
+import { requestsIn, sundial } from '../testing/requests.ts';
+
+const usual = usualRequest(sundial, 'inch');
+
+function stylesNamed(...ids: readonly string[]): readonly StyleSummary[] {
+  return allStyles.filter(({ id }) => ids.includes(id));
+}
+
+function fits(request: PlanRequest, gift: PlanRequest['gift']): boolean {
+  return planBox({ ...request, gift }).ok;
+}
+
+describe('comparing kinds of box', () => {
+  const all = compareStyles(usual);
+
+  it('plans every kind on the same paper, or says what would make it fit', () => {
+    expect(all.map(({ style }) => style.id)).toEqual(allStyles.map(({ id }) => id));
+    for (const compared of all) {
+      const result = planBox(requestIn(usual, compared.choice));
+      expect(result.ok).toBe(compared.ok);
+      if (!compared.ok) {
+        expect(compared.problems.length).toBeGreaterThan(0);
+        for (const { message } of compared.problems) expect(message).toMatch(/[A-Z].*\.$/);
+        continue;
+      }
+      const { figures, plan } = compared;
+      expect(figures.sheets).toBe(plan.sheets.reduce((sum, { sheets }) => sum + sheets, 0));
+      expect(figures.used).toBeGreaterThan(0);
+      expect(figures.used).toBeLessThanOrEqual(1);
+      expect(figures.offGrid).toBe(plan.offGrid);
+      expect(figures.scores).toBeGreaterThanOrEqual(
+        plan.marks.flatMap(({ readings }) => readings).length,
+      );
+      // What holds with no glue has nothing to glue in space either.
+      const glued = plan.assembly.stacks.some(({ holds }) => holds === 'glue');
+      expect(figures.glue > 0).toBe(glued);
+    }
+  });
+
+  it('takes more minutes for more to do', () => {
+    const [one] = all.flatMap((each) => (each.ok && each.style.id === 'lidded' ? [each] : []));
+    const [many] = all.flatMap((each) => (each.ok && each.style.id === 'tower' ? [each] : []));
+    if (!one || !many) throw new Error('Both of them fit');
+    expect(many.figures.minutes).toBeGreaterThan(one.figures.minutes);
+  });
+});
+
+describe('the limits of a sheet', () => {
+  // Kinds whose pieces grow with the gift and with nothing else.
+  const styles = stylesNamed('lidded', 'tuck-end', 'web-corner', 'shell', 'pinch-top');
+
+  it('are the last gifts that fit, and a little more does not', () => {
+    for (const style of styles) {
+      const request = { ...usual, style: style.usual };
+      for (const family of [alikeGifts(sundial), squareGifts()]) {
+        const points = frontierOf(request, family, 8);
+        expect(points.length, style.id).toBeGreaterThan(4);
+        for (const { across, low, high } of points) {
+          expect(fits(request, family(across, high)), style.id).toBe(true);
+          expect(fits(request, family(across, low)), style.id).toBe(true);
+          const more = nanometres(Math.round(high * 1.04 + 1_600_000));
+          expect(fits(request, family(across, more)), style.id).toBe(false);
+        }
+        const widths = points.map(({ across }) => across);
+        expect([...widths].sort((a, b) => a - b)).toEqual(widths);
+      }
+    }
+  });
+
+  it('hold the largest gift of the same proportions, and how far today’s can grow', () => {
+    const any = fc.constantFrom(...styles).chain((style) => requestsIn([style]));
+    fc.assert(
+      fc.property(any, (request) => {
+        if (!planBox(request).ok || request.gift.shape !== 'block') return;
+        const { gift } = request;
+        const family = alikeGifts(gift);
+        const at = extentsOf(gift);
+        const most = furthest(request, family, at);
+        expect(most.across).toBeGreaterThanOrEqual(at.across);
+        expect(most.high).toBeGreaterThanOrEqual(at.high);
+        expect(fits(request, family(most.across, at.high))).toBe(true);
+        expect(fits(request, family(at.across, most.high))).toBe(true);
+        const largest = largestGift(request);
+        if (!largest) throw new Error('At least today’s gift fits');
+        expect(largest.across).toBeGreaterThanOrEqual(at.across);
+        expect(fits(request, scaledGift(gift, largest.across / at.across))).toBe(true);
+      }),
+      { numRuns: 12 },
+    );
+  });
+
+  it('are empty where nothing of any size can be boxed', () => {
+    const [ring] = stylesNamed('ring-seat');
+    if (!ring) throw new Error('No ring-seat box');
+    expect(frontierOf({ ...usual, style: ring.usual }, squareGifts())).toEqual([]);
+  });
+});
+
+describe('what changes for another gift', () => {
+  it('is nothing for the same gift, and every difference for another', () => {
+    const styles = stylesNamed('lidded', 'drawer', 'tuck-end');
+    const pairs = fc
+      .constantFrom(...styles)
+      .chain((style) => fc.tuple(requestsIn([style]), fc.integer({ min: -8, max: 8 })));
+    fc.assert(
+      fc.property(pairs, ([request, by]) => {
+        const before = planBox(request);
+        const grown = scaledGift(request.gift, 1 + by / 40);
+        const after = planBox({ ...request, gift: grown });
+        if (!before.ok || !after.ok) return;
+        const { pieces, gone } = planChanges(before.plan, after.plan);
+        expect(gone).toEqual([]);
+        for (const { piece, was, sameSize, sameScores } of pieces) {
+          const old = before.plan.pieces.find(({ id }) => id === piece);
+          const now = after.plan.pieces.find(({ id }) => id === piece);
+          const sum = (sections: readonly number[] = []) => sections.reduce((a, b) => a + b, 0);
+          expect(was?.width).toBe(sum(old?.grid.columns));
+          expect(sameSize).toBe(
+            sum(old?.grid.columns) === sum(now?.grid.columns) &&
+              sum(old?.grid.rows) === sum(now?.grid.rows),
+          );
+          if (by === 0) expect(sameSize && sameScores).toBe(true);
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('names what is new and what is gone when the kind of box changes too', () => {
+    const of = (id: string) => {
+      const [style] = stylesNamed(id);
+      const result = planBox({ ...usual, style: style?.usual ?? usual.style });
+      if (!result.ok) throw new Error('The sundial fits');
+      return result.plan;
+    };
+    const { pieces, gone } = planChanges(of('lidded'), of('drawer'));
+    expect(gone).toEqual(['Base', 'Lid']);
+    expect(pieces.every(({ was }) => was === undefined)).toBe(true);
+  });
+});
