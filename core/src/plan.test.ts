@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  allStyles,
   clearInsideNeeded,
   cutSizeOf,
   extentsOf,
@@ -14,6 +15,7 @@ import {
   planBox,
   planRequestSchema,
   planSchema,
+  plus,
   problemsFrom,
   stockPaper,
   usualRequest,
@@ -21,7 +23,7 @@ import {
   type Plan,
   type PlanRequest,
 } from './index.ts';
-import { anyLidded, anyRequest, sundial } from './testing/requests.ts';
+import { anyLidded, anyRequest, requestsIn, sundial } from './testing/requests.ts';
 
 function planned(request: PlanRequest): Plan {
   const result = planBox(request);
@@ -182,6 +184,56 @@ function checkLid(plan: Plan, request: PlanRequest): void {
   const chosen = pair?.choices.find(({ lean }) => lean === request.lean);
   expect(chosen?.gap).toBe(pair?.gap);
 }
+
+describe('a gift that can’t be boxed', () => {
+  it('is refused with the field, the limit and a way out', () => {
+    fc.assert(
+      fc.property(anyRequest, (request) => {
+        const result = planBox(request);
+        if (result.ok) return;
+        expect(result.problems.length).toBeGreaterThan(0);
+        for (const { field, message, sheet } of result.problems) {
+          expect(field).toMatch(/^(gift|papers|style)/);
+          expect(message).toMatch(/Choose|would do|Lay/);
+          if (field.endsWith('.sheet')) expect(message).toMatch(/ needs a piece of .*\d.* × .*\d/);
+          if (!sheet) continue;
+          // The sheet that is offered does for that piece.
+          const slot = Number(field.split('.')[1]);
+          const [first, ...rest] = request.papers.map((paper, i) =>
+            i === slot ? { ...paper, sheet } : paper,
+          );
+          if (!first) throw new Error('A box is cut from some paper');
+          const again = planBox({ ...request, papers: [first, ...rest] });
+          const still = again.ok ? [] : again.problems.filter((each) => each.field === field);
+          expect(still).toEqual([]);
+        }
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('is told the nearest height at which a diamond wrap’s corners don’t meet', () => {
+    const diamonds = requestsIn(allStyles.filter(({ id }) => id === 'diamond-wrap'));
+    let seen = 0;
+    fc.assert(
+      fc.property(diamonds, fc.integer({ min: 6, max: 40 }), (request, floor) => {
+        const across = millimetres(floor);
+        const gift = { shape: 'block' as const, across, deep: across, high: millimetres(120) };
+        const result = planBox({ ...request, gift });
+        const [problem] = result.ok ? [] : result.problems;
+        if (problem?.nearest === undefined) return;
+        seen++;
+        const lower = planBox({ ...request, gift: { ...gift, high: problem.nearest } });
+        expect(lower.ok ? [] : lower.problems.map(({ field }) => field)).not.toContain('gift.high');
+        // It is the nearest: a millimetre more is refused again.
+        const high = plus(problem.nearest, millimetres(1));
+        expect(planBox({ ...request, gift: { ...gift, high } }).ok).toBe(false);
+      }),
+      { numRuns: 60 },
+    );
+    expect(seen).toBeGreaterThan(10);
+  });
+});
 
 describe('bad requests', () => {
   const good = usualRequest(sundial, 'inch');

@@ -22,7 +22,17 @@ import {
   type StyleBrief,
   type StyleFit,
 } from '../forms/index.ts';
-import { largest, minus, nanometres, plus, toMillimetres, type Length } from '../length/index.ts';
+import {
+  formatWithUnit,
+  largest,
+  minus,
+  nanometres,
+  plus,
+  roundDown,
+  roundUp,
+  toMillimetres,
+  type Length,
+} from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
@@ -56,6 +66,19 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     wide,
   };
   const long = largest(across.least, deep.least);
+  const { step, unit } = brief.kit.trimmer;
+  if (leastWall > long) {
+    const nearest = plus(wide ? brief.gift.across : brief.gift.deep, minus(leastWall, long));
+    const enough = formatWithUnit(roundUp(nearest, step), unit);
+    return {
+      ok: false,
+      refusal: {
+        field: wide ? 'gift.across' : 'gift.deep',
+        message: `The folded corners would meet: this wrap’s walls are ${formatWithUnit(leastWall, 'mm')} high at the least, and no higher than it is long. A gift from ${enough} on would do.`,
+        nearest,
+      },
+    };
+  }
   if (wall.target > long) {
     const nearest = minus(long, minus(wall.target, brief.gift.high));
     return {
@@ -63,7 +86,9 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       refusal: {
         field: 'gift.high',
         message:
-          'The folded corners would meet: this wrap can be no higher than it is long. Lay the gift down, or choose a tube.',
+          nearest > 0
+            ? `The folded corners would meet: this wrap can be no higher than it is long. A gift up to ${formatWithUnit(roundDown(nearest, step), unit)} high would do. Lay it down, or choose a tube.`
+            : 'The folded corners would meet: this wrap can be no higher than it is long. Lay the gift down, or choose a tube.',
         ...(nearest > 0 && { nearest }),
       },
     };

@@ -174,7 +174,6 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                   cell: { column: 1, row: 0 },
                   hinge: 'bottom',
                   inset: stopInset(size(width.id)),
-                  shoulder: zero,
                 } as const,
               ]
             : []),
