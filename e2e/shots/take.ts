@@ -51,6 +51,34 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'what-fits',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Hand lens');
+      await page.getByRole('link', { name: 'What fits' }).click();
+      await page.getByText(/wider with its proportions, or/).waitFor();
+      await page.waitForTimeout(600);
+    },
+  },
+  {
+    name: 'box-many-pieces',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Meteorite jar');
+      await page.waitForTimeout(2500);
+    },
+  },
+  {
+    name: 'box-resized',
+    set: async (page, origin) => {
+      await page.goto(origin);
+      await page.getByRole('button', { name: /^Put Pocket sundial/ }).click();
+      await page.getByLabel('Width', { exact: true }).fill('3');
+      await page.keyboard.press('Tab');
+      await page.getByText('2 of 2 pieces changed').waitFor();
+      await page.getByLabel('Open the closed box').click();
+      await page.waitForTimeout(2500);
+    },
+  },
+  {
     name: 'box-metric',
     set: async (page, origin) => {
       await openBox(page, origin, 'Moon-phase top');

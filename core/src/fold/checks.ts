@@ -14,7 +14,7 @@ export interface FoldFault {
 const meets = 1e-4;
 
 /** How far a flap that is only tucked in may stand off its wall, in millimetres, on the coarsest tools. */
-const loosely = 8;
+const loosely = 5;
 
 /** What no hand could see, in millimetres. */
 const spare = 0.02;
@@ -182,6 +182,14 @@ function crossingDepth(one: PlacedFace, other: PlacedFace): number {
   return Math.min(depth, Math.max(0, shared));
 }
 
+/** By how much two faces may go through each other: by the card, since it bends that much. */
+function mayGiveWay(one: PlacedFace, other: PlacedFace): number {
+  const card = Math.max(one.card, other.card);
+  // A seam in a pleat is glued to a wall that it pushes out by its own card.
+  const pushed = one.role === 'seam' || other.role === 'seam';
+  return pushed ? 2 * card : card;
+}
+
 function crossingFaults(box: FoldingBox, faces: readonly PlacedFace[]): readonly FoldFault[] {
   const bounds = faces.map(({ ring }) => boundsOf(ring));
   const joined = new Set(
@@ -201,8 +209,7 @@ function crossingFaults(box: FoldingBox, faces: readonly PlacedFace[]): readonly
       if (!other || !a || !b || !mayTouch(a, b)) continue;
       if (one.part === other.part && joined.has(`${one.part} ${one.face} ${other.face}`)) continue;
       const depth = crossingDepth(one, other);
-      // Each may give way by its own card, as a tab does that has its partner pushed out.
-      if (depth > one.card + other.card + spare)
+      if (depth > mayGiveWay(one, other) + spare)
         faults.push({
           about: 'crossing',
           message: `${named(one)} goes ${depth.toFixed(2)} mm through ${named(other)}`,

@@ -92,7 +92,7 @@ export function flapBox(brief: Brief, box: FlapBox): StyleFrame {
         copies: 1,
         across,
         down,
-        draw: (size) => drawFlapBox(box, across, down, webs, size),
+        draw: (size) => drawFlapBox(box, across, down, webs, card, size),
       },
     ],
     fits: [tuckFit(id, floor.deep, lid.id, card)],
@@ -133,6 +133,7 @@ function drawFlapBox(
   acrossIds: readonly string[],
   downIds: readonly string[],
   webs: readonly Web[],
+  card: Length,
   size: SizeOf,
 ) {
   const columns = acrossIds.map(size);
@@ -151,7 +152,9 @@ function drawFlapBox(
     : [];
   const slits = tabbed ? [3, 4].flatMap((line) => [rowSlit(line, 0, 1), rowSlit(line, 2, 3)]) : [];
   const sides = tabbed ? stages.sides : stages.walls;
-  const stand = smallest(millimetres(0.8), times(across, 1 / 20));
+  const narrow = smallest(millimetres(0.8), times(across, 1 / 20));
+  // Beside the flap stand the doubled webs.
+  const stand = tabbed ? narrow : largest(narrow, smallest(times(card, 2.5), times(across, 1 / 4)));
   const round = smallest(times(tuck, 0.7), times(across, 0.25));
   return drawGrid({
     columns,

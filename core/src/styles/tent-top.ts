@@ -131,7 +131,7 @@ function answer(brief: Brief): StyleAnswer {
           copies: 1,
           across: columns,
           down: rows,
-          draw: (size) => drawTent(ids, columns.map(size), rows.map(size), size, closing),
+          draw: (size) => drawTent(ids, columns.map(size), rows.map(size), size, { closing, card }),
         },
       ],
       fits: [],
@@ -184,7 +184,7 @@ function drawTent(
   columns: readonly Length[],
   rows: readonly Length[],
   size: SizeOf,
-  closing: z.infer<typeof options>['closing'],
+  { closing, card }: { readonly closing: Brief['options']['closing']; readonly card: Length },
 ) {
   const floor = size(ids.deep);
   const roof = size(ids.roof);
@@ -231,7 +231,10 @@ function drawTent(
           ]
         : []),
     ],
-    cutouts: [...flapTrims(ids, size), ...(closing === 'plain' ? [] : ribbonHoles(ids, size))],
+    cutouts: [
+      ...flapTrims(ids, size, card),
+      ...(closing === 'plain' ? [] : ribbonHoles(ids, size)),
+    ],
   });
 }
 
@@ -271,7 +274,7 @@ function flapSpots(ids: Ids, size: SizeOf) {
 }
 
 /** What is cut off the corners beside the end triangles, to leave a flap along each slope. */
-function flapTrims(ids: Ids, size: SizeOf): readonly Cutout[] {
+function flapTrims(ids: Ids, size: SizeOf, card: Length): readonly Cutout[] {
   const floor = size(ids.deep);
   const end = size(ids.end);
   const roof = size(ids.roof);
@@ -279,6 +282,8 @@ function flapTrims(ids: Ids, size: SizeOf): readonly Cutout[] {
   const middle = plus(top, half(floor));
   const right = plus(end, size(ids.across), end);
   const { wide, spot: offSlope } = slopeFlap(ids, size);
+  // Under the ridge both roofs' flaps would meet: they end where the roofs are two cards apart.
+  const last = roof - Math.min(0.3 * roof, (2 * card * roof) / (floor / 2));
   return [false, true].flatMap((isRight) =>
     [false, true].map((isLower): Cutout => {
       const spot = (along: number, off: number) => {
@@ -306,7 +311,8 @@ function flapTrims(ids: Ids, size: SizeOf): readonly Cutout[] {
           { x: far, y: edge },
           { x: far, y: middle },
           spot(roof, 0),
-          spot(roof - wide, wide),
+          spot(last, 0),
+          spot(last - wide, wide),
           spot(wide * 1.4, wide),
         ],
       };

@@ -1,0 +1,114 @@
+import {
+  allStyles,
+  inchFraction,
+  planBox,
+  sceneAt,
+  usualRequest,
+  type PlanRequest,
+  type Vector,
+} from '@rangoli/core';
+import { describe, expect, it } from 'vitest';
+import { drawFaces } from './axonometric.ts';
+import { coloursOf, foldingBoxOf } from './box-faces.ts';
+import { CardMesh } from './card-mesh.ts';
+import { litEdges } from './lit-edges.ts';
+
+const sundial = {
+  shape: 'block' as const,
+  across: inchFraction(37, 16),
+  deep: inchFraction(37, 16),
+  high: inchFraction(9, 16),
+};
+
+function boxOf(style: PlanRequest['style']) {
+  const request = { ...usualRequest(sundial, 'inch'), style };
+  const result = planBox(request);
+  if (!result.ok) return undefined;
+  const box = foldingBoxOf(result.plan, request.papers);
+  return { box, plan: result.plan, colours: coloursOf(box, request.papers) };
+}
+
+const boxes = allStyles.flatMap((style) => {
+  const made = boxOf(style.usual);
+  return made ? [{ style, ...made }] : [];
+});
+
+describe('a box drawn in space', () => {
+  it('keeps every face in its frame at every stage, with no figure that is none', () => {
+    expect(boxes.length).toBeGreaterThan(15);
+    for (const { box, colours } of boxes)
+      for (const time of [0, box.end / 3, box.end]) {
+        const { faces } = sceneAt(box, time, 0);
+        const picture = drawFaces(faces, colours, 2);
+        expect(picture.faces.length).toBeGreaterThan(0);
+        const [left = 0, top = 0, width = 0, height = 0] = picture.viewBox.split(' ').map(Number);
+        for (const { path, fill } of picture.faces) {
+          expect(fill).toMatch(/^(#|rgb)/);
+          const figures = [...path.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)];
+          expect(figures.length).toBeGreaterThan(2);
+          for (const [, x, y] of figures) {
+            expect(Number(x)).toBeGreaterThanOrEqual(left - 0.01);
+            expect(Number(x)).toBeLessThanOrEqual(left + width + 0.01);
+            expect(Number(y)).toBeGreaterThanOrEqual(top - 0.01);
+            expect(Number(y)).toBeLessThanOrEqual(top + height + 0.01);
+          }
+        }
+      }
+  });
+
+  it('has the card’s thickness, and the same triangles while it folds', () => {
+    for (const { box, colours } of boxes) {
+      const closed = sceneAt(box, box.end, 0).faces;
+      const mesh = new CardMesh(closed, colours);
+      const position = mesh.geometry.getAttribute('position');
+      for (const time of [0, box.end * 0.6, box.end]) {
+        const { faces } = sceneAt(box, time, 0);
+        mesh.move(faces);
+        expect(mesh.geometry.getAttribute('position').count).toBe(position.count);
+        expect([...position.array].every(Number.isFinite)).toBe(true);
+        // Every corner lies half a card off the middle of some face.
+        const [face] = faces;
+        if (!face) throw new Error('A box has faces');
+        const [corner] = face.ring;
+        const half = face.card / 2;
+        const near = (point: Vector, wanted: Vector) =>
+          Math.hypot(point.x - wanted.x, point.y - wanted.y, point.z - wanted.z) < 1e-3;
+        const points = Array.from({ length: position.count }, (_, i) => ({
+          x: position.getX(i),
+          y: position.getY(i),
+          z: position.getZ(i),
+        }));
+        for (const side of [-half, half]) {
+          const wanted = {
+            x: (corner?.x ?? 0) + side * face.out.x,
+            y: (corner?.y ?? 0) + side * face.out.y,
+            z: (corner?.z ?? 0) + side * face.out.z,
+          };
+          expect(points.some((point) => near(point, wanted))).toBe(true);
+        }
+      }
+    }
+  });
+
+  it('lights a score where its crease has come to', () => {
+    for (const { box, plan } of boxes) {
+      const { faces } = sceneAt(box, box.end, 0);
+      const lines = plan.pieces.flatMap(({ id, grid }) =>
+        grid.lines
+          .filter(({ spans }) => spans.some(({ make }) => make === 'score'))
+          .map(({ axis, index }) => ({ piece: id, line: `${axis} ${index}` })),
+      );
+      // A sheet that is folded on the slant has marks at its edges and no scores along its grid.
+      if (lines.length === 0) continue;
+      const points = litEdges(box, faces, lines);
+      expect(points.length).toBeGreaterThan(0);
+      expect(points.length % 2).toBe(0);
+      for (const point of points) {
+        const away = faces.flatMap(({ ring }) =>
+          ring.map(({ x, y, z }) => Math.hypot(x - point.x, y - point.y, z - point.z)),
+        );
+        expect(Math.min(...away)).toBeLessThan(1e-6);
+      }
+    }
+  });
+});
