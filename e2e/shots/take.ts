@@ -46,7 +46,7 @@ const shots: readonly Shot[] = [
     set: async (page, origin) => {
       await openBox(page, origin, 'Pocket sundial');
       await page.getByRole('link', { name: 'Compare', exact: true }).click();
-      await page.getByText('20 fit').waitFor();
+      await page.getByText(/\d+ of \d+ fit/).waitFor();
       await page.waitForTimeout(1500);
     },
   },

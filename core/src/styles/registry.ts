@@ -11,6 +11,7 @@ import { webCorner } from './web-corner.ts';
 import { mailer } from './mailer.ts';
 import { foldLock } from './fold-lock.ts';
 import { basket } from './basket.ts';
+import { carryTray } from './carry-tray.ts';
 import { diamondWrap } from './diamond-wrap.ts';
 import { manySided } from './many-sided.ts';
 import { petalTop } from './petal-top.ts';
@@ -33,6 +34,7 @@ const others = [
   mailer,
   foldLock,
   basket,
+  carryTray,
   diamondWrap,
   manySided,
   petalTop,

@@ -35,7 +35,7 @@ import { oneOf } from './options.ts';
 
 const options = z.object({
   slope: oneOf('Roof', ['low', 'steep', 'very steep']),
-  closing: oneOf('Ridge', ['ribbon holes', 'plain']),
+  closing: oneOf('Ridge', ['ribbon holes', 'brad hole', 'plain']),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 
@@ -231,10 +231,7 @@ function drawTent(
           ]
         : []),
     ],
-    cutouts: [
-      ...flapTrims(ids, size, card),
-      ...(closing === 'plain' ? [] : ribbonHoles(ids, size)),
-    ],
+    cutouts: [...flapTrims(ids, size, card), ...ridgeHoles(ids, size, closing)],
   });
 }
 
@@ -320,14 +317,20 @@ function flapTrims(ids: Ids, size: SizeOf, card: Length): readonly Cutout[] {
   );
 }
 
-/** Holes for the ribbon that ties the two fins together. */
-function ribbonHoles(ids: Ids, size: SizeOf): readonly Cutout[] {
+/** Holes through both fins, for the ribbon that ties them together or the brad that pins them. */
+function ridgeHoles(
+  ids: Ids,
+  size: SizeOf,
+  closing: Brief['options']['closing'],
+): readonly Cutout[] {
+  if (closing === 'plain') return [];
+  const isTied = closing === 'ribbon holes';
   const fin = size(ids.fin);
   const bottom = plus(fin, size(ids.roof), size(ids.deep), size(ids.roof), half(fin));
-  return [1 / 3, 2 / 3].flatMap((share) =>
+  return (isTied ? [1 / 3, 2 / 3] : [1 / 2]).flatMap((share) =>
     [half(fin), bottom].map((y): Cutout => ({
       shape: 'hole',
-      use: 'ribbon',
+      use: isTied ? 'ribbon' : 'brad',
       centre: { x: plus(size(ids.end), times(size(ids.across), share)), y },
       radius: smallest(millimetres(2), times(fin, 1 / 5), times(size(ids.across), 1 / 10)),
     })),

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { planBox, planChanges, svgPattern, type Sheet } from '@rangoli/core';
+import {
+  extentsOf,
+  planBox,
+  planChanges,
+  stretchedGift,
+  svgPattern,
+  type Length,
+  type Sheet,
+} from '@rangoli/core';
 import { Download, Redo2, Undo2 } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import Button from 'primevue/button';
@@ -103,6 +111,14 @@ function takeSheet(field: string, sheet: Sheet): void {
   if (first) project.changeBox('sheet', { papers: [first, ...rest] });
 }
 
+/** The gift as high as the kind of box allows. */
+function takeHigh(high: Length): void {
+  const gift = project.document?.box.gift;
+  if (!gift) return;
+  const by = high / extentsOf(gift).high;
+  project.changeBox('gift high', { gift: stretchedGift(gift, 1, by) });
+}
+
 async function keepBoth(): Promise<void> {
   const copy = await project.keepBoth();
   if (copy !== undefined) await router.push({ name: 'box', params: { id: copy } });
@@ -177,11 +193,20 @@ async function keepBoth(): Promise<void> {
         <RefusalNote
           v-if="project.problems.length > 0"
           :problems="project.problems"
+          :kit="project.document.box.kit"
+          :project="id"
           @sheet="takeSheet"
+          @high="takeHigh"
         />
       </CuttingMat>
       <section v-else class="mat-empty" aria-label="Pieces on the cutting mat">
-        <RefusalNote :problems="project.problems" @sheet="takeSheet" />
+        <RefusalNote
+          :problems="project.problems"
+          :kit="project.document.box.kit"
+          :project="id"
+          @sheet="takeSheet"
+          @high="takeHigh"
+        />
       </section>
       <CutCard
         v-if="project.shown"

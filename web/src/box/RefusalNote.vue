@@ -1,17 +1,43 @@
 <script setup lang="ts">
-import type { Problem, Sheet } from '@rangoli/core';
+import {
+  formatWithUnit,
+  roundDown,
+  type Kit,
+  type Length,
+  type Problem,
+  type Sheet,
+} from '@rangoli/core';
 import Button from 'primevue/button';
+import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
 import Worded from '../parts/Worded.vue';
 
 /** Why a box can't be made, and what would make it possible. */
-defineProps<{ problems: readonly Problem[] }>();
-const emit = defineEmits<{ sheet: [field: string, sheet: Sheet] }>();
+const props = defineProps<{
+  problems: readonly Problem[];
+  kit: Kit;
+  project: string;
+}>();
+const emit = defineEmits<{
+  sheet: [field: string, sheet: Sheet];
+  high: [high: Length];
+}>();
+
+/** The nearest height that would do, on the trimmer's marks. */
+const told = computed(() =>
+  props.problems.map((problem) => {
+    const { field, nearest } = problem;
+    const isHigh = field === 'gift.high' && nearest !== undefined;
+    const high = isHigh ? roundDown(nearest, props.kit.trimmer.step) : undefined;
+    return { ...problem, high: high !== undefined && high > 0 ? high : undefined };
+  }),
+);
 </script>
 
 <template>
   <div class="refusal" role="alert">
     <h2>This box can’t be made yet</h2>
-    <p v-for="problem in problems" :key="problem.field">
+    <p v-for="problem in told" :key="problem.field">
       <Worded :text="problem.message" />
       <Button
         v-if="problem.sheet"
@@ -19,7 +45,16 @@ const emit = defineEmits<{ sheet: [field: string, sheet: Sheet] }>();
         :label="`Use ${problem.sheet.name}`"
         @click="emit('sheet', problem.field, problem.sheet)"
       />
+      <Button
+        v-if="problem.high"
+        size="small"
+        :label="`Make it ${formatWithUnit(problem.high, kit.trimmer.unit)} high`"
+        @click="emit('high', problem.high)"
+      />
     </p>
+    <RouterLink :to="{ name: 'compare', params: { id: project } }"
+      >See which kinds of box fit it</RouterLink
+    >
   </div>
 </template>
 
@@ -44,6 +79,13 @@ const emit = defineEmits<{ sheet: [field: string, sheet: Sheet] }>();
   display: grid;
   gap: 10px;
   justify-items: start;
+}
+
+.refusal a {
+  display: inline-block;
+  margin-top: 12px;
+  font-weight: 600;
+  color: inherit;
 }
 
 .refusal p + p {

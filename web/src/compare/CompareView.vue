@@ -11,22 +11,14 @@ import { computed, onBeforeUnmount, ref, shallowReactive, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import MeasureText from '../parts/MeasureText.vue';
 import TopBar from '../parts/TopBar.vue';
-import { useProject } from '../stores/project.ts';
+import { useOpenProject } from '../stores/open-project.ts';
 import StyleCard from './StyleCard.vue';
 
 /** Every kind of box for this gift, side by side on the maker's own sheet. */
 const props = defineProps<{ id: string }>();
 
-const project = useProject();
+const project = useOpenProject(() => props.id);
 const router = useRouter();
-watch(
-  () => props.id,
-  (id) => {
-    if (project.id !== id || project.openState.kind !== 'open') void project.open(id);
-  },
-  { immediate: true },
-);
-onBeforeUnmount(() => project.flush());
 
 const request = computed(() => project.document?.box);
 const all = computed((): readonly Compared[] =>

@@ -20,28 +20,20 @@ import {
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
 import Button from 'primevue/button';
-import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import BoxPicture from '../fold/BoxPicture.vue';
 import MeasureText from '../parts/MeasureText.vue';
 import Pick from '../parts/Pick.vue';
 import TopBar from '../parts/TopBar.vue';
-import { useProject } from '../stores/project.ts';
+import { useOpenProject } from '../stores/open-project.ts';
 import { useLimits } from './limits.ts';
 import LimitsChart from './LimitsChart.vue';
 
 /** How large a gift may be for this kind of box on this sheet, and how far today's gift could grow. */
 const props = defineProps<{ id: string }>();
 
-const project = useProject();
-watch(
-  () => props.id,
-  (id) => {
-    if (project.id !== id || project.openState.kind !== 'open') void project.open(id);
-  },
-  { immediate: true },
-);
-onBeforeUnmount(() => project.flush());
+const project = useOpenProject(() => props.id);
 
 const request = computed(() => project.document?.box);
 /** The limits are looked for again once the hand rests. */
