@@ -31,7 +31,9 @@ function middleOfFive(action: () => void): number {
   return times[2] ?? 0;
 }
 
-console.log(`planBox over all shipped tools (seed ${seed}), ms, the middle of five runs each (wanted: p95 under 3):`);
+console.log(
+  `planBox over all shipped tools (seed ${seed}), ms, the middle of five runs each (wanted: p95 under 3):`,
+);
 for (const style of allStyles) {
   const requests = fc.sample(requestsIn([style]), { seed, numRuns: 400 });
   // The first round is for the compiler.
