@@ -30,6 +30,7 @@ export {
   floorSections,
   leastWall,
   marksWindow,
+  pastMiddle,
   section,
   sectionsOver,
   type FloorSections,

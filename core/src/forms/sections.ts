@@ -4,6 +4,7 @@ import {
   largest,
   millimetres,
   plus,
+  smallest,
   times,
   type Length,
   type Tolerance,
@@ -29,6 +30,11 @@ export function section(
   weight = 1,
 ): Section {
   return { id, least, target, most: plus(target, marksWindow(brief)), weight };
+}
+
+/** The shortest flap that reaches past the middle of what the marks may make of a side, up to `most`. */
+export function pastMiddle(brief: Pick<Brief, 'kit'>, side: Section, most: Length): Length {
+  return smallest(times(plus(side.target, brief.kit.board.pitch), 0.54), most);
 }
 
 export type Footprint = 'across' | 'deep';

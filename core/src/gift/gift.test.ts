@@ -32,9 +32,9 @@ describe('a gift', () => {
           const values = points.map(pick);
           return [Math.min(...values), Math.max(...values)] as const;
         };
-        const [left = 0, right = 0] = reach(({ x }) => x);
-        const [front = 0, back = 0] = reach(({ y }) => y);
-        const [foot = 0, top = 0] = reach(({ z }) => z);
+        const [left, right] = reach(({ x }) => x);
+        const [front, back] = reach(({ y }) => y);
+        const [foot, top] = reach(({ z }) => z);
         // Points on rounds lie between the corners, so that they may fall short of a side by a little.
         const within = (value: number, most: number) => {
           expect(value).toBeLessThanOrEqual(most / 1_000_000 + 1e-3);

@@ -10,6 +10,7 @@ import {
   tubeStages,
   type StyleAnswer,
   type StyleBrief,
+  pastMiddle,
 } from '../forms/index.ts';
 import { times } from '../length/index.ts';
 import { defineStyle } from './define-style.ts';
@@ -25,7 +26,13 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { floor } = tube.panels;
   const { deep } = floor.byDirection;
   const flap = {
-    ...section(brief, 'box flap', times(deep.least, 0.6), times(deep.target, 0.8), 0.1),
+    ...section(
+      brief,
+      'box flap',
+      pastMiddle(brief, deep, deep.least),
+      times(deep.target, 0.8),
+      0.1,
+    ),
     most: deep.least,
   };
   const flaps = gluedFlaps(brief, 'box bottom');

@@ -19,6 +19,7 @@ import {
   type StyleAnswer,
   type StyleBrief,
   type Tray,
+  pastMiddle,
 } from '../forms/index.ts';
 import {
   half,
@@ -194,10 +195,13 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   };
   // Each petal reaches over the middle, so that the four hold one another down.
   const petalOf = (direction: 'across' | 'deep') => {
-    const { least, target } = floor.byDirection[direction];
+    const side = floor.byDirection[direction];
+    const most = times(side.least, 0.9);
+    const least = pastMiddle(brief, side, most);
+    const target = largest(times(side.target, 0.58), least);
     return {
-      ...section(brief, `petal ${direction}`, times(least, 0.5), times(target, 0.58), 0.1),
-      most: times(least, 0.9),
+      ...section(brief, `petal ${direction}`, least, target, 0.1),
+      most,
     };
   };
   const petal = { across: petalOf('across'), deep: petalOf('deep') };

@@ -69,7 +69,9 @@ describe('measures along an edge', () => {
         const room = (_: unknown, times: number) => (times > 1 ? 40 : 20);
         const placed = placeMeasures(sections, positions, room);
         expect(placed.reduce((sum, { times }) => sum + times, 0)).toBe(sections.length);
-        expect(placed.flatMap(({ length, times }) => Array(times).fill(length))).toEqual(sections);
+        expect(
+          placed.flatMap(({ length, times }) => Array.from({ length: times }, () => length)),
+        ).toEqual(sections);
         placed.forEach((one, i) => {
           for (const other of placed.slice(i + 1))
             if (one.line === other.line)

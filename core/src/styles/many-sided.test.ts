@@ -1,0 +1,28 @@
+import { describe, expect, it } from 'vitest';
+import { at, everyBox } from '../testing/plans.ts';
+
+describe('a many-sided cup', () => {
+  it('has as many equal panels, tabs and plate edges as sides', () => {
+    everyBox('many-sided', ({ grid, cutouts, options, plan }) => {
+      const pairs =
+        options.lid === 'none'
+          ? [['cup', 'plate']]
+          : [
+              ['cup', 'plate'],
+              ['lid', 'top'],
+            ];
+      expect(plan.pieces.map(({ id }) => id)).toEqual(pairs.flat());
+      for (const [panels = '', plate = ''] of pairs) {
+        const { columns, roles } = grid(panels);
+        expect(columns).toHaveLength(options.sides + 1);
+        expect(new Set(columns.slice(0, -1)).size).toBe(1);
+        expect(roles[1]?.filter((role) => role === 'tab')).toHaveLength(options.sides);
+        // Trimmed from a rectangle, the plate is as wide as the ring of panels at the least.
+        expect(cutouts(plate, 'plate').length).toBeGreaterThan(0);
+        const across = at(columns, 0) / Math.tan(Math.PI / options.sides);
+        const { columns: wide, rows: deep } = grid(plate);
+        expect(Math.max(at(wide, 0), at(deep, 0))).toBeGreaterThan(across * 0.8);
+      }
+    });
+  });
+});

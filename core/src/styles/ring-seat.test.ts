@@ -1,0 +1,26 @@
+import { describe, expect, it } from 'vitest';
+import { extentsOf } from '../index.ts';
+import { at, everyBox } from '../testing/plans.ts';
+
+describe('a ring-seat box', () => {
+  it('holds rounds that stand by an opening in the middle of a seat under the lid', () => {
+    everyBox(
+      'ring-seat',
+      ({ grid, cutouts, plan }) => {
+        const [opening] = cutouts('seat', 'seat');
+        if (opening?.shape !== 'hole') throw new Error('A seat has an opening');
+        const { columns, rows } = grid('seat');
+        expect(opening.centre.x).toBe(at(columns, 0) + at(columns, 1) / 2);
+        expect(opening.radius).toBeLessThan(at(columns, 1) / 2);
+        expect(opening.radius).toBeLessThan(at(rows, 1) / 2);
+        const { across } = extentsOf(plan.gift);
+        expect(2 * opening.radius).toBeLessThan(plan.clearInside.across + 2e6);
+        if (plan.gift.shape === 'cylinder')
+          expect(2 * opening.radius).toBeGreaterThanOrEqual(across);
+        expect(at(columns, 0)).toBeLessThan(at(grid('base').columns, 0));
+        expect(['ball', 'bottle', 'cylinder']).toContain(plan.gift.shape);
+      },
+      200,
+    );
+  });
+});

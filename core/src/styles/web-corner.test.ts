@@ -1,0 +1,16 @@
+import { describe, expect, it } from 'vitest';
+import { at, everyBox } from '../testing/plans.ts';
+
+describe('a web-corner box', () => {
+  it('is slit nowhere: its corners are folded, and held by ribbon or not at all', () => {
+    everyBox('web-corner', ({ grid, cutouts, options, plan }) => {
+      const { lines, columns, rows, diagonals } = grid('box');
+      expect(lines.flatMap(({ spans }) => spans).filter(({ make }) => make === 'slit')).toEqual([]);
+      expect(diagonals).toHaveLength(4);
+      // The diagonals run at 45°, so that the corners are squares.
+      expect(new Set([at(columns, 0), at(columns, 2), at(rows, 0), at(rows, 2)]).size).toBe(1);
+      expect(cutouts('box', 'ribbon')).toHaveLength(options.closing === 'open' ? 0 : 2);
+      expect(plan.assembly.stacks.every(({ holds }) => holds === 'tuck')).toBe(true);
+    });
+  });
+});
