@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a basket', () => {
   it('is carried by a strip over its middle or by a wire through both sides', () => {
-    everyBox('basket', ({ grid, cutouts, options, plan }) => {
+    everyBox('basket', ({ grid, cutouts, choice: { options }, plan }) => {
       const [wall, across] = grid('tray').columns;
       expect(cutouts('tray', 'wire')).toHaveLength(options.handle === 'wire' ? 2 : 0);
       expect(plan.pieces).toHaveLength(options.handle === 'wire' ? 1 : 2);

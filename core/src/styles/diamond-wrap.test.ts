@@ -4,7 +4,11 @@ import { at, cardOf, everyBox } from '../testing/plans.ts';
 describe('a diamond wrap', () => {
   it('is a square sheet whose marks make the floor, by the rule of the slant', () => {
     everyBox('diamond-wrap', (box) => {
-      const { grid, plan, options } = box;
+      const {
+        grid,
+        plan,
+        choice: { options },
+      } = box;
       const { columns, rows } = grid('base');
       const sum = (sections: readonly number[]) => sections.reduce((a, b) => a + b, 0);
       expect(sum(columns)).toBe(sum(rows));

@@ -4,7 +4,11 @@ import { at, cardOf, everyBox } from '../testing/plans.ts';
 describe('a drawer box', () => {
   it('has a sleeve of equal facing panels that its trays pass through side by side', () => {
     everyBox('drawer', (box) => {
-      const { grid, options, plan } = box;
+      const {
+        grid,
+        choice: { options },
+        plan,
+      } = box;
       const [one, bottom, other, top, seam] = grid('sleeve').columns;
       expect(one).toBe(other);
       expect(bottom).toBe(top);
@@ -19,7 +23,7 @@ describe('a drawer box', () => {
   });
 
   it('is pulled by what was asked, and stopped where it was', () => {
-    everyBox('drawer', ({ grid, cutouts, options }) => {
+    everyBox('drawer', ({ grid, cutouts, choice: { options } }) => {
       expect(cutouts('tray', 'thumb notch')).toHaveLength(options.pull === 'notch' ? 1 : 0);
       expect(cutouts('tray', 'ribbon')).toHaveLength(options.pull === 'ribbon' ? 1 : 0);
       const { rows, roles, columns } = grid('sleeve');

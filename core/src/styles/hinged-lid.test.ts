@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a hinged-lid box', () => {
   it('has a lid that goes over the base, on a spine as high as its walls', () => {
-    everyBox('hinged-lid', ({ grid, cutouts, options, plan }) => {
+    everyBox('hinged-lid', ({ grid, cutouts, choice: { options }, plan }) => {
       const { columns, rows } = grid('box');
       expect(columns).toEqual([...columns].reverse());
       const [lidWall, lidDeep, spine, deep, wall] = rows;

@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a lidded box', () => {
   it('has a lid as deep as was asked, and never deeper than the base', () => {
-    everyBox('lidded', ({ grid, options, plan }) => {
+    everyBox('lidded', ({ grid, choice: { options }, plan }) => {
       const [base, lid] = [at(grid('base').columns, 0), at(grid('lid').columns, 0)];
       expect(lid).toBeLessThanOrEqual(base);
       // On the coarsest grooves a half may come out a groove longer.
@@ -15,7 +15,7 @@ describe('a lidded box', () => {
   });
 
   it('has thumb notches in the lid alone, opposite one another', () => {
-    everyBox('lidded', ({ cutouts, options, grid }) => {
+    everyBox('lidded', ({ cutouts, choice: { options }, grid }) => {
       const notches = cutouts('lid', 'thumb notch');
       expect(notches).toHaveLength(options.thumbNotches ? 2 : 0);
       expect(cutouts('base', 'thumb notch')).toHaveLength(0);

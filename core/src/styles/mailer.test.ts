@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a tuck-flap mailer', () => {
   it('has a lid over its room, and a flap that ends over the floor', () => {
-    everyBox('mailer', ({ grid, cutouts, options }) => {
+    everyBox('mailer', ({ grid, cutouts, choice: { options } }) => {
       const { columns, rows } = grid('mailer');
       const [tuck, lid, back, deep, front] = rows;
       expect(back).toBe(front);

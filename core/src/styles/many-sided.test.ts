@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a many-sided cup', () => {
   it('has as many equal panels, tabs and plate edges as sides', () => {
-    everyBox('many-sided', ({ grid, cutouts, options, plan }) => {
+    everyBox('many-sided', ({ grid, cutouts, choice: { options }, plan }) => {
       const pairs =
         options.lid === 'none'
           ? [['cup', 'plate']]

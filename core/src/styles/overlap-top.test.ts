@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('an overlap-top box', () => {
   it('has two flaps that reach past one another over the middle', () => {
-    everyBox('overlap-top', ({ grid, cutouts, options }) => {
+    everyBox('overlap-top', ({ grid, cutouts, choice: { options } }) => {
       const { columns, rows } = grid('box');
       const [flap] = rows;
       expect(2 * (flap ?? 0)).toBeGreaterThan(at(columns, 0));

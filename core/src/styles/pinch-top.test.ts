@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a pinch-top bag', () => {
   it('has a gable long enough to meet over the middle, with holes or a fold to close it', () => {
-    everyBox('pinch-top', ({ grid, cutouts, options }) => {
+    everyBox('pinch-top', ({ grid, cutouts, choice: { options } }) => {
       const { columns, rows } = grid('bag');
       const narrow = Math.min(at(columns, 0), at(columns, 1));
       const folds = options.closing === 'fold over';

@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a rolled-rim box', () => {
   it('rolls a rim in that is no longer than its wall, alike on all sides', () => {
-    everyBox('rolled-rim', ({ grid, options }) => {
+    everyBox('rolled-rim', ({ grid, choice: { options } }) => {
       for (const piece of ['base', 'lid']) {
         const { columns, rows } = grid(piece);
         const [rim, wall] = columns;

@@ -11,7 +11,9 @@ describe('a shell box', () => {
       const tray = at(box.grid('tray').columns, 0);
       expect(spine).toBeGreaterThan(tray);
       expect(2 * (wall ?? 0)).toBeLessThanOrEqual((spine ?? 0) + cardOf(box, 'cover'));
-      expect(box.cutouts('cover', 'thumb notch')).toHaveLength(box.options.thumbNotch ? 1 : 0);
+      expect(box.cutouts('cover', 'thumb notch')).toHaveLength(
+        box.choice.options.thumbNotch ? 1 : 0,
+      );
     });
   });
 });

@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a tall box and cap', () => {
   it('has a tube of equal facing panels, and a cap no deeper than it', () => {
-    everyBox('tall-box', ({ grid, options, cutouts }) => {
+    everyBox('tall-box', ({ grid, choice: { options }, cutouts }) => {
       const [right, front, left, back, seam] = grid('tube').columns;
       expect(right).toBe(left);
       expect(front).toBe(back);

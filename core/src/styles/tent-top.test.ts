@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a tent-top box', () => {
   it('has two equal roofs that meet over the middle of the floor, and holes in both fins', () => {
-    everyBox('tent-top', ({ grid, cutouts, options }) => {
+    everyBox('tent-top', ({ grid, cutouts, choice: { options } }) => {
       const { columns, rows } = grid('tent');
       const [fin, roof, floor, otherRoof, otherFin] = rows;
       expect([fin, roof]).toEqual([otherFin, otherRoof]);

@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a drawer tower', () => {
   it('has a tray for each panel of a wrapper that is higher than all of them', () => {
-    everyBox('tower', ({ grid, options, plan }) => {
+    everyBox('tower', ({ grid, choice: { options }, plan }) => {
       const trays = plan.pieces.find(({ id }) => id === 'tray');
       expect(trays?.copies).toBe(options.trays);
       const [deep, across, alsoDeep, alsoAcross] = grid('wrapper').columns;

@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a tuck-end box', () => {
   it('has a lid that reaches over the room, and flaps that meet nowhere', () => {
-    everyBox('tuck-end', ({ grid, options }) => {
+    everyBox('tuck-end', ({ grid, choice: { options } }) => {
       const { columns, rows } = grid('box');
       const [tuck, lid, wall] = rows;
       expect(at(columns, 0)).toBe(at(columns, 2));
@@ -15,7 +15,7 @@ describe('a tuck-end box', () => {
   });
 
   it('hangs by a tab over its back, whose hole lies inside the tab', () => {
-    everyBox('tuck-end', ({ grid, cutouts, options }) => {
+    everyBox('tuck-end', ({ grid, cutouts, choice: { options } }) => {
       const { columns, rows } = grid('box');
       const [hole] = cutouts('box', 'hanging');
       expect(hole !== undefined).toBe(options.hangTab);

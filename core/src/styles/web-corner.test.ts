@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a web-corner box', () => {
   it('is slit nowhere: its corners are folded, and held by ribbon or not at all', () => {
-    everyBox('web-corner', ({ grid, cutouts, options, plan }) => {
+    everyBox('web-corner', ({ grid, cutouts, choice: { options }, plan }) => {
       const { lines, columns, rows, diagonals } = grid('box');
       expect(lines.flatMap(({ spans }) => spans).filter(({ make }) => make === 'slit')).toEqual([]);
       expect(diagonals).toHaveLength(4);

@@ -11,23 +11,20 @@ import {
 } from '../index.ts';
 import { requestsIn } from './requests.ts';
 
-type OptionsOf<Id extends StyleId> = Extract<StyleChoice, { style: Id }>['options'];
+type ChoiceOf<Id extends StyleId> = Extract<StyleChoice, { style: Id }>;
 
 /** A planned box, with a short way to its pieces. */
 export interface PlannedBox<Id extends StyleId> {
   readonly plan: Plan;
   readonly request: PlanRequest;
-  readonly options: OptionsOf<Id>;
+  readonly choice: ChoiceOf<Id>;
   /** The score grid of a piece. Throws when the box has no such piece. */
   readonly grid: (piece: string) => ScoreGrid;
   /** What is cut out of a piece for one use. */
   readonly cutouts: (piece: string, use: string) => readonly Cutout[];
 }
 
-function isOf<Id extends StyleId>(
-  id: Id,
-  choice: StyleChoice,
-): choice is Extract<StyleChoice, { style: Id }> {
+function isOf<Id extends StyleId>(id: Id, choice: StyleChoice): choice is ChoiceOf<Id> {
   return choice.style === id;
 }
 
@@ -43,7 +40,8 @@ export function everyBox<Id extends StyleId>(
       const result = planBox(request);
       if (!result.ok) return;
       const { plan } = result;
-      if (!isOf(id, plan.style)) throw new Error(`Planned as ${plan.style.style}`);
+      const choice = plan.style;
+      if (!isOf(id, choice)) throw new Error(`Planned as ${choice.style}`);
       const grid = (piece: string) => {
         const found = plan.pieces.find((each) => each.id === piece);
         if (!found) throw new Error(`No ${piece} in this box`);
@@ -53,7 +51,7 @@ export function everyBox<Id extends StyleId>(
       check({
         plan,
         request,
-        options: plan.style.options,
+        choice,
         grid,
         cutouts: (piece, use) => grid(piece).cutouts.filter((cutout) => cutout.use === use),
       });
