@@ -195,7 +195,7 @@ describe('a gift that can’t be boxed', () => {
         for (const { field, message, sheet } of result.problems) {
           expect(field).toMatch(/^(gift|papers|style)/);
           expect(message).toMatch(/Choose|would do|Lay/);
-          if (field.endsWith('.sheet')) expect(message).toMatch(/ needs a piece of .*\d.* × .*\d/);
+          if (field.endsWith('.sheet')) expect(message).toMatch(/ needs? a piece of .*\d.* × .*\d/);
           if (!sheet) continue;
           // The sheet that is offered does for that piece.
           const slot = Number(field.split('.')[1]);

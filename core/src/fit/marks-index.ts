@@ -1,11 +1,14 @@
 import type { Tolerance } from '../length/index.ts';
 import type { Fit, MarksProblem, SheetLimit } from './marks-problem.ts';
 import type { PairBound } from './pair-bound.ts';
+import { longestChains } from './sheet-limits.ts';
 
 /** A chain with its sections as indices. */
 export interface IndexedChain {
   readonly id: string;
   readonly sections: readonly number[];
+  /** As far as its sheet goes. */
+  readonly longest: number;
 }
 
 export interface IndexedLimit extends SheetLimit {
@@ -16,6 +19,7 @@ export interface IndexedLimit extends SheetLimit {
 export interface IndexedSmaller {
   readonly less: number;
   readonly more: number;
+  readonly moreTimes: number;
   readonly by: number;
 }
 
@@ -108,9 +112,11 @@ export function indexProblem(problem: MarksProblem, wholeGrooves: ReadonlySet<st
     if (index === undefined) throw new Error(`No section ${id} in this problem`);
     return index;
   };
+  const longest = longestChains(problem);
   const chains = problem.chains.map(({ id, sections }) => ({
     id,
     sections: sections.map(indexOf),
+    longest: longest.get(id) ?? Infinity,
   }));
   const fits = problem.fits.map((fit) => ({
     ...fit,
@@ -125,9 +131,10 @@ export function indexProblem(problem: MarksProblem, wholeGrooves: ReadonlySet<st
     .sort((a, b) => Number(onPitch[b]) - Number(onPitch[a]) || a - b);
   const pairs = pairUp(fits, order);
   const groups = [...new Set(fits.map(({ group }) => group))];
-  const smaller = problem.smaller.map(({ less, more, by }) => ({
+  const smaller = problem.smaller.map(({ less, more, moreTimes = 1, by }) => ({
     less: indexOf(less),
     more: indexOf(more),
+    moreTimes,
     by,
   }));
   const limits = problem.limits.map((limit) => ({

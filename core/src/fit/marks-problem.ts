@@ -32,10 +32,11 @@ export interface Fit {
   readonly gap: Tolerance;
 }
 
-/** The first section is smaller than the second by `by` at least. */
+/** The first section is smaller by `by` at least than the second, or than so many of it together. */
 export interface SmallerPair {
   readonly less: string;
   readonly more: string;
+  readonly moreTimes?: number;
   readonly by: Length;
 }
 

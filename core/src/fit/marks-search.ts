@@ -4,7 +4,7 @@ import { type FitPair, type IndexedChain, type MarksIndex } from './marks-index.
 import type { ChainMarks, MarksCost, MarksProblem, Section } from './marks-problem.ts';
 import { greatestCommonDivisor, valuesAround, type Lattice } from './lattice.ts';
 import { leastOffGrid } from './off-grid.ts';
-import { boundPair, type PairBound } from './pair-bound.ts';
+import { boundPair, isWide, type PairBound, type Reach } from './pair-bound.ts';
 import { readChain } from './readings.ts';
 
 /** The least that the undecided sections must still cost. */
@@ -231,13 +231,44 @@ export class MarksSearch {
     const step = greatestCommonDivisor(outer.step, inner.step);
     const apart = outer.residue - inner.residue;
     const residue = step === 0 ? apart : ((apart % step) + step) % step;
+    const reach = this.#reachOf(pair);
+    if (!isWide(pair.fits, reach))
+      return boundPair(pair.fits, { residue, step }, reach, this.#problem.lean, allowed);
     // Most walls leave the same remainder, so few of these differ.
     const sameResidue = pair.bounds.get(residue) ?? [];
     const known = sameResidue.find((each) => each.step === step && each.allowed === allowed);
     if (known) return known.bound;
-    const bound = boundPair(pair.fits, { residue, step }, this.#problem.lean, allowed);
+    const bound = boundPair(pair.fits, { residue, step }, reach, this.#problem.lean, allowed);
     pair.bounds.set(residue, [...sameResidue, { step, allowed, bound }]);
     return bound;
+  }
+
+  /** How far the two sections of a pair can still be apart, by their ranges and their sheets. */
+  #reachOf(pair: FitPair): Reach {
+    const outer = this.#rangeOf(pair.outerAt);
+    const inner = this.#rangeOf(pair.innerAt);
+    return {
+      least: outer.least - pair.innerTimes * inner.most,
+      most: outer.most - pair.innerTimes * inner.least,
+    };
+  }
+
+  #rangeOf(at: number): Reach {
+    const value = this.#values[at];
+    if (value !== undefined) return { least: value, most: value };
+    const section = this.#problem.sections[at];
+    let most: number = section?.most ?? Infinity;
+    for (const { sections, longest } of this.#index.ties[at]?.chains ?? []) {
+      if (longest === Infinity) continue;
+      let times = 0;
+      let others = 0;
+      for (const each of sections) {
+        if (each === at) times++;
+        else others += this.#values[each] ?? this.#problem.sections[each]?.least ?? 0;
+      }
+      most = Math.min(most, (longest - others) / times);
+    }
+    return { least: section?.least ?? 0, most };
   }
 
   /** Values that the tools allow for a section, given those already decided. */
@@ -318,10 +349,10 @@ export class MarksSearch {
     if (!ties) return true;
     for (const chain of ties.chains)
       if (this.#isDecided(chain) && this.#sumOf(chain.sections) % step !== 0) return false;
-    for (const { less, more, by } of ties.smaller) {
+    for (const { less, more, moreTimes, by } of ties.smaller) {
       const low = this.#values[less];
       const high = this.#values[more];
-      if (low !== undefined && high !== undefined && low + by > high) return false;
+      if (low !== undefined && high !== undefined && low + by > moreTimes * high) return false;
     }
     for (const { acrossChain, downChain, width, height, mayTurn } of ties.limits) {
       const across = this.#leastSumOf(acrossChain);

@@ -16,6 +16,26 @@ export interface PairBound {
 
 const noBound: PairBound = { own: 0, closest: 0, deviation: 0, heldDeviation: 0 };
 
+/** Between what differences two sections can still stand. */
+export interface Reach {
+  readonly least: number;
+  readonly most: number;
+}
+
+/** The differences at which every fit between two sections is in its range, or between their ranges. */
+function wantedOf(fits: readonly Fit[]): Reach {
+  return {
+    least: Math.min(...fits.map((fit) => fit.layers + fit.gap.least)),
+    most: Math.max(...fits.map((fit) => fit.layers + fit.gap.most)),
+  };
+}
+
+/** Whether two sections can stand at every difference that is wanted, so that their reach sets no bound. */
+export function isWide(fits: readonly Fit[], reach: Reach): boolean {
+  const { least, most } = wantedOf(fits);
+  return reach.least <= least && reach.most >= most;
+}
+
 /**
  * The least misfit, and the least deviation of the gaps, over all the distances `apart` that two sections
  * can stand from one another. A distance more tight than `allowed` sets no bound: it is never chosen.
@@ -23,17 +43,19 @@ const noBound: PairBound = { own: 0, closest: 0, deviation: 0, heldDeviation: 0 
 export function boundPair(
   fits: readonly Fit[],
   apart: Lattice,
+  reach: Reach,
   lean: Lean,
   allowed: number,
 ): PairBound {
   const least = Math.min(...fits.map((fit) => fit.gap.most - fit.gap.least));
   // On so fine a lattice some gap is as good as perfect: no bound worth the search for it.
-  if (apart.step > 0 && apart.step * 24 < least) return noBound;
-  const differences = valuesAround(
-    apart,
-    Math.min(...fits.map((fit) => fit.layers + fit.gap.least)),
-    Math.max(...fits.map((fit) => fit.layers + fit.gap.most)),
+  if (apart.step > 0 && apart.step * 24 < least && isWide(fits, reach)) return noBound;
+  const wanted = wantedOf(fits);
+  const within = (value: number) => Math.min(Math.max(value, reach.least), reach.most);
+  const differences = valuesAround(apart, within(wanted.least), within(wanted.most)).filter(
+    (value) => apart.step === 0 || (value >= reach.least && value <= reach.most),
   );
+  if (differences.length === 0) return noBound;
   const ranges = fits.map((fit) => fit.gap);
   let own = Infinity;
   let closest = Infinity;

@@ -2,7 +2,7 @@ import { nanometres } from '../length/index.ts';
 import type { MarksProblem, Section } from './marks-problem.ts';
 
 /** The longest that each chain may be, by its id, as far as its sheet says. */
-function longestChains(problem: MarksProblem): ReadonlyMap<string, number> {
+export function longestChains(problem: MarksProblem): ReadonlyMap<string, number> {
   const longest = new Map<string, number>();
   for (const { across, down, width, height, mayTurn } of problem.limits) {
     const larger = Math.max(width, height);

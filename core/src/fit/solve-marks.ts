@@ -55,7 +55,7 @@ function budgetsFor(problem: MarksProblem, patience: 'thorough' | 'brief') {
   if (pitch % step === 0 && combinations(problem) <= fewCombinations)
     return { onGrooves: 1200, offGrooves: 1200, forFit: 1500 };
   return patience === 'thorough'
-    ? { onGrooves: 160, offGrooves: 80, forFit: 1500 }
+    ? { onGrooves: 160, offGrooves: 80, forFit: 400 }
     : { onGrooves: 60, offGrooves: 60, forFit: 100 };
 }
 

@@ -30,7 +30,6 @@ export {
   floorSections,
   leastWall,
   marksWindow,
-  pastMiddle,
   section,
   sectionsOver,
   type FloorSections,

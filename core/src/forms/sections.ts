@@ -3,8 +3,8 @@ import {
   half,
   largest,
   millimetres,
+  minus,
   plus,
-  smallest,
   times,
   type Length,
   type Tolerance,
@@ -30,11 +30,6 @@ export function section(
   weight = 1,
 ): Section {
   return { id, least, target, most: plus(target, marksWindow(brief)), weight };
-}
-
-/** The shortest flap that reaches past the middle of what the marks may make of a side, up to `most`. */
-export function pastMiddle(brief: Pick<Brief, 'kit'>, side: Section, most: Length): Length {
-  return smallest(times(plus(side.target, brief.kit.board.pitch), 0.54), most);
 }
 
 export type Footprint = 'across' | 'deep';
@@ -114,7 +109,8 @@ export function sectionsOver(
     const over = plus(layers[direction], gap.target);
     return {
       id: `${prefix} ${direction}`,
-      least: under.least,
+      // Far below what goes over it nothing is looked for: it could not go on.
+      least: largest(under.least, minus(plus(under.least, over), marksWindow(brief))),
       target: plus(under.target, over),
       most: plus(under.most, over, marksWindow(brief)),
       weight: 0,

@@ -20,7 +20,7 @@ function fitsSheet(
 export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly Problem[] {
   const free = solveMarks({ ...problemOf(frame, request), limits: [] }, 'rough');
   if (!free) return [];
-  return frame.pieces.flatMap((piece): readonly Problem[] => {
+  const problems = frame.pieces.flatMap((piece): readonly Problem[] => {
     const { width, height } = cutSizeIn(free, piece.id);
     const { sheet, name, printRuns } = paperFor(request.papers, piece.paper);
     const mayTurn = printRuns === 'any way';
@@ -35,9 +35,14 @@ export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly
     return [
       {
         field: `papers.${slot}.sheet`,
-        message: `The ${piece.name.toLowerCase()} needs a piece of ${needs}, and a sheet of ${name} is ${has}. ${out}`,
+        message: `The ${piece.name.toLowerCase()} ${piece.name.endsWith('s') ? 'need' : 'needs'} a piece of ${needs}, and a sheet of ${name} is ${has}. ${out}`,
         ...(larger && { sheet: larger }),
       },
     ];
   });
+  // A larger sheet is no way out where another piece of the same card is too large for any.
+  const hopeless = new Set(problems.flatMap(({ field, sheet }) => (sheet ? [] : [field])));
+  return problems.map(({ sheet, ...problem }) =>
+    sheet && !hopeless.has(problem.field) ? { ...problem, sheet } : problem,
+  );
 }

@@ -23,6 +23,7 @@ import {
   half,
   largest,
   millimetres,
+  minus,
   plus,
   smallest,
   times,
@@ -66,7 +67,10 @@ function sleevePanel(
 ): Section {
   return {
     id,
-    least: times(under.least, copies),
+    least: largest(
+      times(under.least, copies),
+      minus(plus(times(under.least, copies), over), marksWindow(brief)),
+    ),
     target: plus(times(under.target, copies), over),
     most: plus(times(under.most, copies), over, marksWindow(brief)),
     weight: 0,

@@ -10,9 +10,8 @@ import {
   tubeStages,
   type StyleAnswer,
   type StyleBrief,
-  pastMiddle,
 } from '../forms/index.ts';
-import { times } from '../length/index.ts';
+import { millimetres, times } from '../length/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
@@ -26,13 +25,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { floor } = tube.panels;
   const { deep } = floor.byDirection;
   const flap = {
-    ...section(
-      brief,
-      'box flap',
-      pastMiddle(brief, deep, deep.least),
-      times(deep.target, 0.8),
-      0.1,
-    ),
+    ...section(brief, 'box flap', times(deep.least, 0.6), times(deep.target, 0.8), 0.1),
     most: deep.least,
   };
   const flaps = gluedFlaps(brief, 'box bottom');
@@ -46,7 +39,13 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     },
     ends,
   );
-  return tubeAnswer(tube, box, [flap, flaps]);
+  // Each of the two reaches past the middle.
+  return tubeAnswer(
+    tube,
+    box,
+    [flap, flaps],
+    [{ less: floor.deep, more: flap.id, moreTimes: 2, by: millimetres(1) }],
+  );
 }
 
 /** A tube whose front and back run up to shaped edges that close over each other. */

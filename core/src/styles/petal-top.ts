@@ -19,7 +19,6 @@ import {
   type StyleAnswer,
   type StyleBrief,
   type Tray,
-  pastMiddle,
 } from '../forms/index.ts';
 import {
   half,
@@ -194,14 +193,13 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     ...tabs,
   };
   // Each petal reaches over the middle, so that the four hold one another down.
+  // On the groove next to what is wanted it still does.
+  const wanted = (side: Length) => plus(times(side, 0.54), half(brief.kit.board.pitch));
   const petalOf = (direction: 'across' | 'deep') => {
-    const side = floor.byDirection[direction];
-    const most = times(side.least, 0.9);
-    const least = pastMiddle(brief, side, most);
-    const target = largest(times(side.target, 0.58), least);
+    const { least, target } = floor.byDirection[direction];
     return {
-      ...section(brief, `petal ${direction}`, least, target, 0.1),
-      most,
+      ...section(brief, `petal ${direction}`, times(least, 0.5), wanted(target), 0.1),
+      most: largest(wanted(target), times(least, 0.9)),
     };
   };
   const petal = { across: petalOf('across'), deep: petalOf('deep') };
@@ -214,7 +212,11 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         inner.template,
       ],
       fits: inner.fits,
-      smaller: [{ less: linerHigh.id, more: wall.id, by: times(card, 1.5) }],
+      smaller: [
+        { less: linerHigh.id, more: wall.id, by: times(card, 1.5) },
+        { less: floor.across, more: petal.across.id, moreTimes: 2, by: zero },
+        { less: floor.deep, more: petal.deep.id, moreTimes: 2, by: zero },
+      ],
       settle: (size) => {
         const thick = toMillimetres(card);
         const clearInside = {
