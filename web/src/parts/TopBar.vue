@@ -104,7 +104,7 @@ nav .here {
   width: 112px;
 }
 
-@media (max-width: 760px) {
+@media (max-width: 920px) {
   .bar {
     flex-wrap: wrap;
     gap: 8px 12px;
