@@ -52,14 +52,12 @@ export interface FitPair {
   readonly innerTimes: number;
   readonly fits: readonly IndexedFit[];
   readonly ranges: readonly Tolerance[];
-  /** The depth of the search at which the second of the two is decided. */
-  readonly decidedAt: number;
   /** What is known already, by how far apart the two can be: residue, then step and the misfit allowed. */
   readonly bounds: Map<number, KnownBound[]>;
 }
 
-/** A marks problem with names turned into places, and the order in which its sections are decided. */
-export interface MarksIndex {
+/** A marks problem with names turned into places. */
+export interface ProblemIndex {
   readonly chains: readonly IndexedChain[];
   readonly fits: readonly IndexedFit[];
   readonly pairs: readonly FitPair[];
@@ -67,16 +65,22 @@ export interface MarksIndex {
   readonly groups: readonly (readonly number[])[];
   /** By section. */
   readonly ties: readonly SectionTies[];
-  /** By section: whether it must be whole grooves. */
-  readonly onPitch: readonly boolean[];
   /** By section: the rest of the first chain that it stands in. */
   readonly others: readonly (readonly number[])[];
+}
+
+/** The order in which a problem's sections are decided, for one choice of whole-groove sections. */
+export interface DecisionOrder {
+  /** By section: whether it must be whole grooves. */
+  readonly onPitch: readonly boolean[];
   /** Sections by the depth at which they are decided: whole grooves first, then remainders. */
   readonly order: readonly number[];
   readonly wholeGrooves: number;
+  /** By pair: the depth of the search at which the second of its two is decided. */
+  readonly pairDecidedAt: readonly number[];
 }
 
-function pairUp(fits: readonly IndexedFit[], order: readonly number[]): readonly FitPair[] {
+function pairUp(fits: readonly IndexedFit[]): readonly FitPair[] {
   const pairs = new Map<string, IndexedFit[]>();
   for (const fit of fits) {
     const key = `${fit.group} ${fit.outerAt} ${fit.innerAt} ${fit.innerTimes}`;
@@ -94,18 +98,37 @@ function pairUp(fits: readonly IndexedFit[], order: readonly number[]): readonly
         innerTimes,
         fits: members,
         ranges: members.map(({ gap }) => gap),
-        decidedAt: Math.max(order.indexOf(outerAt), order.indexOf(innerAt)),
         bounds: new Map(),
       },
     ];
   });
 }
 
+/** Whole grooves first: remainders are known only once the rest of their chain is. */
+export function decisionOrder(
+  problem: MarksProblem,
+  { pairs }: ProblemIndex,
+  wholeGrooves: ReadonlySet<string>,
+): DecisionOrder {
+  const onPitch = problem.sections.map(({ id }) => wholeGrooves.has(id));
+  const order = problem.sections
+    .map((_, i) => i)
+    .sort((a, b) => Number(onPitch[b]) - Number(onPitch[a]) || a - b);
+  return {
+    onPitch,
+    order,
+    wholeGrooves: onPitch.filter(Boolean).length,
+    pairDecidedAt: pairs.map(({ outerAt, innerAt }) =>
+      Math.max(order.indexOf(outerAt), order.indexOf(innerAt)),
+    ),
+  };
+}
+
 /**
- * Indexes a problem for one choice of whole-groove sections.
+ * Indexes a problem.
  * @throws Error when a chain or a fit names a section that the problem doesn't have.
  */
-export function indexProblem(problem: MarksProblem, wholeGrooves: ReadonlySet<string>): MarksIndex {
+export function indexProblem(problem: MarksProblem): ProblemIndex {
   const at = new Map(problem.sections.map((section, i) => [section.id, i]));
   const indexOf = (id: string) => {
     const index = at.get(id);
@@ -124,12 +147,7 @@ export function indexProblem(problem: MarksProblem, wholeGrooves: ReadonlySet<st
     innerAt: indexOf(fit.inner),
   }));
   const sectionsOf = (id: string) => chains.find((chain) => chain.id === id)?.sections ?? [];
-  const onPitch = problem.sections.map(({ id }) => wholeGrooves.has(id));
-  // Remainders are known only once the rest of their chain is.
-  const order = problem.sections
-    .map((_, i) => i)
-    .sort((a, b) => Number(onPitch[b]) - Number(onPitch[a]) || a - b);
-  const pairs = pairUp(fits, order);
+  const pairs = pairUp(fits);
   const groups = [...new Set(fits.map(({ group }) => group))];
   const smaller = problem.smaller.map(({ less, more, moreTimes = 1, by }) => ({
     less: indexOf(less),
@@ -157,12 +175,9 @@ export function indexProblem(problem: MarksProblem, wholeGrooves: ReadonlySet<st
         ({ acrossChain, downChain }) => acrossChain.includes(i) || downChain.includes(i),
       ),
     })),
-    onPitch,
     others: problem.sections.map((_, i) => {
       const chain = chains.find(({ sections }) => sections.includes(i));
       return chain?.sections.filter((each) => each !== i) ?? [];
     }),
-    order,
-    wholeGrooves: onPitch.filter(Boolean).length,
   };
 }

@@ -1,6 +1,11 @@
 import { nanometres } from '../length/index.ts';
 import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
-import { type FitPair, type IndexedChain, type MarksIndex } from './marks-index.ts';
+import {
+  type DecisionOrder,
+  type FitPair,
+  type IndexedChain,
+  type ProblemIndex,
+} from './marks-index.ts';
 import type { ChainMarks, MarksCost, MarksProblem, Section } from './marks-problem.ts';
 import { greatestCommonDivisor, valuesAround, type Lattice } from './lattice.ts';
 import { leastOffGrid } from './off-grid.ts';
@@ -51,7 +56,8 @@ export interface SearchBudget {
  */
 export class MarksSearch {
   readonly #problem: MarksProblem;
-  readonly #index: MarksIndex;
+  readonly #index: ProblemIndex;
+  readonly #decided: DecisionOrder;
   readonly #offGrooves: boolean;
   readonly #values: (number | undefined)[];
   readonly #budget: SearchBudget;
@@ -61,7 +67,8 @@ export class MarksSearch {
 
   constructor(
     problem: MarksProblem,
-    index: MarksIndex,
+    index: ProblemIndex,
+    order: DecisionOrder,
     where: SearchGrid,
     best: BestMarks | undefined,
     budget: SearchBudget,
@@ -71,6 +78,7 @@ export class MarksSearch {
     this.#aim = aim;
     this.#problem = problem;
     this.#index = index;
+    this.#decided = order;
     this.#offGrooves = where === 'off grooves';
     this.#values = problem.sections.map(() => undefined);
     this.best = best;
@@ -91,7 +99,7 @@ export class MarksSearch {
   /** Whether the tools have any value at all for every section that must be whole grooves. */
   #hasValues(): boolean {
     return this.#problem.sections.every(
-      (section, at) => !this.#index.onPitch[at] || this.#valuesFor(at, section).length > 0,
+      (section, at) => !this.#decided.onPitch[at] || this.#valuesFor(at, section).length > 0,
     );
   }
 
@@ -99,10 +107,10 @@ export class MarksSearch {
     this.#budget.left--;
     // With nothing found yet it goes on a little: something is far better than nothing.
     if (this.#budget.left < (this.best ? 0 : -lastResort)) return;
-    const bounds = depth === this.#index.wholeGrooves ? this.#boundRemainders() : known;
+    const bounds = depth === this.#decided.wholeGrooves ? this.#boundRemainders() : known;
     const least = deviation + (bounds.deviation[depth] ?? 0) + this.#toHold(bounds.pairs);
     if (!this.#canImprove(Math.max(unfit, bounds.unfit), least)) return;
-    const at = this.#index.order[depth];
+    const at = this.#decided.order[depth];
     const section = at === undefined ? undefined : this.#problem.sections[at];
     if (at === undefined || !section) {
       this.#complete(unfit, deviation);
@@ -165,9 +173,9 @@ export class MarksSearch {
     const value = this.#values[at];
     if (value !== undefined) return { residue: value, step: 0 };
     const { step, pitch } = this.#problem.tools;
-    if (this.#index.onPitch[at] && !this.#offGrooves) return { residue: 0, step: pitch };
+    if (this.#decided.onPitch[at] && !this.#offGrooves) return { residue: 0, step: pitch };
     const others = this.#index.others[at] ?? [];
-    if (this.#index.onPitch[at] || others.some((each) => this.#values[each] === undefined))
+    if (this.#decided.onPitch[at] || others.some((each) => this.#values[each] === undefined))
       return { residue: 0, step: greatestCommonDivisor(pitch, step) };
     return { residue: -this.#sumOf(others), step };
   }
@@ -177,18 +185,17 @@ export class MarksSearch {
    * remainder is known up to whole trimmer steps, and so is every gap: then these bounds are close.
    */
   #boundRemainders(): Bounds {
-    const gapDeviation = this.#index.order.map(() => 0);
+    const gapDeviation = this.#decided.order.map(() => 0);
     const pairs = this.#index.pairs.map((pair) => this.#boundPair(pair));
-    for (const [i, pair] of this.#index.pairs.entries()) {
-      const bound = pairs[i];
-      if (!bound) continue;
-      // A gap is decided with the later of its two sections.
-      gapDeviation[pair.decidedAt] = (gapDeviation[pair.decidedAt] ?? 0) + bound.deviation;
-    }
-    const deviation = this.#index.order.map(() => 0);
+    // A gap is decided with the later of its two sections.
+    pairs.forEach((bound, i) => {
+      const depth = this.#decided.pairDecidedAt[i] ?? 0;
+      gapDeviation[depth] = (gapDeviation[depth] ?? 0) + bound.deviation;
+    });
+    const deviation = this.#decided.order.map(() => 0);
     deviation.push(0);
-    for (let depth = this.#index.order.length - 1; depth >= 0; depth--) {
-      const at = this.#index.order[depth] ?? 0;
+    for (let depth = this.#decided.order.length - 1; depth >= 0; depth--) {
+      const at = this.#decided.order[depth] ?? 0;
       const section = this.#problem.sections[at];
       let least = gapDeviation[depth] ?? 0;
       if (section && section.weight > 0) {
@@ -280,7 +287,7 @@ export class MarksSearch {
       for (let value = first; value <= section.most; value += increment) values.push(value);
       return values;
     };
-    if (!this.#index.onPitch[at]) return every(step, this.#latticeOf(at).residue % step);
+    if (!this.#decided.onPitch[at]) return every(step, this.#latticeOf(at).residue % step);
     return this.#offGrooves
       ? [...new Set([...every(pitch, 0), ...every(step, 0)])]
       : every(pitch, 0);
@@ -322,7 +329,7 @@ export class MarksSearch {
     const { target } = section;
     const { pitch } = this.#problem.tools;
     const isOff = (value: number) => Number(this.#offGrooves && value % pitch !== 0);
-    const wantsGrooves = this.#index.onPitch[at] === true;
+    const wantsGrooves = this.#decided.onPitch[at] === true;
     return candidates.sort(
       (a, b) =>
         a.unfit - b.unfit ||
@@ -385,7 +392,7 @@ export class MarksSearch {
     const open = sections.filter((each) => this.#values[each] === undefined);
     const [only] = open;
     const section = only === undefined ? undefined : this.#problem.sections[only];
-    if (open.length !== 1 || !section || this.#index.onPitch[only ?? 0])
+    if (open.length !== 1 || !section || this.#decided.onPitch[only ?? 0])
       return leastOffGrid({ sizes, pitch, reach });
     const key = `${index} ${sizes.join(' ')}`;
     const known = this.#leastOffGridKnown.get(key);

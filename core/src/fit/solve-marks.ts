@@ -2,7 +2,7 @@ import { nanometres, plus, type Length } from '../length/index.ts';
 import { componentsOf } from './components.ts';
 import { addCosts, noCost } from './marks-cost.ts';
 import type { ChainMarks, MarksProblem, MarksSolution } from './marks-problem.ts';
-import { indexProblem } from './marks-index.ts';
+import { decisionOrder, indexProblem } from './marks-index.ts';
 import { MarksSearch, type BestMarks, type SearchAim, type SearchGrid } from './marks-search.ts';
 import { clipToSheets } from './sheet-limits.ts';
 import { pitchChoices } from './pitch-choice.ts';
@@ -55,8 +55,8 @@ function budgetsFor(problem: MarksProblem, patience: 'thorough' | 'brief') {
   if (pitch % step === 0 && combinations(problem) <= fewCombinations)
     return { onGrooves: 1200, offGrooves: 1200, forFit: 1500 };
   return patience === 'thorough'
-    ? { onGrooves: 160, offGrooves: 80, forFit: 400 }
-    : { onGrooves: 60, offGrooves: 60, forFit: 100 };
+    ? { onGrooves: 160, offGrooves: 80, forFit: 250 }
+    : { onGrooves: 40, offGrooves: 40, forFit: 60 };
 }
 
 function solverWith(patience: 'thorough' | 'brief') {
@@ -90,7 +90,10 @@ function solveRoughly(problem: MarksProblem): Solved {
 
 /** Searches over every choice of the sections that take the odd remainders. */
 function searchesOf(problem: MarksProblem) {
-  const indexes = pitchChoices(problem.chains).map((choice) => indexProblem(problem, choice));
+  const index = indexProblem(problem);
+  const orders = pitchChoices(problem.chains).map((choice) =>
+    decisionOrder(problem, index, choice),
+  );
   return (
     where: SearchGrid,
     budget: number,
@@ -99,8 +102,8 @@ function searchesOf(problem: MarksProblem) {
   ): { readonly best: BestMarks | undefined; readonly isProven: boolean } => {
     const left = { left: budget };
     let best = known;
-    for (const index of indexes)
-      best = new MarksSearch(problem, index, where, best, left, aim).run();
+    for (const order of orders)
+      best = new MarksSearch(problem, index, order, where, best, left, aim).run();
     return { best, isProven: left.left >= 0 };
   };
 }
