@@ -46,34 +46,41 @@ function combinations({ sections, tools }: MarksProblem): number {
   return sections.reduce((all, { least, most }) => all * ((most - least) / tools.step + 1), 1);
 }
 
+/** Nothing but trays, wall and floor and wall each way: a box and its lid come to six sections at the most. */
+function isBoxAndLid({ sections, chains }: MarksProblem): boolean {
+  return sections.length <= 6 && chains.every((chain) => chain.sections.length <= 3);
+}
+
 /**
- * How many choices to look at: of few to the end, of more until it has come close, in a millisecond or
- * two. Where grooves and trimmer share no marks, as with inches and millimetres, there are always many.
+ * How many choices to look at: for a box and its lid and where there are few, to the end; for more until
+ * it has come close, in a millisecond or two. Where grooves and trimmer share no marks, as with inches and
+ * millimetres, there are always many.
  */
 function budgetsFor(problem: MarksProblem, patience: 'thorough' | 'brief') {
   const { pitch, step } = problem.tools;
   if (pitch % step === 0 && combinations(problem) <= fewCombinations)
     return { onGrooves: 1200, offGrooves: 1200, forFit: 1500 };
-  return patience === 'thorough'
-    ? { onGrooves: 160, offGrooves: 80, forFit: 250 }
-    : { onGrooves: 40, offGrooves: 40, forFit: 60 };
+  if (patience === 'brief') return { onGrooves: 40, offGrooves: 40, forFit: 60 };
+  return isBoxAndLid(problem)
+    ? { onGrooves: 600, offGrooves: 600, forFit: 1500 }
+    : { onGrooves: 160, offGrooves: 80, forFit: 250 };
 }
 
 function solverWith(patience: 'thorough' | 'brief') {
   return (problem: MarksProblem): Solved => {
-    const searches = searchesOf(problem);
+    const search = searchOver(problem);
     const budgets = budgetsFor(problem, patience);
-    const onGrooves = searches('on grooves', budgets.onGrooves, 'best', undefined);
+    const onGrooves = search('on grooves', budgets.onGrooves, 'best', undefined);
     let { best } = onGrooves;
     // Off the grooves only where the grooves alone can't do it.
     if (best?.cost.unfit === 0 && best.cost.offGrid === 0) return { problem, best };
-    const offGrooves = searches('off grooves', budgets.offGrooves, 'best', best);
+    const offGrooves = search('off grooves', budgets.offGrooves, 'best', best);
     best = offGrooves.best;
     // A lid that doesn't go on is worth looking longer for one that does.
     if (!onGrooves.isProven && misfits(best))
-      best = searches('on grooves', budgets.forFit, 'fit', best).best;
+      best = search('on grooves', budgets.forFit, 'fit', best).best;
     if (!offGrooves.isProven && misfits(best))
-      best = searches('off grooves', budgets.forFit, 'fit', best).best;
+      best = search('off grooves', budgets.forFit, 'fit', best).best;
     return { problem, best };
   };
 }
@@ -81,15 +88,15 @@ function solverWith(patience: 'thorough' | 'brief') {
 const budgetRoughly = 10;
 
 function solveRoughly(problem: MarksProblem): Solved {
-  const searches = searchesOf(problem);
-  const { best } = searches('on grooves', budgetRoughly, 'best', undefined);
+  const search = searchOver(problem);
+  const { best } = search('on grooves', budgetRoughly, 'best', undefined);
   return best
     ? { problem, best }
-    : { problem, best: searches('off grooves', budgetRoughly, 'best', best).best };
+    : { problem, best: search('off grooves', budgetRoughly, 'best', best).best };
 }
 
 /** Searches over every choice of the sections that take the odd remainders. */
-function searchesOf(problem: MarksProblem) {
+function searchOver(problem: MarksProblem) {
   const index = indexProblem(problem);
   const orders = pitchChoices(problem.chains).map((choice) =>
     decisionOrder(problem, index, choice),
