@@ -1,6 +1,7 @@
 import type { Length } from '../length/index.ts';
 import { cutSizeOf } from '../piece/index.ts';
 import type { Plan } from '../planning/index.ts';
+import type { PlanRequest } from '../request/index.ts';
 
 /** A piece of a box beside the same piece of the box that it was made from. */
 export interface PieceChange {
@@ -18,6 +19,15 @@ export interface PieceChange {
   readonly sameScores: boolean;
 }
 
+/** What a box may have kept of the one that it was made from. */
+export type KeptPart = 'kind of box' | 'options' | 'papers';
+
+/** A plan with what was asked for. */
+interface Answered {
+  readonly plan: Plan;
+  readonly request: PlanRequest;
+}
+
 /** What is different in a box that was made from another one. */
 export interface PlanChanges {
   readonly pieces: readonly PieceChange[];
@@ -25,6 +35,7 @@ export interface PlanChanges {
   readonly gone: readonly string[];
   readonly sheetsWere: number;
   readonly sheets: number;
+  readonly kept: readonly KeptPart[];
 }
 
 function readingsOf(plan: Plan, piece: string): readonly Length[] {
@@ -36,14 +47,26 @@ function sheetsOf(plan: Plan): number {
   return plan.sheets.reduce((sum, { sheets }) => sum + sheets, 0);
 }
 
+function keptParts(before: PlanRequest, after: PlanRequest): readonly KeptPart[] {
+  const isSame = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
+  if (before.style.style !== after.style.style)
+    return isSame(before.papers, after.papers) ? ['papers'] : [];
+  return [
+    'kind of box',
+    ...(isSame(before.style.options, after.style.options) ? (['options'] as const) : []),
+    ...(isSame(before.papers, after.papers) ? (['papers'] as const) : []),
+  ];
+}
+
 /** What has changed from one plan to the next, piece by piece in the order of the new one. */
-export function planChanges(before: Plan, after: Plan): PlanChanges {
+export function planChanges(old: Answered, now: Answered): PlanChanges {
+  const [before, after] = [old.plan, now.plan];
   return {
     pieces: after.pieces.map(({ id, grid }): PieceChange => {
-      const old = before.pieces.find((piece) => piece.id === id);
-      if (!old) return { piece: id, was: undefined, sameSize: false, sameScores: false };
+      const other = before.pieces.find((piece) => piece.id === id);
+      if (!other) return { piece: id, was: undefined, sameSize: false, sameScores: false };
       const size = cutSizeOf(grid);
-      const was = { ...cutSizeOf(old.grid), readings: readingsOf(before, id) };
+      const was = { ...cutSizeOf(other.grid), readings: readingsOf(before, id) };
       return {
         piece: id,
         was,
@@ -56,5 +79,6 @@ export function planChanges(before: Plan, after: Plan): PlanChanges {
       .map(({ name }) => name),
     sheetsWere: sheetsOf(before),
     sheets: sheetsOf(after),
+    kept: keptParts(old.request, now.request),
   };
 }

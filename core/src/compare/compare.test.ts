@@ -126,10 +126,16 @@ describe('what changes for another gift', () => {
       fc.property(pairs, ([request, by]) => {
         const before = planBox(request);
         const grown = scaledGift(request.gift, 1 + by / 40);
-        const after = planBox({ ...request, gift: grown });
+        const other = { ...request, gift: grown };
+        const after = planBox(other);
         if (!before.ok || !after.ok) return;
-        const { pieces, gone } = planChanges(before.plan, after.plan);
+        const changes = planChanges(
+          { plan: before.plan, request },
+          { plan: after.plan, request: other },
+        );
+        const { pieces, gone, kept } = changes;
         expect(gone).toEqual([]);
+        expect(kept).toEqual(['kind of box', 'options', 'papers']);
         for (const { piece, was, sameSize, sameScores } of pieces) {
           const old = before.plan.pieces.find(({ id }) => id === piece);
           const now = after.plan.pieces.find(({ id }) => id === piece);
@@ -149,11 +155,13 @@ describe('what changes for another gift', () => {
   it('names what is new and what is gone when the kind of box changes too', () => {
     const of = (id: string) => {
       const [style] = stylesNamed(id);
-      const result = planBox({ ...usual, style: style?.usual ?? usual.style });
+      const request = { ...usual, style: style?.usual ?? usual.style };
+      const result = planBox(request);
       if (!result.ok) throw new Error('The sundial fits');
-      return result.plan;
+      return { plan: result.plan, request };
     };
-    const { pieces, gone } = planChanges(of('lidded'), of('drawer'));
+    const { pieces, gone, kept } = planChanges(of('lidded'), of('drawer'));
+    expect(kept).toEqual(['papers']);
     expect(gone).toEqual(['Base', 'Lid']);
     expect(pieces.every(({ was }) => was === undefined)).toBe(true);
   });

@@ -1,5 +1,5 @@
 export { compareStyles, largestGift, requestIn, type Compared } from './compare.ts';
-export { planChanges, type PieceChange, type PlanChanges } from './changes.ts';
+export { planChanges, type KeptPart, type PieceChange, type PlanChanges } from './changes.ts';
 export { figuresOf, type BoxFigures } from './figures.ts';
 export {
   alikeGifts,

@@ -1,16 +1,10 @@
-import { nanometres } from '../length/index.ts';
+import { completeChoice, type BestMarks } from './complete-choice.ts';
+import { greatestCommonDivisor, valuesAround } from './lattice.ts';
 import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
-import {
-  type DecisionOrder,
-  type FitPair,
-  type IndexedChain,
-  type ProblemIndex,
-} from './marks-index.ts';
-import type { ChainMarks, MarksCost, MarksProblem, Section } from './marks-problem.ts';
-import { greatestCommonDivisor, valuesAround, type Lattice } from './lattice.ts';
-import { leastOffGrid } from './off-grid.ts';
-import { boundPair, isWide, type PairBound, type Reach } from './pair-bound.ts';
-import { readChain } from './readings.ts';
+import type { DecisionOrder, FitPair, ProblemIndex } from './marks-index.ts';
+import type { MarksProblem, Section } from './marks-problem.ts';
+import { anywhere, boundPair, isWide, type PairBound } from './pair-bound.ts';
+import { PartialChoice, type SearchGrid } from './partial-choice.ts';
 
 /** The least that the undecided sections must still cost. */
 interface Bounds {
@@ -27,21 +21,11 @@ interface Candidate {
   readonly deviation: number;
 }
 
-/** The best complete choice so far: section values in the problem's order. */
-export interface BestMarks {
-  readonly values: readonly number[];
-  readonly chains: readonly ChainMarks[];
-  readonly cost: MarksCost;
-}
-
 /** How far beyond its budget a search goes that has found nothing. */
 const lastResort = 1000;
 
 /** What a search is after: the best in every respect, or only gaps that are less out of range. */
 export type SearchAim = 'best' | 'fit';
-
-/** Whether whole grooves must be kept to. */
-export type SearchGrid = 'on grooves' | 'off grooves';
 
 /** How many choices a search looks at before it takes the best that it has found. */
 export interface SearchBudget {
@@ -59,10 +43,9 @@ export class MarksSearch {
   readonly #index: ProblemIndex;
   readonly #decided: DecisionOrder;
   readonly #offGrooves: boolean;
-  readonly #values: (number | undefined)[];
+  readonly #choice: PartialChoice;
   readonly #budget: SearchBudget;
   readonly #aim: SearchAim;
-  readonly #leastOffGridKnown = new Map<string, number>();
   best: BestMarks | undefined;
 
   constructor(
@@ -80,7 +63,7 @@ export class MarksSearch {
     this.#index = index;
     this.#decided = order;
     this.#offGrooves = where === 'off grooves';
-    this.#values = problem.sections.map(() => undefined);
+    this.#choice = new PartialChoice(problem, index, order, where);
     this.best = best;
   }
 
@@ -119,11 +102,12 @@ export class MarksSearch {
     const unfitBound = Math.max(unfit, bounds.unfit);
     const deviationBound = deviation + (bounds.deviation[depth + 1] ?? 0);
     for (const candidate of this.#candidates(at, section, unfit, unfitBound, deviationBound)) {
-      this.#values[at] = candidate.value;
+      this.#choice.decide(at, candidate.value);
       const nextUnfit = unfit + candidate.unfit;
       const nextDeviation = deviation + candidate.deviation;
-      if (this.#isPossible(at)) this.#decide(depth + 1, nextUnfit, nextDeviation, bounds, first);
-      this.#values[at] = undefined;
+      if (this.#choice.isPossible(at))
+        this.#decide(depth + 1, nextUnfit, nextDeviation, bounds, first);
+      this.#choice.reopen(at);
       if (first && this.best) return;
     }
   }
@@ -149,8 +133,8 @@ export class MarksSearch {
   }
 
   #toHoldPair(pair: FitPair, bound: PairBound, allowed: number): number {
-    const outer = this.#values[pair.outerAt];
-    const inner = this.#values[pair.innerAt];
+    const outer = this.#choice.values[pair.outerAt];
+    const inner = this.#choice.values[pair.innerAt];
     if (outer === undefined || inner === undefined) return bound.heldDeviation - bound.deviation;
     const gaps = pair.fits.map((fit) => outer - pair.innerTimes * inner - fit.layers);
     return looseness(gaps, pair.ranges, this.#problem.lean) <= allowed ? 0 : Infinity;
@@ -164,20 +148,9 @@ export class MarksSearch {
     if (cost.offGrid === 0 && deviation > cost.deviation) return false;
     // On whole grooves only a board that is too short leaves a score off, and the leaf tells that.
     if (cost.offGrid === 0 && !this.#offGrooves) return true;
-    const offGrid = this.#surelyOffGrid();
+    const offGrid = this.#choice.surelyOffGrid();
     if (offGrid !== cost.offGrid) return offGrid < cost.offGrid;
     return deviation <= cost.deviation;
-  }
-
-  #latticeOf(at: number): Lattice {
-    const value = this.#values[at];
-    if (value !== undefined) return { residue: value, step: 0 };
-    const { step, pitch } = this.#problem.tools;
-    if (this.#decided.onPitch[at] && !this.#offGrooves) return { residue: 0, step: pitch };
-    const others = this.#index.others[at] ?? [];
-    if (this.#decided.onPitch[at] || others.some((each) => this.#values[each] === undefined))
-      return { residue: 0, step: greatestCommonDivisor(pitch, step) };
-    return { residue: -this.#sumOf(others), step };
   }
 
   /**
@@ -199,7 +172,7 @@ export class MarksSearch {
       const section = this.#problem.sections[at];
       let least = gapDeviation[depth] ?? 0;
       if (section && section.weight > 0) {
-        const nearest = valuesAround(this.#latticeOf(at), section.target, section.target);
+        const nearest = valuesAround(this.#choice.latticeOf(at), section.target, section.target);
         least +=
           section.weight * Math.min(...nearest.map((value) => Math.abs(value - section.target)));
       }
@@ -232,50 +205,22 @@ export class MarksSearch {
   #boundPair(pair: FitPair): PairBound {
     // A gap that is tighter than the best choice allows leads nowhere, so it sets no bound.
     const allowed = this.best?.cost.unfit ?? Infinity;
-    const outer = this.#latticeOf(pair.outerAt);
-    const one = this.#latticeOf(pair.innerAt);
+    const outer = this.#choice.latticeOf(pair.outerAt);
+    const one = this.#choice.latticeOf(pair.innerAt);
     const inner = { residue: pair.innerTimes * one.residue, step: pair.innerTimes * one.step };
     const step = greatestCommonDivisor(outer.step, inner.step);
     const apart = outer.residue - inner.residue;
     const residue = step === 0 ? apart : ((apart % step) + step) % step;
-    const reach = this.#reachOf(pair);
+    const reach = this.#choice.reachOf(pair);
     if (!isWide(pair.fits, reach))
       return boundPair(pair.fits, { residue, step }, reach, this.#problem.lean, allowed);
     // Most walls leave the same remainder, so few of these differ.
     const sameResidue = pair.bounds.get(residue) ?? [];
     const known = sameResidue.find((each) => each.step === step && each.allowed === allowed);
     if (known) return known.bound;
-    const bound = boundPair(pair.fits, { residue, step }, reach, this.#problem.lean, allowed);
+    const bound = boundPair(pair.fits, { residue, step }, anywhere, this.#problem.lean, allowed);
     pair.bounds.set(residue, [...sameResidue, { step, allowed, bound }]);
     return bound;
-  }
-
-  /** How far the two sections of a pair can still be apart, by their ranges and their sheets. */
-  #reachOf(pair: FitPair): Reach {
-    const outer = this.#rangeOf(pair.outerAt);
-    const inner = this.#rangeOf(pair.innerAt);
-    return {
-      least: outer.least - pair.innerTimes * inner.most,
-      most: outer.most - pair.innerTimes * inner.least,
-    };
-  }
-
-  #rangeOf(at: number): Reach {
-    const value = this.#values[at];
-    if (value !== undefined) return { least: value, most: value };
-    const section = this.#problem.sections[at];
-    let most: number = section?.most ?? Infinity;
-    for (const { sections, longest } of this.#index.ties[at]?.chains ?? []) {
-      if (longest === Infinity) continue;
-      let times = 0;
-      let others = 0;
-      for (const each of sections) {
-        if (each === at) times++;
-        else others += this.#values[each] ?? this.#problem.sections[each]?.least ?? 0;
-      }
-      most = Math.min(most, (longest - others) / times);
-    }
-    return { least: section?.least ?? 0, most };
   }
 
   /** Values that the tools allow for a section, given those already decided. */
@@ -287,7 +232,7 @@ export class MarksSearch {
       for (let value = first; value <= section.most; value += increment) values.push(value);
       return values;
     };
-    if (!this.#decided.onPitch[at]) return every(step, this.#latticeOf(at).residue % step);
+    if (!this.#decided.onPitch[at]) return every(step, this.#choice.latticeOf(at).residue % step);
     return this.#offGrooves
       ? [...new Set([...every(pitch, 0), ...every(step, 0)])]
       : every(pitch, 0);
@@ -303,15 +248,16 @@ export class MarksSearch {
   ): readonly Candidate[] {
     const cost = this.best?.cost;
     const fits = this.#index.ties[at]?.fits.filter(
-      ({ outerAt, innerAt }) => this.#values[outerAt === at ? innerAt : outerAt] !== undefined,
+      ({ outerAt, innerAt }) =>
+        this.#choice.values[outerAt === at ? innerAt : outerAt] !== undefined,
     );
     const candidates: Candidate[] = [];
     for (const value of this.#valuesFor(at, section)) {
       let unfit = 0;
       let deviation = Math.abs(value - section.target) * section.weight;
       for (const fit of fits ?? []) {
-        const outer = fit.outerAt === at ? value : (this.#values[fit.outerAt] ?? 0);
-        const inner = fit.innerAt === at ? value : (this.#values[fit.innerAt] ?? 0);
+        const outer = fit.outerAt === at ? value : (this.#choice.values[fit.outerAt] ?? 0);
+        const inner = fit.innerAt === at ? value : (this.#choice.values[fit.innerAt] ?? 0);
         const gap = outer - fit.innerTimes * inner - fit.layers;
         unfit += ownMisfit(gap, fit.gap, this.#problem.lean);
         deviation += Math.abs(gap - fit.gap.target);
@@ -339,107 +285,11 @@ export class MarksSearch {
     );
   }
 
-  #sumOf(sections: readonly number[]): number {
-    let sum = 0;
-    for (const each of sections) sum += this.#values[each] ?? 0;
-    return sum;
-  }
-
-  #isDecided(chain: IndexedChain): boolean {
-    return chain.sections.every((each) => this.#values[each] !== undefined);
-  }
-
-  /** Cut sizes on the trimmer's marks, pieces on their sheets, sections in order, as far as decided. */
-  #isPossible(at: number): boolean {
-    const { step } = this.#problem.tools;
-    const ties = this.#index.ties[at];
-    if (!ties) return true;
-    for (const chain of ties.chains)
-      if (this.#isDecided(chain) && this.#sumOf(chain.sections) % step !== 0) return false;
-    for (const { less, more, moreTimes, by } of ties.smaller) {
-      const low = this.#values[less];
-      const high = this.#values[more];
-      if (low !== undefined && high !== undefined && low + by > moreTimes * high) return false;
-    }
-    for (const { acrossChain, downChain, width, height, mayTurn } of ties.limits) {
-      const across = this.#leastSumOf(acrossChain);
-      const down = this.#leastSumOf(downChain);
-      const straight = across <= width && down <= height;
-      if (!straight && !(mayTurn && across <= height && down <= width)) return false;
-    }
-    return true;
-  }
-
-  /** The least that a chain can still come to. */
-  #leastSumOf(sections: readonly number[]): number {
-    let sum = 0;
-    for (const each of sections)
-      sum += this.#values[each] ?? this.#problem.sections[each]?.least ?? 0;
-    return sum;
-  }
-
-  /** Scores that no later decision can bring onto a groove within reach. */
-  #surelyOffGrid(): number {
-    let count = 0;
-    this.#index.chains.forEach((chain, i) => (count += this.#leastOffGridOf(chain, i)));
-    return count;
-  }
-
-  /** With one section open, it is tried out; most walls leave the same question, so answers are kept. */
-  #leastOffGridOf({ sections }: IndexedChain, index: number): number {
-    const { step, pitch, reach } = this.#problem.tools;
-    const sizes = sections.map((each) => this.#values[each]);
-    const open = sections.filter((each) => this.#values[each] === undefined);
-    const [only] = open;
-    const section = only === undefined ? undefined : this.#problem.sections[only];
-    if (open.length !== 1 || !section || this.#decided.onPitch[only ?? 0])
-      return leastOffGrid({ sizes, pitch, reach });
-    const key = `${index} ${sizes.join(' ')}`;
-    const known = this.#leastOffGridKnown.get(key);
-    if (known !== undefined) return known;
-    const others = this.#sumOf(sections);
-    let fewest = Infinity;
-    const first = Math.ceil((section.least + others) / step) * step - others;
-    for (let value = first; value <= section.most && fewest > 0; value += step)
-      fewest = Math.min(
-        fewest,
-        leastOffGrid({ sizes: sizes.map((size) => size ?? value), pitch, reach }),
-      );
-    this.#leastOffGridKnown.set(key, fewest);
-    return fewest;
-  }
-
-  #complete(tight: number, deviation: number): void {
-    const { fits, lean, tools } = this.#problem;
-    const values = this.#values.map((value) => nanometres(value ?? 0));
-    const groups = new Set(fits.map(({ group }) => group));
-    let unfit = tight;
-    for (const group of groups) {
-      const members = this.#index.fits.filter((fit) => fit.group === group);
-      unfit += looseness(
-        members.map(
-          (fit) =>
-            (values[fit.outerAt] ?? 0) - fit.innerTimes * (values[fit.innerAt] ?? 0) - fit.layers,
-        ),
-        members.map((fit) => fit.gap),
-        lean,
-      );
-    }
-    const chains = this.#index.chains.map(({ id, sections }) =>
-      readChain(
-        id,
-        sections.map((each) => values[each] ?? nanometres(0)),
-        tools,
-      ),
-    );
-    const readings = chains.flatMap(({ scores }) => scores);
-    const cost: MarksCost = {
-      unfit,
-      offGrid: readings.filter(({ onGroove }) => !onGroove).length,
+  #complete(apiece: number, deviation: number): void {
+    const complete = completeChoice(this.#problem, this.#index, this.#choice.values, {
+      apiece,
       deviation,
-      settings: new Set(readings.map(({ reading }) => reading)).size,
-      size: chains.reduce((sum, { cut }) => sum + cut, 0),
-    };
-    if (!this.best || compareCosts(cost, this.best.cost) < 0) this.best = { values, chains, cost };
+    });
+    if (!this.best || compareCosts(complete.cost, this.best.cost) < 0) this.best = complete;
   }
 }

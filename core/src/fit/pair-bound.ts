@@ -22,6 +22,9 @@ export interface Reach {
   readonly most: number;
 }
 
+/** Where nothing holds the two sections together. */
+export const anywhere: Reach = { least: -Infinity, most: Infinity };
+
 /** The differences at which every fit between two sections is in its range, or between their ranges. */
 function wantedOf(fits: readonly Fit[]): Reach {
   return {

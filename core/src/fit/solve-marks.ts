@@ -3,7 +3,9 @@ import { componentsOf } from './components.ts';
 import { addCosts, noCost } from './marks-cost.ts';
 import type { ChainMarks, MarksProblem, MarksSolution } from './marks-problem.ts';
 import { decisionOrder, indexProblem } from './marks-index.ts';
-import { MarksSearch, type BestMarks, type SearchAim, type SearchGrid } from './marks-search.ts';
+import type { BestMarks } from './complete-choice.ts';
+import { MarksSearch, type SearchAim } from './marks-search.ts';
+import type { SearchGrid } from './partial-choice.ts';
 import { clipToSheets } from './sheet-limits.ts';
 import { pitchChoices } from './pitch-choice.ts';
 

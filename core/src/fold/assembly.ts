@@ -39,6 +39,8 @@ const stackSchema = z.object({
   holds: z.enum(['glue', 'tuck']),
   /** How much of it must lie on its partner, 0–1. */
   covers: z.number().min(0).max(1),
+  /** How far it bows to get there, in millimetres, where the marks leave it that far off. */
+  bows: z.number().nonnegative().optional(),
 });
 /** A face that lies on another one in the closed box. */
 export type Stack = z.infer<typeof stackSchema>;

@@ -104,7 +104,10 @@ function stackFaults(box: FoldingBox, faces: readonly PlacedFace[]): readonly Fo
     const cards = (upper.card + lower.card) / 2;
     // Other layers may lie between, never more than four; what is only tucked in may stand off.
     const most =
-      cards + 4 * Math.max(upper.card, lower.card) + (stack.holds === 'tuck' ? loosely : spare);
+      cards +
+      4 * Math.max(upper.card, lower.card) +
+      (stack.holds === 'tuck' ? loosely : spare) +
+      (stack.bows ?? 0);
     if (apart < cards - spare || apart > most)
       return [fault(`stands ${(apart - cards).toFixed(2)} mm off`)];
     const samples = samplesOf(upper);

@@ -3,7 +3,8 @@ import { vector, type Cavity, type Part } from '../fold/index.ts';
 import type { Extents } from '../gift/index.ts';
 import { largest, toMillimetres, zero, type Length } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
-import type { SizeOf, StyleBrief } from './brief.ts';
+import type { Cutout } from '../piece/index.ts';
+import type { PieceTemplate, SizeOf, StyleAnswer, StyleBrief } from './brief.ts';
 import { boxRoom, sitting } from './placing.ts';
 import {
   addLayers,
@@ -14,7 +15,14 @@ import {
   type FloorSections,
   type Layers,
 } from './sections.ts';
-import { insideLayers, outsideLayers, trayFloor, type Tray } from './tray.ts';
+import {
+  insideLayers,
+  outsideLayers,
+  trayFloor,
+  trayStacks,
+  trayTemplate,
+  type Tray,
+} from './tray.ts';
 
 type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'> & { readonly papers: Papers };
 
@@ -69,5 +77,44 @@ export function giftTray(
       at: vector(0, 0, -toMillimetres(card) / 2),
       joins: 0,
     }),
+  };
+}
+
+/** The same piece with more cut out of it. */
+export function withCutouts(
+  piece: PieceTemplate,
+  cutouts: (size: SizeOf) => readonly Cutout[],
+): PieceTemplate {
+  return {
+    ...piece,
+    draw: (size) => {
+      const grid = piece.draw(size);
+      return { ...grid, cutouts: [...grid.cutouts, ...cutouts(size)] };
+    },
+  };
+}
+
+/** The box that one open tray makes, with what is cut out of it. */
+export function openTray(
+  gift: GiftTray,
+  cutouts: (size: SizeOf) => readonly Cutout[],
+): StyleAnswer {
+  return {
+    ok: true,
+    frame: {
+      sections: gift.sections,
+      pieces: [withCutouts(trayTemplate(gift.tray), cutouts)],
+      fits: [],
+      smaller: [],
+      settle: (size) => ({
+        clearInside: gift.inside(size),
+        assembly: {
+          parts: [gift.part],
+          stacks: [...trayStacks(gift.tray, gift.part)],
+          cavity: gift.room(size),
+          giftEnters: 3,
+        },
+      }),
+    },
   };
 }

@@ -65,7 +65,7 @@ export {
   type TubeEnd,
   type TubePanels,
 } from './tube.ts';
-export { giftTray, roomOf } from './gift-tray.ts';
+export { giftTray, openTray, roomOf, withCutouts } from './gift-tray.ts';
 export { lidTray, lidWallTarget } from './lid-tray.ts';
 export {
   overlappedEnd,

@@ -5,6 +5,7 @@ import {
   drawGrid,
   giftTray,
   marksWindow,
+  openTray,
   mountain,
   section,
   sitting,
@@ -18,6 +19,7 @@ import {
   half,
   largest,
   millimetres,
+  minus,
   plus,
   smallest,
   times,
@@ -62,33 +64,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { floor } = tray;
   const plain = trayTemplate(tray);
   if (brief.options.handle === 'wire')
-    return {
-      ok: true,
-      frame: {
-        sections: gift.sections,
-        pieces: [
-          {
-            ...plain,
-            draw: (size) => {
-              const grid = plain.draw(size);
-              const holes = wireHoles(size(wall.id), size(floor.across), size(floor.deep));
-              return { ...grid, cutouts: [...grid.cutouts, ...holes] };
-            },
-          },
-        ],
-        fits: [],
-        smaller: [],
-        settle: (size) => ({
-          clearInside: gift.inside(size),
-          assembly: {
-            parts: [gift.part],
-            stacks: [...trayStacks(tray, gift.part)],
-            cavity: gift.room(size),
-            giftEnters: 3,
-          },
-        }),
-      },
-    };
+    return openTray(gift, (size) => wireHoles(size(wall.id), size(floor.across), size(floor.deep)));
   const { thickness: card } = paperFor(brief.papers, 1);
   const { across, deep } = floor.byDirection;
   const over = plus(gift.card, card);
@@ -142,6 +118,9 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       smaller: [],
       settle: (size) => {
         const wallTop = toMillimetres(size(wall.id)) - toMillimetres(gift.card) / 2;
+        // Each leg bows in by half of what the marks leave between it and its wall.
+        const gap = minus(size(span.id), size(floor.across), over);
+        const bows = Math.max(0, toMillimetres(gap) / 2);
         // Its ends come down to just over the table.
         const top = toMillimetres(size(upright.id)) - toMillimetres(gift.card);
         return {
@@ -167,6 +146,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 side: 'outside' as const,
                 holds: 'glue' as const,
                 covers: 0.05,
+                bows,
               })),
             ],
             cavity: gift.room(size),

@@ -1,11 +1,5 @@
 import { z } from 'zod';
-import {
-  giftTray,
-  trayStacks,
-  trayTemplate,
-  type StyleAnswer,
-  type StyleBrief,
-} from '../forms/index.ts';
+import { giftTray, openTray, type StyleAnswer, type StyleBrief } from '../forms/index.ts';
 import { half, millimetres, plus, smallest, times, type Length } from '../length/index.ts';
 import type { Cutout } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
@@ -29,37 +23,12 @@ function fingerHoles(wall: Length, across: Length, deep: Length): readonly Cutou
 function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { grips, tabsLie } = brief.options;
   const gift = giftTray(brief, { id: 'tray', name: 'Tray', paper: 0, tabsOn: 'sides', tabsLie });
-  const { tray, wall } = gift;
-  const plain = trayTemplate(tray);
-  return {
-    ok: true,
-    frame: {
-      sections: gift.sections,
-      pieces: [
-        {
-          ...plain,
-          draw: (size) => {
-            const grid = plain.draw(size);
-            const { across, deep } = tray.floor;
-            const holes =
-              grips === 'none' ? [] : fingerHoles(size(wall.id), size(across), size(deep));
-            return { ...grid, cutouts: [...grid.cutouts, ...holes] };
-          },
-        },
-      ],
-      fits: [],
-      smaller: [],
-      settle: (size) => ({
-        clearInside: gift.inside(size),
-        assembly: {
-          parts: [gift.part],
-          stacks: [...trayStacks(tray, gift.part)],
-          cavity: gift.room(size),
-          giftEnters: 3,
-        },
-      }),
-    },
-  };
+  const { wall, tray } = gift;
+  return openTray(gift, (size) =>
+    grips === 'none'
+      ? []
+      : fingerHoles(size(wall.id), size(tray.floor.across), size(tray.floor.deep)),
+  );
 }
 
 /** An open tray with holes to carry it by. */

@@ -14,6 +14,7 @@ import {
   trayStacks,
   trayTemplate,
   valley,
+  withCutouts,
   type PieceTemplate,
   type StyleAnswer,
   type StyleBrief,
@@ -93,16 +94,11 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { tray, wall } = gift;
   const { floor } = tray;
   const plain = trayTemplate(tray);
-  const trayPiece: PieceTemplate =
+  const trayPiece =
     pull === 'ribbon'
-      ? {
-          ...plain,
-          draw: (size) => {
-            const grid = plain.draw(size);
-            const hole = ribbonHole(size(wall.id), size(floor.across), size(floor.deep));
-            return { ...grid, cutouts: [...grid.cutouts, hole] };
-          },
-        }
+      ? withCutouts(plain, (size) => [
+          ribbonHole(size(wall.id), size(floor.across), size(floor.deep)),
+        ])
       : plain;
   // Round the trays stand their own walls, the sleeve, and its seam inside one side.
   const besides = plus(times(gift.card, trays), times(card, 2));

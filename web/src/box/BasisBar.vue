@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PlanChanges } from '@rangoli/core';
+import type { KeptPart, PlanChanges } from '@rangoli/core';
 import { computed } from 'vue';
 
 /** Says from which box this one was made, and what of it has changed. */
@@ -11,6 +11,11 @@ const changed = computed(
     props.changes?.pieces.filter(({ sameSize, sameScores }) => !(sameSize && sameScores)).length ??
     0,
 );
+function keptWords(kept: readonly KeptPart[]): string {
+  const list = kept.join(', ').replace(/, ([^,]*)$/, ' and $1');
+  return list === '' ? '' : ` ${list.charAt(0).toUpperCase()}${list.slice(1)} kept.`;
+}
+
 const words = computed(() => {
   const { changes } = props;
   if (!changes) return 'The other box can’t be planned any more, so there is nothing to compare.';
@@ -21,7 +26,7 @@ const words = computed(() => {
     changes.sheets === changes.sheetsWere
       ? ''
       : `; sheets ${changes.sheetsWere} → ${changes.sheets}`;
-  return `${pieces}${gone}${sheets}. Kind of box, options and papers were kept.`;
+  return `${pieces}${gone}${sheets}.${keptWords(changes.kept)}`;
 });
 </script>
 

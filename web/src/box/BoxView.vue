@@ -6,6 +6,7 @@ import {
   stretchedGift,
   svgPattern,
   type Length,
+  type PlanRequest,
   type Sheet,
 } from '@rangoli/core';
 import { Download, Redo2, Undo2 } from '@lucide/vue';
@@ -61,14 +62,19 @@ function cameFromViewOf(id: string): boolean {
   return isOpen && typeof back === 'string' && back.startsWith(`/box/${id}/`);
 }
 
-/** The box that this one was made from, planned once. */
-const basis = computed(() => project.document?.basis?.box);
-const basisPlan = computed(() => {
-  const result = basis.value && planBox(basis.value);
-  return result?.ok ? result.plan : undefined;
+/** The box that this one was made from: the same one, however often the document is written anew. */
+const basis = computed<PlanRequest | undefined>((before) => {
+  const now = project.document?.basis?.box;
+  return JSON.stringify(now) === JSON.stringify(before) ? before : now;
+});
+const basisPlanned = computed(() => {
+  const request = basis.value;
+  if (!request) return undefined;
+  const result = planBox(request);
+  return result.ok ? { plan: result.plan, request } : undefined;
 });
 const changes = computed(() =>
-  basisPlan.value && project.shown ? planChanges(basisPlan.value, project.shown.plan) : undefined,
+  basisPlanned.value && project.shown ? planChanges(basisPlanned.value, project.shown) : undefined,
 );
 
 const rulers = [

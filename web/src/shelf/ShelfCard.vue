@@ -30,6 +30,19 @@ const layout = computed(
       border: 16,
     }),
 );
+const actions = computed(() => {
+  const { name } = props.project.document;
+  return [
+    {
+      title: 'Round another gift',
+      label: `Put ${name} round another gift`,
+      icon: Ruler,
+      take: () => emit('resize'),
+    },
+    { title: 'Duplicate', label: `Duplicate ${name}`, icon: Copy, take: () => emit('duplicate') },
+    { title: 'Delete', label: `Delete ${name}`, icon: Trash2, take: () => emit('remove') },
+  ];
+});
 </script>
 
 <template>
@@ -72,28 +85,14 @@ const layout = computed(
     </RouterLink>
     <div class="actions">
       <button
+        v-for="action in actions"
+        :key="action.title"
         type="button"
-        :aria-label="`Put ${project.document.name} round another gift`"
-        title="Round another gift"
-        @click="emit('resize')"
+        :aria-label="action.label"
+        :title="action.title"
+        @click="action.take"
       >
-        <Ruler :size="16" />
-      </button>
-      <button
-        type="button"
-        :aria-label="`Duplicate ${project.document.name}`"
-        title="Duplicate"
-        @click="emit('duplicate')"
-      >
-        <Copy :size="16" />
-      </button>
-      <button
-        type="button"
-        :aria-label="`Delete ${project.document.name}`"
-        title="Delete"
-        @click="emit('remove')"
-      >
-        <Trash2 :size="16" />
+        <component :is="action.icon" :size="16" />
       </button>
     </div>
   </li>
