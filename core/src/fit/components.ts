@@ -27,16 +27,20 @@ function linkedSections(problem: MarksProblem): readonly ReadonlySet<string>[] {
 }
 
 /**
- * The problem in parts that can be solved one by one: what is best for each is best for all, but for the
- * sheets, which are left out.
+ * The problem in parts that can be solved one by one: what is best for each is best for all, but for
+ * sheets that hold a piece each of whose ways is another part; either of them takes the sheet for its own.
  */
 export function componentsOf(problem: MarksProblem): readonly MarksProblem[] {
-  return linkedSections(problem).map((ids) => ({
-    ...problem,
-    sections: problem.sections.filter(({ id }) => ids.has(id)),
-    chains: problem.chains.filter(({ sections }) => sections.some((id) => ids.has(id))),
-    fits: problem.fits.filter(({ outer }) => ids.has(outer)),
-    smaller: problem.smaller.filter(({ less }) => ids.has(less)),
-    limits: [],
-  }));
+  return linkedSections(problem).map((ids) => {
+    const chains = problem.chains.filter(({ sections }) => sections.some((id) => ids.has(id)));
+    const isHere = (name: string) => chains.some(({ id }) => id === name);
+    return {
+      ...problem,
+      sections: problem.sections.filter(({ id }) => ids.has(id)),
+      chains,
+      fits: problem.fits.filter(({ outer }) => ids.has(outer)),
+      smaller: problem.smaller.filter(({ less }) => ids.has(less)),
+      limits: problem.limits.filter(({ across, down }) => isHere(across) || isHere(down)),
+    };
+  });
 }

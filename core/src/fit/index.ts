@@ -8,12 +8,12 @@ export {
   type Lean,
   type MarksCost,
   type MarksProblem,
-  type MarksSolution,
   type MarkTools,
   type ScoreReading,
   type Section,
   type SheetLimit,
   type SmallerPair,
 } from './marks-problem.ts';
+export type { MarksSolution } from './marks-solution.ts';
 export { readChain } from './readings.ts';
-export { solveMarks, type Patience } from './solve-marks.ts';
+export { solveMarks, solveMisfits, type Patience } from './solve-marks.ts';

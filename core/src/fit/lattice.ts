@@ -18,3 +18,10 @@ export function valuesAround(lattice: Lattice, from: number, to: number): readon
   for (let i = first; i <= last; i++) values.push(lattice.residue + i * lattice.step);
   return values;
 }
+
+/** How far the lattice's value next to a target lies from it. */
+export function distanceTo({ residue, step }: Lattice, target: number): number {
+  if (step === 0) return Math.abs(target - residue);
+  const over = Math.abs(target - residue) % step;
+  return Math.min(over, step - over);
+}

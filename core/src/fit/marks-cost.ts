@@ -3,7 +3,7 @@ import { slackBeyond } from './gap.ts';
 import type { Lean, MarksCost } from './marks-problem.ts';
 
 /** A tight lid outweighs any looseness that could be chosen instead, and the other way round. */
-const leantAway = 1000;
+export const leantAway = 1000;
 
 /** What one gap is out of range by itself: below the least, or so loose that no other gap makes up for it. */
 export function ownMisfit(gap: number, range: Tolerance, lean: Lean): number {

@@ -61,6 +61,7 @@ export interface ProblemIndex {
   readonly chains: readonly IndexedChain[];
   readonly fits: readonly IndexedFit[];
   readonly pairs: readonly FitPair[];
+  readonly smaller: readonly IndexedSmaller[];
   /** Places of the pairs of each group. */
   readonly groups: readonly (readonly number[])[];
   /** By section. */
@@ -73,8 +74,9 @@ export interface ProblemIndex {
 export interface DecisionOrder {
   /** By section: whether it must be whole grooves. */
   readonly onPitch: readonly boolean[];
-  /** Sections by the depth at which they are decided: whole grooves first, then remainders. */
+  /** Sections by the depth at which they are decided: those that bear on fits first, and of those whole grooves. */
   readonly order: readonly number[];
+  /** How many whole grooves come first. */
   readonly wholeGrooves: number;
   /** By pair: the depth of the search at which the second of its two is decided. */
   readonly pairDecidedAt: readonly number[];
@@ -104,21 +106,43 @@ function pairUp(fits: readonly IndexedFit[]): readonly FitPair[] {
   });
 }
 
+/**
+ * By section: whether it decides how two pieces fit, being in a fit or in one chain with a remainder that
+ * is. What fits nothing can be chosen at the end, and never has to be tried again for a fit's sake.
+ */
+function bearingOnFits({ fits, chains }: ProblemIndex, onPitch: readonly boolean[]) {
+  const inFits = onPitch.map((_, at) =>
+    fits.some(({ outerAt, innerAt }) => outerAt === at || innerAt === at),
+  );
+  return onPitch.map(
+    (_, at) =>
+      inFits[at] === true ||
+      chains.some(
+        ({ sections }) =>
+          sections.includes(at) && sections.some((each) => inFits[each] && !onPitch[each]),
+      ),
+  );
+}
+
 /** Whole grooves first: remainders are known only once the rest of their chain is. */
 export function decisionOrder(
   problem: MarksProblem,
-  { pairs }: ProblemIndex,
+  index: ProblemIndex,
   wholeGrooves: ReadonlySet<string>,
 ): DecisionOrder {
   const onPitch = problem.sections.map(({ id }) => wholeGrooves.has(id));
+  const bears = bearingOnFits(index, onPitch);
   const order = problem.sections
     .map((_, i) => i)
-    .sort((a, b) => Number(onPitch[b]) - Number(onPitch[a]) || a - b);
+    .sort(
+      (a, b) =>
+        Number(bears[b]) - Number(bears[a]) || Number(onPitch[b]) - Number(onPitch[a]) || a - b,
+    );
   return {
     onPitch,
     order,
-    wholeGrooves: onPitch.filter(Boolean).length,
-    pairDecidedAt: pairs.map(({ outerAt, innerAt }) =>
+    wholeGrooves: onPitch.filter((isOnPitch, at) => isOnPitch && bears[at]).length,
+    pairDecidedAt: index.pairs.map(({ outerAt, innerAt }) =>
       Math.max(order.indexOf(outerAt), order.indexOf(innerAt)),
     ),
   };
@@ -164,6 +188,7 @@ export function indexProblem(problem: MarksProblem): ProblemIndex {
     chains,
     fits,
     pairs,
+    smaller,
     groups: groups.map((group) => pairs.flatMap((pair, i) => (pair.group === group ? [i] : []))),
     ties: problem.sections.map((_, i) => ({
       fits: fits.filter(

@@ -99,10 +99,3 @@ export interface MarksCost {
   /** Sum of the cut sizes, in nanometres. */
   readonly size: number;
 }
-
-export interface MarksSolution {
-  readonly sections: ReadonlyMap<string, Length>;
-  readonly chains: readonly ChainMarks[];
-  readonly gaps: ReadonlyMap<string, Length>;
-  readonly cost: MarksCost;
-}

@@ -1,9 +1,9 @@
 import { completeChoice, type BestMarks } from './complete-choice.ts';
-import { greatestCommonDivisor, valuesAround } from './lattice.ts';
+import { distanceTo, greatestCommonDivisor } from './lattice.ts';
 import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
 import type { DecisionOrder, FitPair, ProblemIndex } from './marks-index.ts';
 import type { MarksProblem, Section } from './marks-problem.ts';
-import { anywhere, boundPair, isWide, type PairBound } from './pair-bound.ts';
+import { anywhere, boundPair, meetsWanted, type PairBound } from './pair-bound.ts';
 import { PartialChoice, type SearchGrid } from './partial-choice.ts';
 
 /** The least that the undecided sections must still cost. */
@@ -21,15 +21,17 @@ interface Candidate {
   readonly deviation: number;
 }
 
-/** How far beyond its budget a search goes that has found nothing. */
-const lastResort = 1000;
+/** How far beyond its budget a search goes that has found nothing: off the grooves something is found soon. */
+const lastResort = { onGrooves: 60, offGrooves: 1000 };
 
-/** What a search is after: the best in every respect, or only gaps that are less out of range. */
-export type SearchAim = 'best' | 'fit';
+/** What a search is after: any choice whose gaps are all in range, the best of those, or the best of all. */
+export type SearchAim = 'any holding' | 'best holding' | 'best';
 
 /** How many choices a search looks at before it takes the best that it has found. */
 export interface SearchBudget {
   left: number;
+  /** How many of them at the most once it has found something. */
+  readonly toImprove: number;
 }
 
 /**
@@ -46,6 +48,8 @@ export class MarksSearch {
   readonly #choice: PartialChoice;
   readonly #budget: SearchBudget;
   readonly #aim: SearchAim;
+  /** No gaps more out of range than this are looked at. */
+  readonly #most: number;
   best: BestMarks | undefined;
 
   constructor(
@@ -59,6 +63,7 @@ export class MarksSearch {
   ) {
     this.#budget = budget;
     this.#aim = aim;
+    this.#most = aim === 'best' ? Infinity : 0;
     this.#problem = problem;
     this.#index = index;
     this.#decided = order;
@@ -68,9 +73,10 @@ export class MarksSearch {
   }
 
   run(): BestMarks | undefined {
-    if (!this.#hasValues()) return this.best;
+    if (!this.#choice.allow(this.#allowed()) || !this.#hasValues()) return this.best;
     // The first complete choice is good, and with it at hand the bounds are close from the start.
     if (!this.best) this.#decide(0, 0, 0, this.#boundRemainders(), true);
+    if (this.#aim === 'any holding' && this.best) return this.best;
     const bounds = this.#boundRemainders();
     // All on grooves has been tried, and off them nothing can fit better: the gaps stay what they are.
     const isSettled =
@@ -79,17 +85,26 @@ export class MarksSearch {
     return this.best;
   }
 
+  #beyond(): number {
+    return this.#offGrooves ? lastResort.offGrooves : lastResort.onGrooves;
+  }
+
+  /** How far out of range gaps may be in all. */
+  #allowed(): number {
+    return this.best?.cost.unfit ?? this.#most;
+  }
+
   /** Whether the tools have any value at all for every section that must be whole grooves. */
   #hasValues(): boolean {
     return this.#problem.sections.every(
-      (section, at) => !this.#decided.onPitch[at] || this.#valuesFor(at, section).length > 0,
+      (_, at) => !this.#decided.onPitch[at] || this.#valuesFor(at).length > 0,
     );
   }
 
   #decide(depth: number, unfit: number, deviation: number, known: Bounds, first: boolean): void {
     this.#budget.left--;
     // With nothing found yet it goes on a little: something is far better than nothing.
-    if (this.#budget.left < (this.best ? 0 : -lastResort)) return;
+    if (this.#budget.left < (this.best || this.#most === 0 ? 0 : -this.#beyond())) return;
     const bounds = depth === this.#decided.wholeGrooves ? this.#boundRemainders() : known;
     const least = deviation + (bounds.deviation[depth] ?? 0) + this.#toHold(bounds.pairs);
     if (!this.#canImprove(Math.max(unfit, bounds.unfit), least)) return;
@@ -102,10 +117,9 @@ export class MarksSearch {
     const unfitBound = Math.max(unfit, bounds.unfit);
     const deviationBound = deviation + (bounds.deviation[depth + 1] ?? 0);
     for (const candidate of this.#candidates(at, section, unfit, unfitBound, deviationBound)) {
-      this.#choice.decide(at, candidate.value);
       const nextUnfit = unfit + candidate.unfit;
       const nextDeviation = deviation + candidate.deviation;
-      if (this.#choice.isPossible(at))
+      if (this.#choice.decide(at, candidate.value))
         this.#decide(depth + 1, nextUnfit, nextDeviation, bounds, first);
       this.#choice.reopen(at);
       if (first && this.best) return;
@@ -117,8 +131,8 @@ export class MarksSearch {
    * infinitely much when none can any more.
    */
   #toHold(bounds: readonly PairBound[]): number {
-    if (!this.best) return 0;
-    const allowed = this.best.cost.unfit;
+    const allowed = this.#allowed();
+    if (allowed === Infinity) return 0;
     let sum = 0;
     for (const group of this.#index.groups) {
       let least = Infinity;
@@ -141,14 +155,14 @@ export class MarksSearch {
   }
 
   #canImprove(unfit: number, deviation: number): boolean {
-    if (!this.best) return true;
     if (deviation === Infinity) return false;
+    if (!this.best) return unfit <= this.#most;
     const { cost } = this.best;
-    if (unfit !== cost.unfit || this.#aim === 'fit') return unfit < cost.unfit;
+    if (unfit !== cost.unfit) return unfit < cost.unfit;
     if (cost.offGrid === 0 && deviation > cost.deviation) return false;
     // On whole grooves only a board that is too short leaves a score off, and the leaf tells that.
     if (cost.offGrid === 0 && !this.#offGrooves) return true;
-    const offGrid = this.#choice.surelyOffGrid();
+    const offGrid = this.#choice.surelyOffGrid(cost.offGrid);
     if (offGrid !== cost.offGrid) return offGrid < cost.offGrid;
     return deviation <= cost.deviation;
   }
@@ -171,11 +185,8 @@ export class MarksSearch {
       const at = this.#decided.order[depth] ?? 0;
       const section = this.#problem.sections[at];
       let least = gapDeviation[depth] ?? 0;
-      if (section && section.weight > 0) {
-        const nearest = valuesAround(this.#choice.latticeOf(at), section.target, section.target);
-        least +=
-          section.weight * Math.min(...nearest.map((value) => Math.abs(value - section.target)));
-      }
+      if (section && section.weight > 0)
+        least += section.weight * distanceTo(this.#choice.latticeOf(at), section.target);
       deviation[depth] = (deviation[depth + 1] ?? 0) + least;
     }
     return {
@@ -204,7 +215,7 @@ export class MarksSearch {
   /** The least misfit and deviation of a pair over all the differences that its sections can still have. */
   #boundPair(pair: FitPair): PairBound {
     // A gap that is tighter than the best choice allows leads nowhere, so it sets no bound.
-    const allowed = this.best?.cost.unfit ?? Infinity;
+    const allowed = this.#allowed();
     const outer = this.#choice.latticeOf(pair.outerAt);
     const one = this.#choice.latticeOf(pair.innerAt);
     const inner = { residue: pair.innerTimes * one.residue, step: pair.innerTimes * one.step };
@@ -212,7 +223,7 @@ export class MarksSearch {
     const apart = outer.residue - inner.residue;
     const residue = step === 0 ? apart : ((apart % step) + step) % step;
     const reach = this.#choice.reachOf(pair);
-    if (!isWide(pair.fits, reach))
+    if (!meetsWanted(pair.fits, reach))
       return boundPair(pair.fits, { residue, step }, reach, this.#problem.lean, allowed);
     // Most walls leave the same remainder, so few of these differ.
     const sameResidue = pair.bounds.get(residue) ?? [];
@@ -224,12 +235,13 @@ export class MarksSearch {
   }
 
   /** Values that the tools allow for a section, given those already decided. */
-  #valuesFor(at: number, section: Section): readonly number[] {
+  #valuesFor(at: number): readonly number[] {
     const { step, pitch } = this.#problem.tools;
+    const { least, most } = this.#choice.rangeOf(at);
     const every = (increment: number, residue: number) => {
-      const first = Math.ceil((section.least - residue) / increment) * increment + residue;
+      const first = Math.ceil((least - residue) / increment) * increment + residue;
       const values: number[] = [];
-      for (let value = first; value <= section.most; value += increment) values.push(value);
+      for (let value = first; value <= most; value += increment) values.push(value);
       return values;
     };
     if (!this.#decided.onPitch[at]) return every(step, this.#choice.latticeOf(at).residue % step);
@@ -247,12 +259,13 @@ export class MarksSearch {
     deviationBound: number,
   ): readonly Candidate[] {
     const cost = this.best?.cost;
+    const allowed = this.#allowed();
     const fits = this.#index.ties[at]?.fits.filter(
       ({ outerAt, innerAt }) =>
         this.#choice.values[outerAt === at ? innerAt : outerAt] !== undefined,
     );
     const candidates: Candidate[] = [];
-    for (const value of this.#valuesFor(at, section)) {
+    for (const value of this.#valuesFor(at)) {
       let unfit = 0;
       let deviation = Math.abs(value - section.target) * section.weight;
       for (const fit of fits ?? []) {
@@ -262,9 +275,8 @@ export class MarksSearch {
         unfit += ownMisfit(gap, fit.gap, this.#problem.lean);
         deviation += Math.abs(gap - fit.gap.target);
       }
+      if (unfitSoFar + unfit > allowed) continue;
       if (cost) {
-        const all = unfitSoFar + unfit;
-        if (all > cost.unfit) continue;
         // With its unfit at the bound, only deviation can still tell, unless scores can come onto grooves.
         const isBound = unfitBound >= cost.unfit;
         if (isBound && cost.offGrid === 0 && deviationBound + deviation > cost.deviation) continue;
@@ -290,6 +302,10 @@ export class MarksSearch {
       apiece,
       deviation,
     });
-    if (!this.best || compareCosts(complete.cost, this.best.cost) < 0) this.best = complete;
+    if (complete.cost.unfit > this.#allowed()) return;
+    if (this.best && compareCosts(complete.cost, this.best.cost) >= 0) return;
+    if (!this.best) this.#budget.left = Math.min(this.#budget.left, this.#budget.toImprove);
+    this.best = complete;
+    this.#choice.allow(complete.cost.unfit);
   }
 }

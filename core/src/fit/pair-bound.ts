@@ -33,10 +33,10 @@ function wantedOf(fits: readonly Fit[]): Reach {
   };
 }
 
-/** Whether two sections can stand at every difference that is wanted, so that their reach sets no bound. */
-export function isWide(fits: readonly Fit[], reach: Reach): boolean {
+/** Whether two sections can stand at any difference that is wanted; where they can't, that is a bound. */
+export function meetsWanted(fits: readonly Fit[], reach: Reach): boolean {
   const { least, most } = wantedOf(fits);
-  return reach.least <= least && reach.most >= most;
+  return reach.least <= most && reach.most >= least;
 }
 
 /**
@@ -52,7 +52,7 @@ export function boundPair(
 ): PairBound {
   const least = Math.min(...fits.map((fit) => fit.gap.most - fit.gap.least));
   // On so fine a lattice some gap is as good as perfect: no bound worth the search for it.
-  if (apart.step > 0 && apart.step * 24 < least && isWide(fits, reach)) return noBound;
+  if (apart.step > 0 && apart.step * 24 < least && meetsWanted(fits, reach)) return noBound;
   const wanted = wantedOf(fits);
   const within = (value: number) => Math.min(Math.max(value, reach.least), reach.most);
   const differences = valuesAround(apart, within(wanted.least), within(wanted.most)).filter(

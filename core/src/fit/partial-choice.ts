@@ -1,8 +1,9 @@
 import { greatestCommonDivisor, type Lattice } from './lattice.ts';
 import type { DecisionOrder, FitPair, IndexedChain, ProblemIndex } from './marks-index.ts';
 import type { MarksProblem } from './marks-problem.ts';
-import { leastOffGrid } from './off-grid.ts';
+import { OffGridBound } from './off-grid-bound.ts';
 import type { Reach } from './pair-bound.ts';
+import { SectionRanges } from './ranges.ts';
 
 /** Whether whole grooves must be kept to. */
 export type SearchGrid = 'on grooves' | 'off grooves';
@@ -14,7 +15,8 @@ export class PartialChoice {
   readonly #decided: DecisionOrder;
   readonly #offGrooves: boolean;
   readonly #values: (number | undefined)[];
-  readonly #leastOffGrid = new Map<string, number>();
+  readonly #ranges: SectionRanges;
+  readonly #offGrid: readonly OffGridBound[];
 
   constructor(problem: MarksProblem, index: ProblemIndex, order: DecisionOrder, where: SearchGrid) {
     this.#problem = problem;
@@ -22,6 +24,21 @@ export class PartialChoice {
     this.#decided = order;
     this.#offGrooves = where === 'off grooves';
     this.#values = problem.sections.map(() => undefined);
+    this.#offGrid = index.chains.map(
+      (chain) =>
+        new OffGridBound(chain, problem.tools, (at) => ({
+          least: problem.sections[at]?.least ?? 0,
+          most: problem.sections[at]?.most ?? Infinity,
+          isOnPitch: order.onPitch[at] === true,
+        })),
+    );
+    const { step, pitch } = problem.tools;
+    const finest = greatestCommonDivisor(pitch, step);
+    this.#ranges = new SectionRanges(
+      problem,
+      index,
+      order.onPitch.map((isOnPitch) => (isOnPitch && !this.#offGrooves ? pitch : finest)),
+    );
   }
 
   /** By section; undefined where it is open. */
@@ -29,12 +46,26 @@ export class PartialChoice {
     return this.#values;
   }
 
-  decide(at: number, value: number): void {
+  /** Decides a section; false when that leaves nothing to another one. */
+  decide(at: number, value: number): boolean {
     this.#values[at] = value;
+    return this.#ranges.decide(at, value) && this.#isPossible(at);
   }
 
+  /** Takes back the last decision, which was about this section. */
   reopen(at: number): void {
     this.#values[at] = undefined;
+    this.#ranges.reopen();
+  }
+
+  /** Leaves out what would make the gaps more out of range than `unfit`. False when nothing stays. */
+  allow(unfit: number): boolean {
+    return this.#ranges.allow(unfit);
+  }
+
+  /** Between what sizes a section can still be chosen. */
+  rangeOf(at: number): Reach {
+    return { least: this.#ranges.leastOf(at), most: this.#ranges.mostOf(at) };
   }
 
   /** The values that a section can still take. */
@@ -49,32 +80,12 @@ export class PartialChoice {
     return { residue: -this.#sumOf(others), step };
   }
 
-  /** How far the two sections of a pair can still be apart, by their ranges and their sheets. */
-  reachOf(pair: FitPair): Reach {
-    const outer = this.#rangeOf(pair.outerAt);
-    const inner = this.#rangeOf(pair.innerAt);
+  /** How far the two sections of a pair can still be apart. */
+  reachOf({ outerAt, innerAt, innerTimes }: FitPair): Reach {
     return {
-      least: outer.least - pair.innerTimes * inner.most,
-      most: outer.most - pair.innerTimes * inner.least,
+      least: this.#ranges.leastOf(outerAt) - innerTimes * this.#ranges.mostOf(innerAt),
+      most: this.#ranges.mostOf(outerAt) - innerTimes * this.#ranges.leastOf(innerAt),
     };
-  }
-
-  #rangeOf(at: number): Reach {
-    const value = this.#values[at];
-    if (value !== undefined) return { least: value, most: value };
-    const section = this.#problem.sections[at];
-    let most: number = section?.most ?? Infinity;
-    for (const { sections, longest } of this.#index.ties[at]?.chains ?? []) {
-      if (longest === Infinity) continue;
-      let times = 0;
-      let others = 0;
-      for (const each of sections) {
-        if (each === at) times++;
-        else others += this.#values[each] ?? this.#problem.sections[each]?.least ?? 0;
-      }
-      most = Math.min(most, (longest - others) / times);
-    }
-    return { least: section?.least ?? 0, most };
   }
 
   #sumOf(sections: readonly number[]): number {
@@ -87,18 +98,13 @@ export class PartialChoice {
     return chain.sections.every((each) => this.#values[each] !== undefined);
   }
 
-  /** Cut sizes on the trimmer's marks, pieces on their sheets, sections in order, as far as decided. */
-  isPossible(at: number): boolean {
+  /** Cut sizes on the trimmer's marks and pieces on their sheets, as far as decided. */
+  #isPossible(at: number): boolean {
     const { step } = this.#problem.tools;
     const ties = this.#index.ties[at];
     if (!ties) return true;
     for (const chain of ties.chains)
       if (this.#isDecided(chain) && this.#sumOf(chain.sections) % step !== 0) return false;
-    for (const { less, more, moreTimes, by } of ties.smaller) {
-      const low = this.#values[less];
-      const high = this.#values[more];
-      if (low !== undefined && high !== undefined && low + by > moreTimes * high) return false;
-    }
     for (const { acrossChain, downChain, width, height, mayTurn } of ties.limits) {
       const across = this.#leastSumOf(acrossChain);
       const down = this.#leastSumOf(downChain);
@@ -111,39 +117,17 @@ export class PartialChoice {
   /** The least that a chain can still come to. */
   #leastSumOf(sections: readonly number[]): number {
     let sum = 0;
-    for (const each of sections)
-      sum += this.#values[each] ?? this.#problem.sections[each]?.least ?? 0;
+    for (const each of sections) sum += this.#ranges.leastOf(each);
     return sum;
   }
 
-  /** Scores that no later decision can bring onto a groove within reach. */
-  surelyOffGrid(): number {
+  /** Scores that no later decision can bring onto a groove within reach; not counted on beyond `most`. */
+  surelyOffGrid(most: number): number {
     let count = 0;
-    this.#index.chains.forEach((chain, i) => (count += this.#leastOffGridOf(chain, i)));
+    for (const bound of this.#offGrid) {
+      if (count > most) break;
+      count += bound.of(this.#values);
+    }
     return count;
-  }
-
-  /** With one section open, it is tried out; most walls leave the same question, so answers are kept. */
-  #leastOffGridOf({ sections }: IndexedChain, index: number): number {
-    const { step, pitch, reach } = this.#problem.tools;
-    const sizes = sections.map((each) => this.#values[each]);
-    const open = sections.filter((each) => this.#values[each] === undefined);
-    const [only] = open;
-    const section = only === undefined ? undefined : this.#problem.sections[only];
-    if (open.length !== 1 || !section || this.#decided.onPitch[only ?? 0])
-      return leastOffGrid({ sizes, pitch, reach });
-    const key = `${index} ${sizes.join(' ')}`;
-    const known = this.#leastOffGrid.get(key);
-    if (known !== undefined) return known;
-    const others = this.#sumOf(sections);
-    let fewest = Infinity;
-    const first = Math.ceil((section.least + others) / step) * step - others;
-    for (let value = first; value <= section.most && fewest > 0; value += step)
-      fewest = Math.min(
-        fewest,
-        leastOffGrid({ sizes: sizes.map((size) => size ?? value), pitch, reach }),
-      );
-    this.#leastOffGrid.set(key, fewest);
-    return fewest;
   }
 }

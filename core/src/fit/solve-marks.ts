@@ -1,7 +1,7 @@
-import { nanometres, plus, type Length } from '../length/index.ts';
+import { plus } from '../length/index.ts';
 import { componentsOf } from './components.ts';
-import { addCosts, noCost } from './marks-cost.ts';
-import type { ChainMarks, MarksProblem, MarksSolution } from './marks-problem.ts';
+import type { MarksProblem } from './marks-problem.ts';
+import { partThatHolds, together, type MarksSolution, type SolvedPart } from './marks-solution.ts';
 import { decisionOrder, indexProblem } from './marks-index.ts';
 import type { BestMarks } from './complete-choice.ts';
 import { MarksSearch, type SearchAim } from './marks-search.ts';
@@ -19,27 +19,49 @@ export function solveMarks(
   asked: MarksProblem,
   patience: Patience = 'thorough',
 ): MarksSolution | undefined {
-  const problem = clipToSheets(asked);
-  if (!problem) return undefined;
-  const solve = patience === 'rough' ? solveRoughly : solverWith(patience);
-  // Pieces that bear on nothing else are solved by themselves; only a sheet can tie them together.
-  const parts = componentsOf(problem);
-  if (parts.length === 1) return together([solve(problem)]);
-  const apart = together(parts.map(solve));
-  if (apart && isOnSheets(problem, apart)) return apart;
-  return together([solve(problem)]);
+  const solve = solvers[patience];
+  return solveInParts(asked, (problem) => solve(problem));
 }
 
 /**
- * How long to look where there are too many choices to try them all: as long as a drag can wait, a part
- * of that, or only until there is something at all, which says how large a box would be.
+ * Solves a problem again of which a solution is known, for tools at least as fine or for the other lean:
+ * the parts whose gaps are in range stay as they are.
  */
-export type Patience = 'thorough' | 'brief' | 'rough';
-
-interface Solved {
-  readonly problem: MarksProblem;
-  readonly best: BestMarks | undefined;
+export function solveMisfits(
+  asked: MarksProblem,
+  known: MarksSolution,
+  patience: Patience,
+): MarksSolution | undefined {
+  const solve = solvers[patience];
+  return solveInParts(asked, (problem) => partThatHolds(known, problem) ?? solve(problem));
 }
+
+/** Pieces that bear on nothing else are solved by themselves; only a sheet can tie them together. */
+function solveInParts(asked: MarksProblem, solve: Solver): MarksSolution | undefined {
+  const problem = clipToSheets(asked);
+  if (!problem) return undefined;
+  const parts = componentsOf(problem);
+  const apart = parts.length === 1 ? undefined : solveAll(parts, solve);
+  if (apart && isOnSheets(problem, apart)) return apart;
+  return solveAll([problem], solve);
+}
+
+function solveAll(parts: readonly MarksProblem[], solve: Solver): MarksSolution | undefined {
+  const solved: SolvedPart[] = [];
+  for (const problem of parts) {
+    const best = solve(problem);
+    if (!best) return undefined;
+    solved.push({ problem, best });
+  }
+  return together(solved);
+}
+
+/**
+ * What is looked for, and how long where there are too many choices to try them all: the best, as long as
+ * a drag can wait; anything that holds; the best where nothing is known to hold; or, roughly, anything at all,
+ * which says how large a box would be.
+ */
+export type Patience = 'thorough' | 'holding' | 'misfit' | 'rough';
 
 /** Up to so many combinations of sizes, the best is looked for to the end. */
 const fewCombinations = 200_000;
@@ -53,89 +75,102 @@ function isBoxAndLid({ sections, chains }: MarksProblem): boolean {
   return sections.length <= 6 && chains.every((chain) => chain.sections.length <= 3);
 }
 
-/**
- * How many choices to look at: for a box and its lid and where there are few, to the end; for more until
- * it has come close, in a millisecond or two. Where grooves and trimmer share no marks, as with inches and
- * millimetres, there are always many.
- */
-function budgetsFor(problem: MarksProblem, patience: 'thorough' | 'brief') {
-  const { pitch, step } = problem.tools;
-  if (pitch % step === 0 && combinations(problem) <= fewCombinations)
-    return { onGrooves: 1200, offGrooves: 1200, forFit: 1500 };
-  if (patience === 'brief') return { onGrooves: 40, offGrooves: 40, forFit: 60 };
-  return isBoxAndLid(problem)
-    ? { onGrooves: 600, offGrooves: 600, forFit: 1500 }
-    : { onGrooves: 160, offGrooves: 80, forFit: 250 };
+/** How many choices to look at: to find something, and then to improve on it. */
+interface Budget {
+  readonly toFind: number;
+  readonly toImprove: number;
 }
 
-function solverWith(patience: 'thorough' | 'brief') {
-  return (problem: MarksProblem): Solved => {
-    const search = searchOver(problem);
-    const budgets = budgetsFor(problem, patience);
-    const onGrooves = search('on grooves', budgets.onGrooves, 'best', undefined);
-    let { best } = onGrooves;
-    // Off the grooves only where the grooves alone can't do it.
-    if (best?.cost.unfit === 0 && best.cost.offGrid === 0) return { problem, best };
-    const offGrooves = search('off grooves', budgets.offGrooves, 'best', best);
-    best = offGrooves.best;
-    // A lid that doesn't go on is worth looking longer for one that does.
-    if (!onGrooves.isProven && misfits(best))
-      best = search('on grooves', budgets.forFit, 'fit', best).best;
-    if (!offGrooves.isProven && misfits(best))
-      best = search('off grooves', budgets.forFit, 'fit', best).best;
-    return { problem, best };
+/** For what holds, and for the best of what doesn't. */
+interface Budgets {
+  readonly holding: Budget;
+  readonly misfit: Budget;
+}
+
+const toTheEnd: Budgets = {
+  holding: { toFind: 1500, toImprove: 1500 },
+  misfit: { toFind: 1200, toImprove: 1200 },
+};
+
+/** The more sections, the longer a look at one choice takes. */
+function inTime({ sections }: MarksProblem): Budgets {
+  const toImprove = Math.round(540 / sections.length);
+  return {
+    holding: { toFind: 200, toImprove },
+    misfit: { toFind: toImprove, toImprove },
   };
 }
 
-const budgetRoughly = 10;
-
-function solveRoughly(problem: MarksProblem): Solved {
-  const search = searchOver(problem);
-  const { best } = search('on grooves', budgetRoughly, 'best', undefined);
-  return best
-    ? { problem, best }
-    : { problem, best: search('off grooves', budgetRoughly, 'best', best).best };
+/**
+ * For a box and its lid and where choices are few, to the end; for more until it has come close, in a
+ * millisecond or two. Where grooves and trimmer share no marks, as with inches and millimetres, there are
+ * always many.
+ */
+function budgetsFor(problem: MarksProblem): Budgets {
+  const { pitch, step } = problem.tools;
+  const isFew = pitch % step === 0 && combinations(problem) <= fewCombinations;
+  return isFew || isBoxAndLid(problem) ? toTheEnd : inTime(problem);
 }
 
+type Solver = (problem: MarksProblem) => BestMarks | undefined;
+
+/** Off the grooves only where the grooves alone can't do it. */
+function onThenOff(search: Search, budget: Budget, aim: SearchAim): BestMarks | undefined {
+  const best = search('on grooves', budget, aim, undefined);
+  const isGood = best?.cost.unfit === 0 && (best.cost.offGrid === 0 || aim === 'any holding');
+  return isGood ? best : search('off grooves', budget, aim, best);
+}
+
+/** A lid that goes on is worth looking for by itself: what doesn't hold is left out at once. */
+const solveThoroughly: Solver = (problem) => {
+  const search = searchOver(problem);
+  const { holding, misfit } = budgetsFor(problem);
+  return onThenOff(search, holding, 'best holding') ?? onThenOff(search, misfit, 'best');
+};
+
+const solveAnyHolding: Solver = (problem) =>
+  onThenOff(searchOver(problem), budgetsFor(problem).misfit, 'any holding');
+
+const solveMisfit: Solver = (problem) =>
+  onThenOff(searchOver(problem), budgetsFor(problem).misfit, 'best');
+
+const budgetRoughly: Budget = { toFind: 10, toImprove: 10 };
+
+const solveRoughly: Solver = (problem) => {
+  const search = searchOver(problem);
+  return (
+    search('on grooves', budgetRoughly, 'best', undefined) ??
+    search('off grooves', budgetRoughly, 'best', undefined)
+  );
+};
+
+const solvers: Readonly<Record<Patience, Solver>> = {
+  thorough: solveThoroughly,
+  holding: solveAnyHolding,
+  misfit: solveMisfit,
+  rough: solveRoughly,
+};
+
+type Search = (
+  where: SearchGrid,
+  budget: Budget,
+  aim: SearchAim,
+  known: BestMarks | undefined,
+) => BestMarks | undefined;
+
 /** Searches over every choice of the sections that take the odd remainders. */
-function searchOver(problem: MarksProblem) {
+function searchOver(problem: MarksProblem): Search {
   const index = indexProblem(problem);
   const orders = pitchChoices(problem.chains).map((choice) =>
     decisionOrder(problem, index, choice),
   );
-  return (
-    where: SearchGrid,
-    budget: number,
-    aim: SearchAim,
-    known: BestMarks | undefined,
-  ): { readonly best: BestMarks | undefined; readonly isProven: boolean } => {
-    const left = { left: budget };
+  return (where, { toFind, toImprove }, aim, known) => {
+    const left = { left: toFind, toImprove };
     let best = known;
     for (const order of orders)
       best = new MarksSearch(problem, index, order, where, best, left, aim).run();
-    return { best, isProven: left.left >= 0 };
+    return best;
   };
-}
-
-function misfits(best: BestMarks | undefined): boolean {
-  return best !== undefined && best.cost.unfit > 0;
-}
-
-function together(parts: readonly Solved[]): MarksSolution | undefined {
-  const sections = new Map<string, Length>();
-  const gaps = new Map<string, Length>();
-  const chains: ChainMarks[] = [];
-  let cost = noCost;
-  for (const { problem, best } of parts) {
-    if (!best) return undefined;
-    problem.sections.forEach(({ id }, i) => sections.set(id, nanometres(best.values[i] ?? 0)));
-    chains.push(...best.chains);
-    cost = addCosts(cost, best.cost);
-    const valueOf = (id: string) => sections.get(id) ?? 0;
-    for (const { id, outer, inner, innerTimes, layers } of problem.fits)
-      gaps.set(id, nanometres(valueOf(outer) - innerTimes * valueOf(inner) - layers));
-  }
-  return { sections, chains, cost, gaps };
 }
 
 function isOnSheets(problem: MarksProblem, { chains }: MarksSolution): boolean {

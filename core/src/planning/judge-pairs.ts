@@ -5,7 +5,7 @@ import type { PairChoice, PlannedPair } from './plan.ts';
 import {
   cutSizeIn,
   pairName,
-  solveFrame,
+  solveFrameAgain,
   type SolvedFrame,
   type SolverBrief,
 } from './put-to-solver.ts';
@@ -49,7 +49,7 @@ export function judgePairs(
     ? []
     : (['tight', 'loose'] as const).flatMap((lean) => {
         const leant =
-          lean === brief.lean ? box : solveFrame(box.frame, { ...brief, lean }, 'brief');
+          lean === brief.lean ? box : solveFrameAgain(box, { ...brief, lean }, 'misfit');
         return leant ? [{ lean, box: leant }] : [];
       });
   const finerStep = holds ? undefined : finerStepThatHolds(box, brief);
@@ -81,11 +81,11 @@ export function judgePairs(
   };
 }
 
-function finerStepThatHolds({ frame }: SolvedFrame, brief: SolverBrief): Length | undefined {
+function finerStepThatHolds(solved: SolvedFrame, brief: SolverBrief): Length | undefined {
   const { trimmer } = brief.kit;
   if (trimmer.step % 2 !== 0) return undefined;
   const finer = half(trimmer.step);
   const kit = { ...brief.kit, trimmer: { ...trimmer, step: finer } };
-  const box = solveFrame(frame, { ...brief, kit }, 'brief');
+  const box = solveFrameAgain(solved, { ...brief, kit }, 'holding');
   return box && worstState(box) === 'holds' ? finer : undefined;
 }

@@ -1,5 +1,6 @@
 import {
   solveMarks,
+  solveMisfits,
   type Chain,
   type ChainMarks,
   type Lean,
@@ -156,12 +157,20 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): DrawnBox {
 }
 
 /** Chooses every length of a frame; undefined where nothing fits its sheets. */
-export function solveFrame(
-  frame: StyleFrame,
+export function solveFrame(frame: StyleFrame, brief: SolverBrief): SolvedFrame | undefined {
+  return withFits(frame, solveMarks(problemOf(frame, brief)));
+}
+
+/** Chooses again what doesn't hold in a solved frame, for finer tools or the other lean. */
+export function solveFrameAgain(
+  { frame, solution }: SolvedFrame,
   brief: SolverBrief,
-  patience: Patience = 'thorough',
+  patience: Patience,
 ): SolvedFrame | undefined {
-  const solution = solveMarks(problemOf(frame, brief), patience);
+  return withFits(frame, solveMisfits(problemOf(frame, brief), solution, patience));
+}
+
+function withFits(frame: StyleFrame, solution: MarksSolution | undefined): SolvedFrame | undefined {
   if (!solution) return undefined;
   const fits = [
     ...frame.fits.map((fit) => ({

@@ -87,19 +87,20 @@ function layInOrder(
     width: paper.sheet.width,
     height: paper.sheet.height,
   };
-  const mayOpen = sheets < most ? [fresh] : [];
-  const turns = paper.printRuns === 'one way' ? [false] : [false, true];
-  for (const space of [...spaces, ...mayOpen])
-    for (const turned of turns) {
+  for (const space of [...spaces, fresh])
+    for (const turned of turnsOf(paper)) {
+      const used = Math.max(sheets, space.sheet + 1);
+      // Only fewer sheets than the best that was found are worth a look.
+      if (used > most || (best && used >= best.sheets)) continue;
       const width = turned ? next.height : next.width;
       const height = turned ? next.width : next.height;
       if (width > space.width || height > space.height) continue;
       for (const free of splits(space, width, height)) {
         if (left.tries-- < 0 && best) return best;
         const others = spaces.filter((each) => each !== space);
-        const used = Math.max(sheets, space.sheet + 1);
-        const onward = layInOrder(rest, [...others, ...free], used, paper, most, least, left);
-        if (onward && (!best || onward.sheets < best.sheets))
+        const fewer = best ? best.sheets - 1 : most;
+        const onward = layInOrder(rest, [...others, ...free], used, paper, fewer, least, left);
+        if (onward)
           best = {
             sheets: onward.sheets,
             placements: [
@@ -119,6 +120,33 @@ function layInOrder(
   return best;
 }
 
+/** A print that must run up can't be turned. */
+function turnsOf({ printRuns }: Paper): readonly boolean[] {
+  return printRuns === 'one way' ? [false] : [false, true];
+}
+
+/** Whether two pieces can be cut from one sheet, side by side or one below the other. */
+function canShare(a: Rectangle, b: Rectangle, paper: Paper): boolean {
+  const { width, height } = paper.sheet;
+  const ways = ({ width: across, height: down }: Rectangle) =>
+    turnsOf(paper).map((turned) => (turned ? [down, across] : [across, down]));
+  return ways(a).some(([aAcross = zero, aDown = zero]) =>
+    ways(b).some(
+      ([bAcross = zero, bDown = zero]) =>
+        (aAcross + bAcross <= width && Math.max(aDown, bDown) <= height) ||
+        (aDown + bDown <= height && Math.max(aAcross, bAcross) <= width),
+    ),
+  );
+}
+
+/** So many pieces, the largest first, of which no two can share a sheet. */
+function apart(rectangles: readonly Rectangle[], paper: Paper): number {
+  const alone: Rectangle[] = [];
+  for (const each of rectangles)
+    if (!alone.some((other) => canShare(each, other, paper))) alone.push(each);
+  return alone.length;
+}
+
 function layOn(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
   const rectangles = pieces
     .flatMap(({ id, copies, width, height }): readonly Rectangle[] =>
@@ -127,7 +155,7 @@ function layOn(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
     .sort((a, b) => b.width * b.height - a.width * a.height);
   const used = rectangles.reduce((sum, { width, height }) => sum + width * height, 0);
   const sheet = paper.sheet.width * paper.sheet.height;
-  const least = Math.ceil(used / sheet);
+  const least = Math.max(Math.ceil(used / sheet), apart(rectangles, paper));
   const layout = layInOrder(rectangles, [], 0, paper, rectangles.length, least, { tries });
   if (!layout) throw new RangeError(`A piece is larger than a sheet of ${paper.name}`);
   return {
