@@ -16,7 +16,7 @@ export class PartialChoice {
   readonly #offGrooves: boolean;
   readonly #values: (number | undefined)[];
   readonly #ranges: SectionRanges;
-  readonly #offGrid: readonly OffGridBound[];
+  #offGrid: readonly OffGridBound[] | undefined;
 
   constructor(problem: MarksProblem, index: ProblemIndex, order: DecisionOrder, where: SearchGrid) {
     this.#problem = problem;
@@ -24,14 +24,6 @@ export class PartialChoice {
     this.#decided = order;
     this.#offGrooves = where === 'off grooves';
     this.#values = problem.sections.map(() => undefined);
-    this.#offGrid = index.chains.map(
-      (chain) =>
-        new OffGridBound(chain, problem.tools, (at) => ({
-          least: problem.sections[at]?.least ?? 0,
-          most: problem.sections[at]?.most ?? Infinity,
-          isOnPitch: order.onPitch[at] === true,
-        })),
-    );
     const { step, pitch } = problem.tools;
     const finest = greatestCommonDivisor(pitch, step);
     this.#ranges = new SectionRanges(
@@ -124,10 +116,19 @@ export class PartialChoice {
   /** Scores that no later decision can bring onto a groove within reach; not counted on beyond `most`. */
   surelyOffGrid(most: number): number {
     let count = 0;
+    this.#offGrid ??= this.#index.chains.map((chain) => this.#boundOffGrid(chain));
     for (const bound of this.#offGrid) {
       if (count > most) break;
       count += bound.of(this.#values);
     }
     return count;
+  }
+
+  #boundOffGrid(chain: IndexedChain): OffGridBound {
+    return new OffGridBound(chain, this.#problem.tools, (at) => ({
+      least: this.#problem.sections[at]?.least ?? 0,
+      most: this.#problem.sections[at]?.most ?? Infinity,
+      isOnPitch: this.#decided.onPitch[at] === true,
+    }));
   }
 }

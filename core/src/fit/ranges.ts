@@ -19,11 +19,6 @@ interface LimitedChain {
   readonly longest: number;
 }
 
-interface Snapshot {
-  readonly least: Float64Array;
-  readonly most: Float64Array;
-}
-
 function limitedChain({ sections, longest }: IndexedChain): LimitedChain {
   const members = [...new Set(sections)].map((at) => ({
     at,
@@ -48,23 +43,23 @@ export class SectionRanges {
   #fits: readonly Tie[] = [];
   /** By section: what its values are multiples of, while it is open. */
   readonly #grids: readonly number[];
-  readonly #least: Float64Array;
-  readonly #most: Float64Array;
-  /** What the ranges were before each decision, as many as there are decisions. */
-  readonly #before: readonly Snapshot[];
+  /** The least of every section, then the most of every one. */
+  readonly #ends: Float64Array;
+  readonly #size: number;
+  /** The ends as they were before each decision, one after the other; there from the first decision on. */
+  #before: Float64Array | undefined;
   #decisions = 0;
 
   constructor(problem: MarksProblem, index: ProblemIndex, grids: readonly number[]) {
     this.#problem = problem;
     this.#index = index;
     this.#grids = grids;
-    this.#least = Float64Array.from(problem.sections, ({ least }) => least);
-    this.#most = Float64Array.from(problem.sections, ({ most }) => most);
-    const size = problem.sections.length;
-    this.#before = problem.sections.map(() => ({
-      least: new Float64Array(size),
-      most: new Float64Array(size),
-    }));
+    this.#size = problem.sections.length;
+    this.#ends = new Float64Array(2 * this.#size);
+    problem.sections.forEach(({ least, most }, at) => {
+      this.#ends[at] = least;
+      this.#ends[this.#size + at] = most;
+    });
     this.#smaller = index.smaller.map(({ less, more, moreTimes, by }) => ({
       outer: less,
       inner: more,
@@ -76,11 +71,11 @@ export class SectionRanges {
   }
 
   leastOf(at: number): number {
-    return this.#least[at] ?? 0;
+    return this.#ends[at] ?? 0;
   }
 
   mostOf(at: number): number {
-    return this.#most[at] ?? Infinity;
+    return this.#ends[this.#size + at] ?? Infinity;
   }
 
   /** Leaves out what would make the gaps more out of range than `unfit`. False when nothing stays. */
@@ -91,20 +86,17 @@ export class SectionRanges {
 
   /** Decides a section; false when that leaves nothing to another one. */
   decide(at: number, value: number): boolean {
-    const before = this.#before[this.#decisions++];
-    before?.least.set(this.#least);
-    before?.most.set(this.#most);
-    this.#least[at] = value;
-    this.#most[at] = value;
+    this.#before ??= new Float64Array(this.#ends.length * this.#size);
+    this.#before.set(this.#ends, this.#decisions++ * this.#ends.length);
+    this.#ends[at] = value;
+    this.#ends[this.#size + at] = value;
     return this.#settle();
   }
 
   /** Takes the last decision back. */
   reopen(): void {
-    const before = this.#before[--this.#decisions];
-    if (!before) return;
-    this.#least.set(before.least);
-    this.#most.set(before.most);
+    const start = --this.#decisions * this.#ends.length;
+    for (let i = 0; i < this.#ends.length; i++) this.#ends[i] = this.#before?.[start + i] ?? 0;
   }
 
   #tieOf(pair: FitPair, unfit: number): readonly Tie[] {
@@ -136,8 +128,7 @@ export class SectionRanges {
   }
 
   #isPossible(): boolean {
-    for (let at = 0; at < this.#least.length; at++)
-      if (this.leastOf(at) > this.mostOf(at)) return false;
+    for (let at = 0; at < this.#size; at++) if (this.leastOf(at) > this.mostOf(at)) return false;
     return true;
   }
 
@@ -161,14 +152,14 @@ export class SectionRanges {
   #raise(at: number, least: number): boolean {
     if (!(least > this.leastOf(at))) return false;
     const grid = this.#grids[at] ?? 1;
-    this.#least[at] = Math.ceil(least / grid) * grid;
+    this.#ends[at] = Math.ceil(least / grid) * grid;
     return true;
   }
 
   #lower(at: number, most: number): boolean {
     if (!(most < this.mostOf(at))) return false;
     const grid = this.#grids[at] ?? 1;
-    this.#most[at] = Math.floor(most / grid) * grid;
+    this.#ends[this.#size + at] = Math.floor(most / grid) * grid;
     return true;
   }
 }

@@ -94,9 +94,10 @@ const toTheEnd: Budgets = {
 
 /** The more sections, the longer a look at one choice takes. */
 function inTime({ sections }: MarksProblem): Budgets {
-  const toImprove = Math.round(540 / sections.length);
+  const toFind = Math.round(1350 / sections.length);
+  const toImprove = Math.round(450 / sections.length);
   return {
-    holding: { toFind: 200, toImprove },
+    holding: { toFind, toImprove },
     misfit: { toFind: toImprove, toImprove },
   };
 }
