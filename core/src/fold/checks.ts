@@ -68,10 +68,10 @@ function isInRing(ring: readonly Vector[], point: Vector, normal: Vector, slack:
   return state.inside || state.nearest <= slack;
 }
 
-/** Points spread over a face. */
-function samplesOf({ ring }: PlacedFace): readonly Vector[] {
+/** Places all over a face, near its corners and edges and towards its middle; none in a bite out of it. */
+function samplesOf({ ring, out }: PlacedFace): readonly Vector[] {
   const middle = scale(ring.reduce(add), 1 / ring.length);
-  return ring.flatMap((here, i) => {
+  const samples = ring.flatMap((here, i) => {
     const next = ring[(i + 1) % ring.length] ?? here;
     const edge = scale(add(here, next), 0.5);
     return [0.05, 0.35, 0.7].flatMap((share) => [
@@ -79,6 +79,7 @@ function samplesOf({ ring }: PlacedFace): readonly Vector[] {
       add(scale(edge, 1 - share), scale(middle, share)),
     ]);
   });
+  return samples.filter((point) => isInRing(ring, point, out, 0));
 }
 
 function stackFaults(box: FoldingBox, faces: readonly PlacedFace[]): readonly FoldFault[] {

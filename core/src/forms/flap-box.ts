@@ -31,6 +31,8 @@ interface FlapBox {
   /** Corners held by glued tabs, or left whole and folded. */
   readonly corners: 'tabs' | 'webs';
   readonly roundedFlap: boolean;
+  /** Whether the ends of the flap's fold are slit, so that it snaps in behind the ears. */
+  readonly lockingEars: boolean;
   readonly thumbNotch: boolean;
 }
 
@@ -129,7 +131,7 @@ export function flapBox(brief: Brief, box: FlapBox): StyleFrame {
 }
 
 function drawFlapBox(
-  { corners, roundedFlap, thumbNotch }: FlapBox,
+  { corners, roundedFlap, lockingEars, thumbNotch }: FlapBox,
   acrossIds: readonly string[],
   downIds: readonly string[],
   webs: readonly Web[],
@@ -200,6 +202,7 @@ function drawFlapBox(
         : webTrims({ x: zero, y: plus(tuck, lid) }, wall, { x: across, y: deep }, deep)),
       ...earTrims(xs, ys, earLength(wall)),
       ...(roundedFlap ? roundCorners(xs, stand, round) : []),
+      ...(lockingEars ? lockSlits(xs, tuck, stand) : []),
       ...(thumbNotch
         ? [
             {
@@ -252,6 +255,23 @@ function roundCorners(xs: readonly Length[], stand: Length, round: Length): read
     down: round,
   });
   return [corner(plus(left, stand), round), corner(minus(right, stand), times(round, -1))];
+}
+
+/** Slits along both ends of the fold between lid and flap: the ears' edges catch in them. */
+function lockSlits(xs: readonly Length[], fold: Length, stand: Length): readonly Cutout[] {
+  const [, left = zero, right = zero] = xs;
+  const long = plus(stand, smallest(millimetres(6), times(minus(right, left), 1 / 8)));
+  const slit = (from: Length, to: Length): Cutout => ({
+    shape: 'trim',
+    use: 'lock slit',
+    corners: [
+      { x: from, y: minus(fold, millimetres(0.5)) },
+      { x: to, y: minus(fold, millimetres(0.5)) },
+      { x: to, y: fold },
+      { x: from, y: fold },
+    ],
+  });
+  return [slit(left, plus(left, long)), slit(minus(right, long), right)];
 }
 
 function tabStacks(id: string): readonly Stack[] {

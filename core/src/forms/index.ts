@@ -1,3 +1,4 @@
+export { archHandle, handleGap, type ArchHandle } from './arch-handle.ts';
 export {
   type FitKind,
   type PieceTemplate,

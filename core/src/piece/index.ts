@@ -24,4 +24,5 @@ export { doubleArea, interiorPoint, isInside, type Point } from './point.ts';
 export { type Make, type Segment } from './segments.ts';
 export { subdivide, type Face, type Subdivision, type SubdivisionEdge } from './subdivision.ts';
 export { isBorder, isWithin, outlinesOf } from './outline.ts';
+export { linesAtMark, type Run } from './mark-lines.ts';
 export { pieceSchema, type Piece } from './piece.ts';

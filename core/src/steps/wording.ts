@@ -175,9 +175,15 @@ const snips: Readonly<Record<SnipStep['shape'], readonly [string, string, string
   trim: ['trim', 'end', 'ends'],
 };
 
+/** Narrow openings that are cut with a blade, by what they are for. */
+const bladed: Readonly<Record<string, readonly [string, string, string]>> = {
+  slot: ['cut', 'slot', 'slots'],
+  'lock slit': ['cut', 'slit', 'slits'],
+};
+
 /** The short line of what is punched or snipped: `punch two holes for ribbon`. */
 export function snipHeadline({ shape, use, count: times }: SnipStep): string {
-  const [verb, one, several] = snips[shape];
+  const [verb, one, several] = bladed[use] ?? snips[shape];
   const words = use.includes(one) ? use : `${use} ${one}`;
   return `${verb} ${count(times)} ${times === 1 ? words : words.replace(new RegExp(`${one}$`), several)}`;
 }

@@ -4,6 +4,7 @@ import {
   columnScore,
   drawGrid,
   giftTray,
+  handleGap,
   marksWindow,
   openTray,
   mountain,
@@ -24,7 +25,6 @@ import {
   smallest,
   times,
   toMillimetres,
-  zero,
   type Length,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
@@ -33,13 +33,6 @@ import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
 const options = z.object({ handle: oneOf('Handle', ['strip', 'wire']) });
-
-/** A handle that lies on both sides may bow by a little and never pull them in. */
-const handleGap = {
-  least: zero,
-  target: millimetres(0.2),
-  most: millimetres(1.8),
-};
 
 /** Holes for a wire handle near the upper edges of the side walls. */
 function wireHoles(wall: Length, across: Length, deep: Length): readonly Cutout[] {

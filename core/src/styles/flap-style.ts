@@ -5,11 +5,12 @@ import { oneOf, whether } from './options.ts';
 /** What can be chosen of a box in one piece whose lid tucks in. */
 export const flapOptions = z.object({
   flap: oneOf('Flap', ['rounded', 'square']),
+  ears: oneOf('Ears', ['plain', 'locking']),
   thumbNotch: whether('Thumb notch'),
 });
 export type FlapOptions = z.infer<typeof flapOptions>;
 
-export const usualFlap: FlapOptions = { flap: 'rounded', thumbNotch: false };
+export const usualFlap: FlapOptions = { flap: 'rounded', ears: 'plain', thumbNotch: false };
 
 type FlapPiece = Pick<Parameters<typeof flapBox>[1], 'id' | 'name' | 'corners'>;
 
@@ -20,6 +21,7 @@ export function answerWithFlap(piece: FlapPiece) {
     frame: flapBox(brief, {
       ...piece,
       roundedFlap: brief.options.flap === 'rounded',
+      lockingEars: brief.options.ears === 'locking',
       thumbNotch: brief.options.thumbNotch,
     }),
   });

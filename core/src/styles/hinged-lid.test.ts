@@ -4,7 +4,10 @@ import { at, everyBox } from '../testing/plans.ts';
 describe('a hinged-lid box', () => {
   it('has a lid that goes over the base, on a spine as high as its walls', () => {
     everyBox('hinged-lid', ({ grid, cutouts, choice: { options }, plan }) => {
-      const { columns, rows } = grid('box');
+      const { columns, rows: all } = grid('box');
+      const rows = options.front === 'lip' ? all.slice(1) : all;
+      if (options.front === 'lip') expect(at(all, 0)).toBeLessThan(at(all, 1));
+      expect(cutouts('box', 'lid front')).toHaveLength(options.front === 'curved' ? 2 : 0);
       expect(columns).toEqual([...columns].reverse());
       const [lidWall, lidDeep, spine, deep, wall] = rows;
       expect(lidWall).toBeLessThan(wall ?? 0);

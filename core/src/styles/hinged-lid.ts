@@ -47,7 +47,9 @@ import { oneOf, whether } from './options.ts';
 const options = z.object({
   lidDepth: oneOf('Lid', ['shallow', 'half']),
   thumbNotch: whether('Thumb notch'),
+  front: oneOf('Lid front', ['square', 'curved', 'lip']),
 });
+type Options = z.infer<typeof options>;
 
 /** A hinged lid can't fall off, so it may clear the sides by more than one that is put on. */
 const sidesGap: Tolerance = {
@@ -67,7 +69,7 @@ function stepFor(over: Length, mark: Length): Length {
   return largest(least, roundToGrid(half(plus(over, sidesGap.target)), mark));
 }
 
-const stages = { tabs: 0, sides: 1, fronts: 2, gift: 3, lid: 4 } as const;
+const stages = { tabs: 0, sides: 1, fronts: 2, lip: 3, gift: 4, lid: 5 } as const;
 
 /** A corner tab by its hinge and its free end: two wedges and what would be too long. */
 interface Tab {
@@ -109,27 +111,44 @@ interface Ids {
   readonly lidDeep: string;
   readonly lidWall: string;
   readonly spine: string;
+  /** Turned in behind the lid's front, where there is one. */
+  readonly lip: string | undefined;
 }
 
-function drawHinged(ids: Ids, size: SizeOf, thumbNotch: boolean) {
+/** Straight-sided waste from one corner to the opposite one. */
+function waste(use: string, from: Spot, to: Spot): Cutout {
+  return {
+    shape: 'trim',
+    use,
+    corners: [from, { x: to.x, y: from.y }, to, { x: from.x, y: to.y }],
+  };
+}
+
+function drawHinged(ids: Ids, size: SizeOf, { thumbNotch, front }: Options) {
   const wall = size(ids.wall);
   const { step } = ids;
   const side = minus(wall, step);
   const across = size(ids.across);
   const lidWall = size(ids.lidWall);
+  const lip = ids.lip === undefined ? [] : [size(ids.lip)];
+  // Rows are counted from the lid's front; a lip stands before it.
+  const row = (line: number) => line + lip.length;
   const columns = [side, step, across, step, side];
-  const rows = [lidWall, size(ids.lidDeep), size(ids.spine), size(ids.deep), wall];
+  const rows = [...lip, lidWall, size(ids.lidDeep), size(ids.spine), size(ids.deep), wall];
   const whole = plus(...columns);
-  const y = (line: number) => plus(zero, ...rows.slice(0, line));
+  const y = (line: number) => plus(zero, ...rows.slice(0, row(line)));
   const radius = smallest(thumbRadius(across, lidWall), times(across, 1 / 8));
   const longest = minus(half(across), thumbNotch ? radius : zero, millimetres(0.8));
   const spare = minus(side, lidWall);
+  const curve =
+    front === 'curved' ? smallest(millimetres(10), times(lidWall, 0.5), times(across, 0.3)) : zero;
   const mirrored = (left: Length, right: Length) => [
     { left, right },
     { left: minus(whole, right), right: minus(whole, left) },
   ];
+  const lidTabs = mirrored(plus(spare, curve), side);
   const tabs: readonly Tab[] = [
-    ...mirrored(spare, side).map((x) => ({ ...x, hinge: y(1), free: y(0) })),
+    ...lidTabs.map((x) => ({ ...x, hinge: y(1), free: y(0) })),
     ...mirrored(zero, wall).map((x) => ({ ...x, hinge: y(3), free: y(2) })),
     ...mirrored(zero, wall).map((x) => ({ ...x, hinge: y(4), free: y(5) })),
   ];
@@ -137,58 +156,96 @@ function drawHinged(ids: Ids, size: SizeOf, thumbNotch: boolean) {
   const strips =
     spare === 0
       ? []
-      : mirrored(zero, spare).map(({ left, right }): Cutout => ({
-          shape: 'trim',
-          use: 'lid',
-          corners: [
-            { x: left, y: zero },
-            { x: right, y: zero },
-            { x: right, y: y(2) },
-            { x: left, y: y(2) },
-          ],
-        }));
-  const notch: readonly Cutout[] = thumbNotch
-    ? [
-        {
-          shape: 'notch',
-          use: 'thumb notch',
-          centre: { x: half(whole), y: zero },
-          radius,
-          edge: 'top',
-        },
-      ]
-    : [];
+      : mirrored(zero, spare).map(({ left, right }) =>
+          waste('lid', { x: left, y: y(0) }, { x: right, y: y(2) }),
+        );
+  // Behind a curved corner no tab may show.
+  const curves =
+    curve === 0
+      ? []
+      : [
+          ...mirrored(spare, plus(spare, curve)).map(({ left, right }) =>
+            waste('tab', { x: left, y: y(0) }, { x: right, y: y(1) }),
+          ),
+          ...[side, minus(whole, side)].map((x): Cutout => ({
+            shape: 'corner',
+            use: 'lid front',
+            at: { x, y: y(0) },
+            along: x === side ? curve : times(curve, -1),
+            down: curve,
+          })),
+        ];
+  // A lip is drawn in, so that it clears the lid's sides as it is turned in.
+  const lipEnds = lip.flatMap((depth) => {
+    const inset = smallest(depth, times(across, 1 / 5));
+    return [
+      { from: side, to: plus(side, inset) },
+      { from: minus(whole, side), to: minus(whole, side, inset) },
+    ].map(({ from, to }): Cutout => ({
+      shape: 'trim',
+      use: 'lip',
+      corners: [
+        { x: from, y: zero },
+        { x: to, y: zero },
+        { x: from, y: depth },
+      ],
+    }));
+  });
+  const shallow = lip.map((depth) => times(depth, 0.8));
+  const middle = { x: half(whole), y: y(0) };
+  // Through a lip and the front at once it is punched on their fold.
+  const bite: Cutout =
+    lip.length > 0
+      ? { shape: 'hole', use: 'thumb notch', centre: middle, radius: smallest(radius, ...shallow) }
+      : { shape: 'notch', use: 'thumb notch', centre: middle, radius, edge: 'top' };
   return drawGrid({
     columns,
     rows,
-    picture: ['twwwt', 'wlllw', 'ttwtt', 'wwfww', 'ttwtt'],
+    picture: [...lip.map(() => '.rrr.'), 'twwwt', 'wlllw', 'ttwtt', 'wwfww', 'ttwtt'],
     lines: [
+      ...lip.map(() => rowScore(1, 1, 4, valley(180, stages.lip))),
       ...[1, 4].flatMap((line) => [
-        columnSlit(line, 0, 1),
-        columnScore(line, 1, 2, valley(90, stages.sides)),
+        columnSlit(line, row(0), row(1)),
+        columnScore(line, row(1), row(2), valley(90, stages.sides)),
       ]),
       ...[2, 3].flatMap((line) => [
-        columnSlit(line, 2, 3),
-        columnScore(line, 3, 4, valley(90, stages.sides)),
-        columnSlit(line, 4, 5),
+        columnSlit(line, row(2), row(3)),
+        columnScore(line, row(3), row(4), valley(90, stages.sides)),
+        columnSlit(line, row(4), row(5)),
       ]),
-      rowScore(1, 0, 1, valley(90, stages.tabs)),
-      rowScore(1, 1, 4, valley(90, stages.fronts)),
-      rowScore(1, 4, 5, valley(90, stages.tabs)),
-      rowSlit(2, 0, 2),
-      rowScore(2, 2, 3, valley(90, stages.lid)),
-      rowSlit(2, 3, 5),
-      ...[3, 4].flatMap((line) => [
+      rowScore(row(1), 0, 1, valley(90, stages.tabs)),
+      rowScore(row(1), 1, 4, valley(90, stages.fronts)),
+      rowScore(row(1), 4, 5, valley(90, stages.tabs)),
+      rowSlit(row(2), 0, 2),
+      rowScore(row(2), 2, 3, valley(90, stages.lid)),
+      rowSlit(row(2), 3, 5),
+      ...[row(3), row(4)].flatMap((line) => [
         rowScore(line, 0, 2, valley(90, stages.tabs)),
         rowScore(line, 2, 3, valley(90, stages.fronts)),
         rowScore(line, 3, 5, valley(90, stages.tabs)),
       ]),
     ],
-    cutouts: [...tabs.flatMap((tab) => tabCutouts(tab, longest)), ...strips, ...notch],
+    cutouts: [
+      ...tabs.flatMap((tab) => tabCutouts(tab, longest)),
+      ...strips,
+      ...curves,
+      ...lipEnds,
+      ...(thumbNotch ? [bite] : []),
+    ],
   });
 }
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Narrower than this, no tab would be long enough to glue. */
+const narrowest = millimetres(10);
+
+function wideEnough(brief: StyleBrief<Options>): StyleBrief<Options> {
+  const { least, target } = brief.inside.across;
+  const across = { least: largest(least, narrowest), target: largest(target, narrowest) };
+  return { ...brief, inside: { ...brief.inside, across } };
+}
+
+function answer(asked: StyleBrief<Options>): StyleAnswer {
+  const brief = wideEnough(asked);
   const card = paperFor(brief.papers, 0).thickness;
   const layers = tabLayers('sides', card);
   const floor = floorSections(brief, 'base', card, layers);
@@ -198,7 +255,9 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   // Beside the base's walls and the lid's own card, its tabs lie behind its front.
   const over = times(card, 2);
   const step = stepFor(over, brief.kit.trimmer.step);
-  const lidFloor = sectionsOver(brief, 'lid', floor, { across: over, deep: over }, frontGap);
+  const hasLip = brief.options.front === 'lip';
+  const overFront = hasLip ? plus(over, card) : over;
+  const lidFloor = sectionsOver(brief, 'lid', floor, { across: over, deep: overFront }, frontGap);
   const target = lidWallTarget(wall.target, brief.options.lidDepth);
   const lidWall: Section = {
     ...section(brief, 'lid wall', target, target, 0.2),
@@ -206,6 +265,9 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   };
   const above = plus(half(card), millimetres(0.2));
   const spine = section(brief, 'spine', wall.least, plus(wall.target, above), 0.3);
+  const lip = hasLip
+    ? section(brief, 'lip', millimetres(5), smallest(millimetres(12), times(target, 0.8)), 0.1)
+    : undefined;
   const lidDeep: Section = { ...lidFloor.byDirection.deep, id: 'lid deep' };
   const ids: Ids = {
     wall: wall.id,
@@ -215,12 +277,14 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     lidDeep: lidDeep.id,
     lidWall: lidWall.id,
     spine: spine.id,
+    lip: lip?.id,
   };
+  const lipRows = lip ? 1 : 0;
   const closes = { kind: 'hinge', outer: 'box', inner: 'box' } as const;
   return {
     ok: true,
     frame: {
-      sections: [wall, ...floor.sections, lidDeep, lidWall, spine],
+      sections: [wall, ...floor.sections, lidDeep, lidWall, spine, ...(lip ? [lip] : [])],
       pieces: [
         {
           id: 'box',
@@ -232,8 +296,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
             const side = minus(size(wall.id), step);
             return [side, plus(size(wall.id), size(floor.across), step)];
           },
-          down: [lidWall.id, lidDeep.id, spine.id, floor.deep, wall.id],
-          draw: (size) => drawHinged(ids, size, brief.options.thumbNotch),
+          down: [...(lip ? [lip.id] : []), lidWall.id, lidDeep.id, spine.id, floor.deep, wall.id],
+          draw: (size) => drawHinged(ids, size, brief.options),
         },
       ],
       fits: [
@@ -242,7 +306,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           direction: 'deep',
           outerSection: lidDeep.id,
           innerSection: floor.deep,
-          layers: over,
+          layers: overFront,
           gap: frontGap,
         },
       ],
@@ -257,6 +321,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       smaller: [
         { less: wall.id, more: spine.id, by: half(card) },
         { less: lidWall.id, more: wall.id, by: step },
+        ...(lip ? [{ less: lip.id, more: lidWall.id, by: millimetres(0.5) }] : []),
       ],
       settle: (size) => {
         const inside = {
@@ -270,19 +335,24 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
             parts: [
               sitting({
                 id: 'box',
-                root: { column: 2.5, row: 3.5 },
+                root: { column: 2.5, row: lipRows + 3.5 },
                 at: vector(0, 0, -toMillimetres(card) / 2),
                 joins: 0,
               }),
             ],
             stacks: [
-              [0.95, 0.99, 1.05, 0.99],
-              [4.05, 0.99, 3.95, 0.99],
-              [1.5, 2.99, 2.5, 2.99],
-              [3.5, 2.99, 2.5, 2.99],
-              [1.5, 4.01, 2.5, 4.01],
-              [3.5, 4.01, 2.5, 4.01],
-            ].map(([x = 0, y = 0, onX = 0, onY = 0]) => lies('box', [x, y], [onX, onY], 'inside')),
+              ...[
+                [0.95, 0.99, 1.05, 0.99],
+                [4.05, 0.99, 3.95, 0.99],
+                [1.5, 2.99, 2.5, 2.99],
+                [3.5, 2.99, 2.5, 2.99],
+                [1.5, 4.01, 2.5, 4.01],
+                [3.5, 4.01, 2.5, 4.01],
+              ].map(([x = 0, y = 0, onX = 0, onY = 0]) =>
+                lies('box', [x, y + lipRows], [onX, onY + lipRows], 'inside'),
+              ),
+              ...(lip ? [lies('box', [2.1, 0.9], [2.1, 1.1], 'inside')] : []),
+            ],
             cavity: roomOf(inside),
             giftEnters: stages.gift,
           },
@@ -299,7 +369,7 @@ export const hingedLid = defineStyle({
   about: 'Base and lid in one piece, joined by a spine',
   papers: ['Box'],
   options,
-  usual: { lidDepth: 'half', thumbNotch: false },
+  usual: { lidDepth: 'half', thumbNotch: false, front: 'square' },
   traits: () => ({ opensFromTop: true, showsGift: false }),
   answer,
 });

@@ -12,6 +12,7 @@ describe('a tuck-flap mailer', () => {
       expect(tuck).toBeLessThanOrEqual(front ?? 0);
       const rounded = cutouts('mailer', 'flap').filter(({ shape }) => shape === 'corner');
       expect(rounded).toHaveLength(options.flap === 'rounded' ? 2 : 0);
+      expect(cutouts('mailer', 'lock slit')).toHaveLength(options.ears === 'locking' ? 2 : 0);
       expect(cutouts('mailer', 'thumb notch')).toHaveLength(options.thumbNotch ? 1 : 0);
     });
   });

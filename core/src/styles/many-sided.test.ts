@@ -4,14 +4,16 @@ import { at, everyBox } from '../testing/plans.ts';
 describe('a many-sided cup', () => {
   it('has as many equal panels, tabs and plate edges as sides', () => {
     everyBox('many-sided', ({ grid, cutouts, choice: { options }, plan }) => {
-      const pairs =
-        options.lid === 'none'
-          ? [['cup', 'plate']]
-          : [
-              ['cup', 'plate'],
-              ['lid', 'top'],
-            ];
-      expect(plan.pieces.map(({ id }) => id)).toEqual(pairs.flat());
+      const isLidded = options.top.endsWith('lid');
+      const pairs = [['cup', 'plate'], ...(isLidded ? [['lid', 'top']] : [])];
+      const handle = options.top === 'handle' ? ['handle'] : [];
+      expect(plan.pieces.map(({ id }) => id)).toEqual([...pairs.flat(), ...handle]);
+      // The handle turns over by half a round in as many folds as the cup does.
+      if (handle.length > 0) {
+        const { lines } = grid('handle');
+        expect(lines).toHaveLength(options.sides / 2);
+        expect(at(grid('handle').columns, 1)).toBeGreaterThan(at(grid('cup').columns, 0));
+      }
       for (const [panels = '', plate = ''] of pairs) {
         const { columns, roles } = grid(panels);
         expect(columns).toHaveLength(options.sides + 1);

@@ -3,6 +3,7 @@ import type { Section } from '../fit/index.ts';
 import { vector, type Part } from '../fold/index.ts';
 import {
   apothemOf,
+  archHandle,
   leastWall,
   lidWallTarget,
   manySidedRoom,
@@ -38,7 +39,7 @@ import { howMany, oneOf } from './options.ts';
 
 const options = z.object({
   sides: howMany('Sides', 3, 12),
-  lid: oneOf('Lid', ['none', 'shallow', 'half']),
+  top: oneOf('Top', ['open', 'handle', 'shallow lid', 'half lid']),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 
@@ -88,8 +89,18 @@ function otherSections(brief: Brief, id: string, side: Section, wall: Section, c
   };
 }
 
+const oddHandle: StyleAnswer = {
+  ok: false,
+  refusal: {
+    field: 'style.options.sides',
+    message:
+      'A handle is glued to two panels that face each other. Choose an even number of sides, or another top.',
+  },
+};
+
 function answer(brief: Brief): StyleAnswer {
-  const { sides, lid } = brief.options;
+  const { sides, top } = brief.options;
+  if (top === 'handle' && sides % 2 === 1) return oddHandle;
   const card = paperFor(brief.papers, 0).thickness;
   const lidPaper = paperFor(brief.papers, 1);
   const lidCard = lidPaper.thickness;
@@ -119,8 +130,8 @@ function answer(brief: Brief): StyleAnswer {
     plateDeep: 'cup plate deep',
     plateRole: 'floor',
   };
-  const isLidded = lid !== 'none';
-  const depth = lidWallTarget(wall.target, lid === 'half' ? 'half' : 'shallow');
+  const isLidded = top === 'shallow lid' || top === 'half lid';
+  const depth = lidWallTarget(wall.target, top === 'half lid' ? 'half' : 'shallow');
   const tan = sideTangent(sides);
   // From outside to outside: the cup's card, the lid's on both sides, and its seam on one.
   const layers = plus(card, times(lidCard, 2));
@@ -158,16 +169,19 @@ function answer(brief: Brief): StyleAnswer {
     rest.plateAcross,
     rest.plateDeep,
   ];
+  const handle = top === 'handle' ? archHandle(brief, cup, side, wall, 1) : undefined;
   return {
     ok: true,
     frame: {
       sections: [
         ...sectionsOf(side, cupSections),
+        ...(handle?.sections ?? []),
         ...(isLidded ? sectionsOf(lidSide, lidSections) : []),
       ],
       pieces: [
         panelStrip(cup, card),
         plate(cup, card, 'plate', 'Floor plate'),
+        ...(handle ? [handle.template] : []),
         ...(isLidded
           ? [panelStrip(lidShape, lidCard), plate(lidShape, lidCard, 'top', 'Lid plate')]
           : []),
@@ -186,7 +200,9 @@ function answer(brief: Brief): StyleAnswer {
               opens: 1 / tan,
             },
           ]
-        : [],
+        : handle
+          ? [handle.fit]
+          : [],
       smaller: [],
       settle: (size) => {
         const apothem = minus(apothemOf(size(side.id), sides), times(card, 1.5));
@@ -240,6 +256,7 @@ function answer(brief: Brief): StyleAnswer {
             parts: [
               stripPart(cup, size, -1.5 * thick, 2, false),
               plateAt('plate', cup, -thick / 2, 3),
+              ...(handle ? [handle.part(size)] : []),
               ...(isLidded
                 ? [
                     stripPart(lidShape, size, top + 1.5 * lidThick, 5, true, lifted),
@@ -249,12 +266,13 @@ function answer(brief: Brief): StyleAnswer {
             ],
             stacks: [
               ...manySidedStacks(cup, 'plate', plateAt('plate', cup, 0, 0).root),
+              ...(handle?.stacks(size) ?? []),
               ...(isLidded
                 ? manySidedStacks(lidShape, 'top', plateAt('top', lidShape, 0, 0).root)
                 : []),
             ],
             cavity: manySidedRoom(sides, toMillimetres(apothem), top),
-            giftEnters: 4,
+            giftEnters: handle ? 5 : 4,
           },
         };
       },
@@ -266,10 +284,10 @@ function answer(brief: Brief): StyleAnswer {
 export const manySided = defineStyle({
   id: 'many-sided',
   name: 'Many-sided cup',
-  about: 'Three to twelve panels round a floor plate, with a lid or open',
-  papers: ['Cup', 'Lid'],
+  about: 'Three to twelve panels round a floor plate: open, with a handle or a lid',
+  papers: ['Cup', 'Lid or handle'],
   options,
-  usual: { sides: 6, lid: 'shallow' },
-  traits: ({ lid }) => ({ opensFromTop: true, showsGift: lid === 'none' }),
+  usual: { sides: 6, top: 'shallow lid' },
+  traits: ({ top }) => ({ opensFromTop: true, showsGift: top === 'open' || top === 'handle' }),
   answer,
 });

@@ -23,6 +23,7 @@ import {
   type Tray,
 } from '../forms/index.ts';
 import {
+  formatWithUnit,
   half,
   largest,
   millimetres,
@@ -32,15 +33,19 @@ import {
   times,
   toMillimetres,
   zero,
+  type Length,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
+import { roundPunches } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
 const options = z.object({
   seat: oneOf('Seat', ['low', 'middle', 'high']),
   lidDepth: oneOf('Lid', ['shallow', 'half', 'full']),
+  opening: oneOf('Opening', ['cut', 'punched']),
 });
+type Brief = StyleBrief<z.infer<typeof options>>;
 
 /** Card left round the opening, so that the seat stays stiff. */
 const margin = millimetres(9);
@@ -59,7 +64,30 @@ function roundRoom(radius: number, high: number): Cavity {
   return { floor, top: floor, bottom: 0, high };
 }
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** How much wider than the room asked for an opening may be before the gift slips through. */
+const slip = millimetres(1);
+
+/** The round punch for an opening between these widths; undefined where none makes one. */
+function punchFor(least: Length, target: Length): Length | undefined {
+  return roundPunches.find(
+    (wide) => wide * Math.cos(Math.PI / runs) >= least && wide <= plus(target, slip),
+  );
+}
+
+function noPunch({ inside, kit }: Brief): StyleAnswer {
+  const { unit } = kit.trimmer;
+  const { least, target } = inside.across;
+  const sizes = roundPunches.map((wide) => formatWithUnit(wide, unit));
+  return {
+    ok: false,
+    refusal: {
+      field: 'style.options.opening',
+      message: `No round punch makes an opening between ${formatWithUnit(least, unit)} and ${formatWithUnit(plus(target, slip), unit)}; they come in ${sizes.join(', ')}. Cut the opening, or change the room.`,
+    },
+  };
+}
+
+function answer(brief: Brief): StyleAnswer {
   if (!brief.round)
     return {
       ok: false,
@@ -71,7 +99,16 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     };
   const card = paperFor(brief.papers, 0).thickness;
   const seatCard = paperFor(brief.papers, 2).thickness;
-  const { across, deep, high } = brief.inside;
+  const { high } = brief.inside;
+  const punched =
+    brief.options.opening === 'punched'
+      ? punchFor(brief.inside.across.least, brief.inside.across.target)
+      : undefined;
+  if (brief.options.opening === 'punched' && punched === undefined) return noPunch(brief);
+  const { across, deep } =
+    punched === undefined
+      ? brief.inside
+      : { across: { least: punched, target: punched }, deep: { least: punched, target: punched } };
   const widen = ({ least, target }: typeof across) => ({
     least: plus(least, times(margin, 2)),
     target: plus(target, times(margin, 2)),
@@ -109,9 +146,11 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     ...tabs,
   };
   const plain = trayTemplate(seat);
-  const opening = across.target;
-  // The runs of the circle stand outside the room, not across it.
-  const radius = nanometres(Math.ceil(opening / 2 / Math.cos(Math.PI / runs)) + 1);
+  // The runs of a circle that is cut stand outside the room, not across it; a punch makes a true one.
+  const flat = Math.cos(Math.PI / runs);
+  const opening = punched === undefined ? across.target : nanometres(Math.floor(punched * flat));
+  const radius =
+    punched === undefined ? nanometres(Math.ceil(opening / 2 / flat) + 1) : half(punched);
   const pierced: PieceTemplate = {
     ...plain,
     draw: (size) => {
@@ -123,7 +162,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           ...grid.cutouts,
           {
             shape: 'hole',
-            use: 'seat',
+            use: punched === undefined ? 'seat' : 'punched seat',
             centre: {
               x: middle(size(seatFloor.across)),
               y: middle(size(seatFloor.deep)),
@@ -188,7 +227,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
               ...trayStacks(seat, { id: 'seat' }),
               ...lid.stacks,
             ],
-            cavity: roundRoom(toMillimetres(opening) / 2 / Math.cos(Math.PI / runs), top),
+            cavity: roundRoom(toMillimetres(opening) / 2 / flat, top),
             giftEnters: 5,
           },
         };
@@ -204,7 +243,7 @@ export const ringSeat = defineStyle({
   about: 'A lidded box with a seat whose round opening holds the gift',
   papers: ['Base', 'Lid', 'Seat'],
   options,
-  usual: { seat: 'middle', lidDepth: 'half' },
+  usual: { seat: 'middle', lidDepth: 'half', opening: 'cut' },
   traits: () => ({ opensFromTop: true, showsGift: false }),
   answer,
 });

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { at, everyBox } from '../testing/plans.ts';
 
 describe('a tent-top box', () => {
-  it('has two equal roofs that meet over the middle of the floor, and holes in both fins', () => {
+  it('has two equal roofs that meet over the middle of the floor, and fins that close', () => {
     everyBox('tent-top', ({ grid, cutouts, choice: { options } }) => {
       const { columns, rows } = grid('tent');
       const [fin, roof, floor, otherRoof, otherFin] = rows;
@@ -12,6 +12,18 @@ describe('a tent-top box', () => {
       const ridge = Math.sqrt((roof ?? 0) ** 2 - (floor ?? 0) ** 2 / 4);
       expect(at(columns, 0)).toBeGreaterThanOrEqual(ridge - 1);
       expect(cutouts('tent', 'ribbon')).toHaveLength(options.closing === 'ribbon holes' ? 4 : 0);
+      // The tongue goes through its slot with a little to spare.
+      const [slot] = cutouts('tent', 'slot');
+      expect(slot !== undefined).toBe(options.closing === 'edge and slot');
+      const xsOf = (cutout: typeof slot) =>
+        cutout?.shape === 'trim' ? cutout.corners.map(({ x }) => x) : [];
+      const shoulders = cutouts('tent', 'tongue').filter(({ shape }) => shape === 'trim');
+      expect(shoulders).toHaveLength(slot ? 2 : 0);
+      if (slot) {
+        const [left, right] = shoulders.map(xsOf);
+        expect(Math.max(...(left ?? []))).toBeGreaterThan(Math.min(...xsOf(slot)));
+        expect(Math.min(...(right ?? []))).toBeLessThan(Math.max(...xsOf(slot)));
+      }
       expect(cutouts('tent', 'brad')).toHaveLength(options.closing === 'brad hole' ? 2 : 0);
     });
   });

@@ -35,7 +35,7 @@ import { oneOf } from './options.ts';
 
 const options = z.object({
   slope: oneOf('Roof', ['low', 'steep', 'very steep']),
-  closing: oneOf('Ridge', ['ribbon holes', 'brad hole', 'plain']),
+  closing: oneOf('Ridge', ['ribbon holes', 'brad hole', 'edge and slot', 'plain']),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 
@@ -231,7 +231,7 @@ function drawTent(
           ]
         : []),
     ],
-    cutouts: [...flapTrims(ids, size, card), ...ridgeHoles(ids, size, closing)],
+    cutouts: [...flapTrims(ids, size, card), ...ridgeCutouts(ids, size, closing, card)],
   });
 }
 
@@ -317,24 +317,90 @@ function flapTrims(ids: Ids, size: SizeOf, card: Length): readonly Cutout[] {
   );
 }
 
-/** Holes through both fins, for the ribbon that ties them together or the brad that pins them. */
-function ridgeHoles(
+/** What is punched out of the fins to close them: holes for a ribbon or a brad, or a tongue and its slot. */
+function ridgeCutouts(
   ids: Ids,
   size: SizeOf,
   closing: Brief['options']['closing'],
+  card: Length,
 ): readonly Cutout[] {
-  if (closing === 'plain') return [];
-  const isTied = closing === 'ribbon holes';
+  switch (closing) {
+    case 'plain':
+      return [];
+    case 'edge and slot':
+      return tongueAndSlot(ids, size, card);
+    case 'ribbon holes':
+      return ridgeHoles(ids, size, 'ribbon', [1 / 3, 2 / 3]);
+    case 'brad hole':
+      return ridgeHoles(ids, size, 'brad', [1 / 2]);
+  }
+}
+
+/** Holes through both fins, at these shares of their width. */
+function ridgeHoles(
+  ids: Ids,
+  size: SizeOf,
+  use: string,
+  shares: readonly number[],
+): readonly Cutout[] {
   const fin = size(ids.fin);
   const bottom = plus(fin, size(ids.roof), size(ids.deep), size(ids.roof), half(fin));
-  return (isTied ? [1 / 3, 2 / 3] : [1 / 2]).flatMap((share) =>
+  return shares.flatMap((share) =>
     [half(fin), bottom].map((y): Cutout => ({
       shape: 'hole',
-      use: isTied ? 'ribbon' : 'brad',
+      use,
       centre: { x: plus(size(ids.end), times(size(ids.across), share)), y },
       radius: smallest(millimetres(2), times(fin, 1 / 5), times(size(ids.across), 1 / 10)),
     })),
   );
+}
+
+/**
+ * One fin is cut to a tongue with rounded ends; the other has a slot just above its fold that the tongue is
+ * bent over and pushed through.
+ */
+function tongueAndSlot(ids: Ids, size: SizeOf, card: Length): readonly Cutout[] {
+  const fin = size(ids.fin);
+  const across = size(ids.across);
+  const left = size(ids.end);
+  const right = plus(left, across);
+  const tongue = times(across, 0.4);
+  const aside = half(minus(across, tongue));
+  const root = times(fin, 0.6);
+  const round = smallest(times(root, 0.5), times(tongue, 0.3));
+  const box = (use: string, from: Length, to: Length, top: Length, bottom: Length): Cutout => ({
+    shape: 'trim',
+    use,
+    corners: [
+      { x: from, y: top },
+      { x: to, y: top },
+      { x: to, y: bottom },
+      { x: from, y: bottom },
+    ],
+  });
+  const corner = (x: Length, along: Length): Cutout => ({
+    shape: 'corner',
+    use: 'tongue',
+    at: { x, y: nanometres(0) },
+    along,
+    down: round,
+  });
+  const tip = { from: plus(left, aside), to: minus(right, aside) };
+  const ease = smallest(millimetres(0.5), half(aside));
+  const slot = plus(fin, size(ids.roof), size(ids.deep), size(ids.roof), times(fin, 0.35));
+  return [
+    box('tongue', left, tip.from, nanometres(0), root),
+    box('tongue', tip.to, right, nanometres(0), root),
+    corner(tip.from, round),
+    corner(tip.to, times(round, -1)),
+    box(
+      'slot',
+      minus(tip.from, ease),
+      plus(tip.to, ease),
+      slot,
+      plus(slot, card, millimetres(0.6)),
+    ),
+  ];
 }
 
 /** A floor with two roof panels that meet in a ridge. */

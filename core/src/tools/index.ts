@@ -8,3 +8,4 @@ export {
   type ScoringBoard,
   type Trimmer,
 } from './kit.ts';
+export { roundPunches } from './punches.ts';

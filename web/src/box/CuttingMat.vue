@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cutSizeOf, lineName, paperFor, type Plan, type PlanRequest } from '@rangoli/core';
+import { cutSizeOf, linesAtMark, paperFor, type Plan, type PlanRequest } from '@rangoli/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, defineAsyncComponent, useTemplateRef } from 'vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
@@ -58,17 +58,19 @@ interface MatLine {
 }
 
 const lines = computed(() =>
-  layout.value.pieces.map((placed): readonly MatLine[] =>
-    placed.piece.grid.lines.map((line) => {
-      const name = lineName(line);
-      if (line.axis === 'column') {
-        const x = placed.columns[line.index] ?? 0;
-        return { name, x1: x, x2: x, y1: 0, y2: placed.height };
-      }
-      const y = placed.rows[line.index] ?? 0;
-      return { name, x1: 0, x2: placed.width, y1: y, y2: y };
-    }),
-  ),
+  layout.value.pieces.map((placed): readonly MatLine[] => {
+    const { scale } = layout.value;
+    const marks = props.plan.marks.find(({ piece }) => piece === placed.piece.id)?.readings ?? [];
+    return marks.flatMap(({ line: name }) =>
+      linesAtMark(placed.piece.grid, name).map(({ from, to }) => ({
+        name,
+        x1: from.x * scale,
+        y1: from.y * scale,
+        x2: to.x * scale,
+        y2: to.y * scale,
+      })),
+    );
+  }),
 );
 </script>
 
@@ -117,7 +119,7 @@ const lines = computed(() =>
             />
           </g>
           <MatMeasures :placed="placed" :unit="unit" />
-          <g v-for="line in lines[i]" :key="line.name">
+          <g v-for="(line, at) in lines[i]" :key="at">
             <g v-if="highlight.isLit(placed.piece.id, line.name)" class="lit">
               <line v-bind="line" />
               <circle :cx="line.x1" :cy="line.y1" r="5.5" />

@@ -93,13 +93,10 @@ describe('a box drawn in space', () => {
   it('lights a score where its crease has come to', () => {
     for (const { box, plan } of boxes) {
       const { faces } = sceneAt(box, box.end, 0);
-      const lines = plan.pieces.flatMap(({ id, grid }) =>
-        grid.lines
-          .filter(({ spans }) => spans.some(({ make }) => make === 'score'))
-          .map(({ axis, index }) => ({ piece: id, line: `${axis} ${index}` })),
+      // Whatever is read on a ruler, scores that run aslant from a mark too.
+      const lines = plan.marks.flatMap(({ piece, readings }) =>
+        readings.map(({ line }) => ({ piece, line })),
       );
-      // A sheet that is folded on the slant has marks at its edges and no scores along its grid.
-      if (lines.length === 0) continue;
       const points = litEdges(box, faces, lines);
       expect(points.length).toBeGreaterThan(0);
       expect(points.length % 2).toBe(0);

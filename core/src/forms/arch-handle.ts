@@ -1,0 +1,135 @@
+import type { Section } from '../fit/index.ts';
+import { vector, type Part, type Stack } from '../fold/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  minus,
+  plus,
+  smallest,
+  times,
+  toMillimetres,
+  zero,
+  type Tolerance,
+} from '../length/index.ts';
+import { paperFor, type Papers } from '../paper/index.ts';
+import type { PieceTemplate, SizeOf, StyleBrief, StyleFit } from './brief.ts';
+import { drawGrid, columnScore, mountain } from './draw-grid.ts';
+import { apothemOf, sideTangent, type ManySided } from './many-sided.ts';
+import { marksWindow, section } from './sections.ts';
+
+/** A handle that lies on both sides may bow by a little and never pull them in. */
+export const handleGap: Tolerance = {
+  least: zero,
+  target: millimetres(0.2),
+  most: millimetres(1.8),
+};
+
+/** A handle over a cup, with how it meets the cup. */
+export interface ArchHandle {
+  readonly sections: readonly Section[];
+  readonly template: PieceTemplate;
+  readonly fit: StyleFit;
+  readonly part: (size: SizeOf) => Part;
+  readonly stacks: (size: SizeOf) => readonly Stack[];
+}
+
+type Brief = Pick<StyleBrief<unknown>, 'kit'> & { readonly papers: Papers };
+
+/**
+ * A strip over a cup with an even number of sides, glued outside its front and its back panel: it turns by
+ * the same angle as the cup's panels do, so that its legs are as far apart as those.
+ */
+export function archHandle(
+  brief: Brief,
+  cup: ManySided,
+  side: Section,
+  wall: Section,
+  paper: number,
+): ArchHandle {
+  const { sides } = cup;
+  const card = paperFor(brief.papers, cup.paper).thickness;
+  const own = paperFor(brief.papers, paper).thickness;
+  const over = plus(card, own);
+  const wider = times(plus(over, handleGap.target), sideTangent(sides));
+  const facet: Section = {
+    id: 'handle side',
+    least: side.least,
+    target: plus(side.target, wider),
+    most: plus(side.most, wider, marksWindow(brief)),
+    weight: 0,
+  };
+  // Above the rim the arch begins, with room for a hand in all.
+  const rise = plus(wall.target, largest(millimetres(20), times(side.target, 0.4)));
+  const leg = section(brief, 'handle leg', plus(wall.least, millimetres(8)), rise, 0.1);
+  const wide = smallest(millimetres(22), times(side.least, 0.7));
+  const width: Section = {
+    ...section(brief, 'handle width', times(wide, 2 / 3), wide, 0.1),
+    most: largest(wide, side.least),
+  };
+  const facets = sides / 2 - 1;
+  const across = [leg.id, ...Array.from({ length: facets }, () => facet.id), leg.id];
+  const front = Math.floor(sides / 2);
+  return {
+    sections: [facet, leg, width],
+    template: {
+      id: 'handle',
+      name: 'Handle',
+      paper,
+      copies: 1,
+      across,
+      down: [width.id],
+      draw: (size) =>
+        drawGrid({
+          columns: across.map(size),
+          rows: [size(width.id)],
+          picture: ['w'.repeat(across.length)],
+          lines: Array.from({ length: sides / 2 }, (_, i) =>
+            columnScore(i + 1, 0, 1, mountain(360 / sides, 3)),
+          ),
+        }),
+    },
+    fit: {
+      kind: 'handle',
+      outer: 'handle',
+      inner: cup.id,
+      direction: 'deep',
+      outerSection: facet.id,
+      innerSection: side.id,
+      layers: over,
+      gap: handleGap,
+      opens: 1 / sideTangent(sides),
+    },
+    part: (size) => {
+      const out = toMillimetres(apothemOf(size(facet.id), sides));
+      // Its ends come down to just over the table.
+      const middle = toMillimetres(minus(half(size(leg.id)), card));
+      return {
+        id: 'handle',
+        piece: 'handle',
+        // Its drawn face is the one that shows; the first leg stands at the front.
+        root: { column: 0.5, row: 0.5 },
+        right: vector(0, 0, 1),
+        up: vector(-1, 0, 0),
+        at: vector(0, -out, middle),
+        joins: 4,
+        opens: vector(0, 0, toMillimetres(size(leg.id))),
+      };
+    },
+    stacks: (size) => {
+      const apart = (id: string) => toMillimetres(apothemOf(size(id), sides));
+      const bows = Math.max(0, apart(facet.id) - apart(side.id) - toMillimetres(over) / 2);
+      return [0, 1].map((back): Stack => ({
+        face: { part: 'handle', spot: { column: back ? across.length - 0.05 : 0.05, row: 0.5 } },
+        on: {
+          part: cup.id,
+          spot: { column: ((front + (back * sides) / 2) % sides) + 0.5, row: 0.5 },
+        },
+        side: 'outside',
+        holds: 'glue',
+        covers: 0.05,
+        bows,
+      }));
+    },
+  };
+}
