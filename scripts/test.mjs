@@ -19,7 +19,9 @@ mkdirSync(results, { recursive: true });
 const unitResults = join(results, 'unit.json');
 const journeyResults = join(results, 'journeys.json');
 
-await step('format', () => runTool('prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']));
+await step('format', () =>
+  runTool('prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']),
+);
 // Linting takes longest and needs nothing of what follows: it runs beside it.
 const lint = spawn(process.execPath, [join(root, 'node_modules/eslint/bin/eslint.js'), '.'], {
   cwd: root,
