@@ -27,4 +27,5 @@ export * from './export/index.ts';
 export * from './request/index.ts';
 export * from './plan.ts';
 export * from './compare/index.ts';
+export * from './job/index.ts';
 export { verdictsOf, type Verdict } from './verdict.ts';

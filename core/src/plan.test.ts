@@ -76,7 +76,7 @@ describe('any box on any tools', () => {
         if (!result.ok) {
           expect(result.problems.length).toBeGreaterThan(0);
           for (const { field, message } of result.problems) {
-            expect(field).toMatch(/^(papers\.\d\.sheet|gift(\.\w+)?)$/);
+            expect(field).toMatch(/^(papers\.\d\.sheet|gift(\.\w+)?|style\.options\.\w+)$/);
             // Every refusal is a sentence that ends with a way out.
             expect(message).toMatch(/^[A-Z].+\. .*(Choose|would do|Lay|Turn).*\.$/);
           }

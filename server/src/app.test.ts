@@ -2,13 +2,14 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { inches, newProject, projectDocumentSchema } from '@rangoli/core';
+import { inches, newProject, noProgress, projectDocumentSchema } from '@rangoli/core';
 import { pino } from 'pino';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { createApp } from './app.ts';
 import { openDatabase, type Database } from './database/index.ts';
 import { demoProjects, seedDemo } from './demo/index.ts';
+import { ProgressStore } from './progress/index.ts';
 import { ProjectStore } from './projects/index.ts';
 
 const projectSchema = z.object({
@@ -31,11 +32,13 @@ let folder: string;
 let database: Database;
 let server: Server;
 let origin: string;
+let making: string;
 
 async function open(): Promise<void> {
   database = await openDatabase(join(folder, 'boxes.sqlite'));
   const app = createApp({
     store: new ProjectStore(database),
+    progress: new ProgressStore(database),
     logger: pino({ level: 'silent' }),
     client: join(folder, 'no-client'),
   });
@@ -44,6 +47,7 @@ async function open(): Promise<void> {
   const address = server.address();
   if (typeof address !== 'object' || !address) throw new Error('The server has no port');
   origin = `http://127.0.0.1:${address.port}/api/projects`;
+  making = `http://127.0.0.1:${address.port}/api/progress`;
 }
 
 async function close(): Promise<void> {
@@ -62,8 +66,8 @@ afterEach(async () => {
   rmSync(folder, { recursive: true });
 });
 
-function send(method: string, path: string, body?: unknown): Promise<Response> {
-  return fetch(origin + path, {
+function send(method: string, path: string, body?: unknown, at = origin): Promise<Response> {
+  return fetch(at + path, {
     method,
     ...(body !== undefined && {
       headers: { 'content-type': 'application/json' },
@@ -177,6 +181,41 @@ describe('boxes on the server', () => {
     expect(problem.detail).toMatch(/\.$/);
     if (field !== undefined) expect(problem.errors?.[0]?.field).toBe(field);
     expect(await names()).toEqual([]);
+  });
+});
+
+describe('the making of a box', () => {
+  it('is resumed where it was left, after a restart too', async () => {
+    const { id } = await create('Pocket sundial');
+    const untouched = await send('GET', `/${id}`, undefined, making);
+    expect(await untouched.json()).toEqual({ progress: noProgress() });
+    const progress = { ...noProgress(6), done: { 'cut base': 4 }, at: 'cut base' };
+    expect((await send('PUT', `/${id}`, { progress }, making)).status).toBe(200);
+    const later = {
+      ...progress,
+      done: { 'cut base': 6 },
+      spent: { cut: { seconds: 9, copies: 6 } },
+    };
+    await send('PUT', `/${id}`, { progress: later }, making);
+    await close();
+    await open();
+    const resumed = await send('GET', `/${id}`, undefined, making);
+    expect(await resumed.json()).toEqual({ progress: later });
+  });
+
+  it('is refused in words where it is none', async () => {
+    const { id } = await create('Hand lens');
+    const none = { ...noProgress(), boxes: 0 };
+    const problem = await problemOf(await send('PUT', `/${id}`, { progress: none }, making));
+    expect(problem.errors?.[0]).toEqual({
+      field: 'progress.boxes',
+      message: 'Make one box at least.',
+    });
+    for (const answer of [
+      await send('GET', `/${missing}`, undefined, making),
+      await send('PUT', `/${missing}`, { progress: noProgress(2) }, making),
+    ])
+      expect((await problemOf(answer)).status).toBe(404);
   });
 });
 

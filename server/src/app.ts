@@ -6,17 +6,19 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { bodyLimit, problemHandler, unknownRoute } from './http/index.ts';
+import { progressRoutes, type ProgressStore } from './progress/index.ts';
 import { projectRoutes, type ProjectStore } from './projects/index.ts';
 
 export interface AppParts {
   readonly store: ProjectStore;
+  readonly progress: ProgressStore;
   readonly logger: Logger;
   /** Where the built client lies. */
   readonly client: string;
 }
 
 /** The whole application on one port: the API under `/api`, and the client for every other address. */
-export function createApp({ store, logger, client }: AppParts): Express {
+export function createApp({ store, progress, logger, client }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: false }));
@@ -41,6 +43,7 @@ export function createApp({ store, logger, client }: AppParts): Express {
     response.json({ ok: true });
   });
   app.use('/api/projects', express.json({ limit: bodyLimit }), projectRoutes(store));
+  app.use('/api/progress', express.json({ limit: bodyLimit }), progressRoutes(progress));
   app.use('/api', unknownRoute);
   const page = join(client, 'index.html');
   if (existsSync(page)) {

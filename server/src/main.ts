@@ -6,6 +6,7 @@ import { z } from 'zod';
 import { createApp } from './app.ts';
 import { openDatabase } from './database/index.ts';
 import { seedDemo } from './demo/index.ts';
+import { ProgressStore } from './progress/index.ts';
 import { ProjectStore } from './projects/index.ts';
 
 const { values } = parseArgs({
@@ -26,6 +27,7 @@ const database = await openDatabase(file);
 if (values.demo) await seedDemo(database);
 const app = createApp({
   store: new ProjectStore(database),
+  progress: new ProgressStore(database),
   logger,
   client: resolve(root, 'web/dist'),
 });

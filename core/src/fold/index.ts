@@ -17,6 +17,7 @@ export {
   type PlacedFace,
 } from './folded-box.ts';
 export { compose, placeInto, shifted, type Frame } from './frame.ts';
+export { jointsOf, type Joint, type JointFace } from './joints.ts';
 export { largestOpening, poseFaces } from './pose.ts';
 export { sceneAt, type Scene } from './scene.ts';
 export { cavitySolid, depthIn, type Solid } from './solid.ts';

@@ -44,12 +44,13 @@ function isLengthIssue(issue: z.core.$ZodIssue): boolean {
 }
 
 function explain(issue: z.core.$ZodIssue, path: string, unit: Unit): string {
+  // A schema that has a sentence of its own knows best.
+  if (issue.code === 'custom' || issue.message.endsWith('.')) return issue.message;
   const name = nameOfField(path);
   if (issue.code === 'too_small' && isLengthIssue(issue))
     return `${name} must be at least ${formatWithUnit(nanometres(Number(issue.minimum)), unit)}. Type a larger one.`;
   if (issue.code === 'too_big' && isLengthIssue(issue))
     return `${name} can be at most ${formatWithUnit(nanometres(Number(issue.maximum)), unit)}. Type a smaller one.`;
-  if (issue.code === 'custom' || issue.message.endsWith('.')) return issue.message;
   if (issue.code === 'invalid_value')
     return `${name} must be ${issue.values.map((value) => `“${String(value)}”`).join(' or ')}.`;
   if (issue.code === 'invalid_type')

@@ -16,6 +16,8 @@ export {
 export {
   edgesInWords,
   formatSize,
+  countInWords,
+  partsInWords,
   readingInWords,
   scoreHeadline,
   slantHeadline,

@@ -26,7 +26,8 @@ const numbers = [
   'twelve',
 ];
 
-function count(amount: number): string {
+/** A number as it is said: `six`; a figure above twelve. */
+export function countInWords(amount: number): string {
   return numbers[amount] ?? `${amount}`;
 }
 
@@ -117,7 +118,7 @@ export function scoreInWords(step: ScoreStep, kit: Kit): string {
 }
 
 /** The stretches of a score that does not run over the whole piece. */
-function partsInWords(step: ScoreStep, unit: Unit): readonly string[] {
+export function partsInWords(step: ScoreStep, unit: Unit): readonly string[] {
   return step.passes.flatMap(({ edge, part }) => {
     if (!part) return [];
     const start = edge === 'left' || edge === 'right' ? 'top' : 'left';
@@ -132,7 +133,7 @@ function cutInWords(step: CutStep, unit: Unit): string {
   const size = formatSize(step.width, step.height, unit);
   const setting =
     step.width === step.height ? 'one setting, both ways' : 'one setting for each side';
-  return `${step.name}: cut ${count(step.copies)} ${size} from ${step.paper}, ${setting}.`;
+  return `${step.name}: cut ${countInWords(step.copies)} ${size} from ${step.paper}, ${setting}.`;
 }
 
 /** A cut size as text: `4 × 4 in`. */
@@ -143,7 +144,7 @@ export function formatSize(width: Length, height: Length, unit: Unit): string {
 /** The short line of the slits: `Slit four corners to the fold`. */
 export function slitHeadline(step: SlitStep): string {
   const what = step.slits.length === 4 ? 'corner' : 'line';
-  return `Slit ${count(step.slits.length)} ${what}${step.slits.length === 1 ? '' : 's'} to the fold`;
+  return `Slit ${countInWords(step.slits.length)} ${what}${step.slits.length === 1 ? '' : 's'} to the fold`;
 }
 
 function slitInWords(step: SlitStep): string {
@@ -155,7 +156,7 @@ function slitInWords(step: SlitStep): string {
 
 /** The short line of the tapers: `taper the tabs`. */
 export function taperHeadline(step: TaperStep): string {
-  return step.tabs === 1 ? 'taper the tab' : `taper the ${count(step.tabs)} tabs`;
+  return step.tabs === 1 ? 'taper the tab' : `taper the ${countInWords(step.tabs)} tabs`;
 }
 
 function taperInWords(step: TaperStep): string {
@@ -164,7 +165,7 @@ function taperInWords(step: TaperStep): string {
 
 /** The short line of slanting scores. */
 export function slantHeadline(step: SlantStep): string {
-  return `score ${count(step.lines)} slanting ${step.lines === 1 ? 'line' : 'lines'} along a ruler`;
+  return `score ${countInWords(step.lines)} slanting ${step.lines === 1 ? 'line' : 'lines'} along a ruler`;
 }
 
 /** What is done for each kind of cut-away. */
@@ -185,7 +186,7 @@ const bladed: Readonly<Record<string, readonly [string, string, string]>> = {
 export function snipHeadline({ shape, use, count: times }: SnipStep): string {
   const [verb, one, several] = bladed[use] ?? snips[shape];
   const words = use.includes(one) ? use : `${use} ${one}`;
-  return `${verb} ${count(times)} ${times === 1 ? words : words.replace(new RegExp(`${one}$`), several)}`;
+  return `${verb} ${countInWords(times)} ${times === 1 ? words : words.replace(new RegExp(`${one}$`), several)}`;
 }
 
 /** A step as one would say it; made from the step's data alone. */

@@ -82,7 +82,7 @@ function noPunch({ inside, kit }: Brief): StyleAnswer {
     ok: false,
     refusal: {
       field: 'style.options.opening',
-      message: `No round punch makes an opening between ${formatWithUnit(least, unit)} and ${formatWithUnit(plus(target, slip), unit)}; they come in ${sizes.join(', ')}. Cut the opening, or change the room.`,
+      message: `No round punch makes an opening between ${formatWithUnit(least, unit)} and ${formatWithUnit(plus(target, slip), unit)}; they come in ${sizes.join(', ')}. Choose a cut opening, or other room.`,
     },
   };
 }

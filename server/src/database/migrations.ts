@@ -27,12 +27,26 @@ const firstTables: NamedMigration = {
   },
 };
 
+const progressTable: NamedMigration = {
+  name: '002-progress',
+  async up(knex) {
+    await knex.schema.createTable('progress', (table) => {
+      table.string('project').primary().references('id').inTable('projects');
+      table.text('document').notNullable();
+      table.string('updated_at').notNullable();
+    });
+  },
+  async down(knex) {
+    await knex.schema.dropTable('progress');
+  },
+};
+
 /**
  * Migrations as values, not files: a directory would be listed as `.ts` under tsx and as `.js` when built,
  * and one database would then refuse the other.
  */
 export const migrations: Knex.MigrationSource<NamedMigration> = {
-  getMigrations: () => Promise.resolve([firstTables]),
+  getMigrations: () => Promise.resolve([firstTables, progressTable]),
   getMigrationName: (migration) => migration.name,
   getMigration: (migration) => Promise.resolve(migration),
 };

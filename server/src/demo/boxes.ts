@@ -145,3 +145,9 @@ export function demoProjects(): readonly ProjectDocument[] {
     };
   });
 }
+
+/** How many of a box the open night needs, by its name; one of the others. */
+export const demoBatches: ReadonlyMap<string, number> = new Map([
+  ['Pocket sundial, open night', 6],
+  ['Planet marbles, nine in a row', 12],
+]);

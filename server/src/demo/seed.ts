@@ -1,6 +1,8 @@
+import { noProgress } from '@rangoli/core';
 import { readMeta, writeMeta, type Database } from '../database/index.ts';
+import { ProgressStore } from '../progress/index.ts';
 import { ProjectStore } from '../projects/index.ts';
-import { demoProjects } from './boxes.ts';
+import { demoBatches, demoProjects } from './boxes.ts';
 
 /**
  * Fills an empty, new database with the demo shelf and marks it as a demo. One that is marked already is
@@ -17,6 +19,11 @@ export async function seedDemo(database: Database): Promise<void> {
   // One second apart, so that the shelf has an order.
   let clock = Date.now() - demoProjects().length * 1000;
   const store = new ProjectStore(database, () => new Date((clock += 1000)));
-  for (const document of demoProjects()) await store.create(document);
+  const progress = new ProgressStore(database);
+  for (const document of demoProjects()) {
+    const { id } = await store.create(document);
+    const boxes = demoBatches.get(document.name);
+    if (boxes !== undefined) await progress.write(id, noProgress(boxes));
+  }
   await writeMeta(database, 'kind', 'demo');
 }

@@ -1,0 +1,56 @@
+import type { Length } from '../length/index.ts';
+import type { CellRole } from '../piece/index.ts';
+
+interface Common {
+  readonly piece: string;
+  readonly name: string;
+  /** In one box. */
+  readonly copies: number;
+  /** When it is done, counted in the stages of the folding box. */
+  readonly stage: number;
+}
+
+/** Fold along every score and burnish it, before anything is glued. */
+export interface FoldStep extends Common {
+  readonly kind: 'fold';
+  /** Folds towards the drawn face, which lies inside, and away from it. */
+  readonly inwards: number;
+  readonly outwards: number;
+}
+
+/** Glue flaps of a piece to the same piece. */
+export interface GlueStep extends Common {
+  readonly kind: 'glue';
+  readonly role: CellRole;
+  readonly count: number;
+  readonly onto: CellRole;
+  /** Which face of the flaps takes the adhesive. */
+  readonly adhesiveOn: 'inside' | 'outside';
+  /** Tape must be narrower than the flaps. */
+  readonly narrow: Length;
+  /** Glued round this finished piece, so that it fits. */
+  readonly round?: string;
+}
+
+/** Put a piece to the others. */
+export interface JoinStep extends Common {
+  readonly kind: 'join';
+  readonly how: 'glue' | 'over' | 'into' | 'place';
+  readonly onto: string;
+}
+
+/** Put the gift in. */
+export interface GiftStep extends Common {
+  readonly kind: 'gift';
+}
+
+/** Fold flaps in where nothing is glued: under what is glued next, or to close the box. */
+export interface CloseStep extends Common {
+  readonly kind: 'close';
+  readonly isLast: boolean;
+  readonly role: CellRole;
+  readonly count: number;
+}
+
+/** What is done with a piece once it is cut, scored and snipped. */
+export type AssemblyStep = FoldStep | GlueStep | JoinStep | GiftStep | CloseStep;

@@ -1,0 +1,197 @@
+import { foldingBox, jointsOf, type FoldingBox, type Joint } from '../fold/index.ts';
+import { nanometres } from '../length/index.ts';
+import { paperFor, type Papers } from '../paper/index.ts';
+import type { Piece } from '../piece/index.ts';
+import type { Plan } from '../planning/index.ts';
+import type { AssemblyStep, CloseStep, FoldStep, GlueStep, JoinStep } from './assembly-step.ts';
+
+function pieceNamed(plan: Plan, id: string): Piece {
+  const piece = plan.pieces.find((each) => each.id === id);
+  if (!piece) throw new Error(`No piece ${id} in this box`);
+  return piece;
+}
+
+/** How often a piece stands in a box. */
+function copiesOf({ assembly }: Plan, id: string): number {
+  return assembly.parts.filter(({ piece }) => piece === id).length;
+}
+
+/** Scores that are folded by hand, each run once. */
+function foldStep(plan: Plan, { id, name, grid }: Piece): readonly FoldStep[] {
+  const folds = [...grid.lines.flatMap(({ spans }) => spans), ...grid.diagonals].flatMap((made) =>
+    made.make === 'score' && made.fold.angle > 0 ? [made.fold.sense] : [],
+  );
+  const inwards = folds.filter((sense) => sense === 'valley').length;
+  const outwards = folds.filter((sense) => sense === 'mountain').length;
+  if (inwards + outwards === 0) return [];
+  return [
+    { kind: 'fold', piece: id, name, copies: copiesOf(plan, id), stage: 0, inwards, outwards },
+  ];
+}
+
+/** Joints that are made in one go: alike, and at the same time. */
+function groupJoints(joints: readonly Joint[]): readonly (readonly [Joint, ...Joint[]])[] {
+  const groups = new Map<string, [Joint, ...Joint[]]>();
+  for (const joint of joints) {
+    const { face, on, touches, stage } = joint;
+    const key = [face.piece, face.role, on.role, touches, stage].join(' ');
+    const group = groups.get(key);
+    if (group) group.push(joint);
+    else groups.set(key, [joint]);
+  }
+  return [...groups.values()];
+}
+
+function glueStep(plan: Plan, joints: readonly [Joint, ...Joint[]]): GlueStep {
+  const [{ face, on, touches, stage }] = joints;
+  const { id, name } = pieceNamed(plan, face.piece);
+  return {
+    kind: 'glue',
+    piece: id,
+    name,
+    copies: copiesOf(plan, id),
+    stage,
+    role: face.role,
+    count: joints.length,
+    onto: on.role,
+    adhesiveOn: touches === 'drawn face' ? 'inside' : 'outside',
+    narrow: nanometres(Math.min(...joints.map(({ narrow }) => narrow))),
+  };
+}
+
+/** The last two corners of a lid are glued round the finished base, so that it fits. */
+function roundBase(plan: Plan, step: GlueStep): readonly GlueStep[] {
+  const pair = plan.pairs.find(({ kind, outer }) => kind === 'lid' && outer === step.piece);
+  if (!pair || step.count < 4 || step.role !== 'tab') return [step];
+  const round = pieceNamed(plan, pair.inner).name;
+  return [
+    { ...step, count: step.count - 2 },
+    { ...step, count: 2, round },
+  ];
+}
+
+/** Flaps that only lie on others, each folded in once whatever it lies on. */
+function closeSteps(plan: Plan, joints: readonly Joint[]): readonly CloseStep[] {
+  const groups = new Map<string, Joint[]>();
+  for (const joint of joints) {
+    const key = [joint.face.piece, joint.face.role, joint.stage].join(' ');
+    groups.set(key, [...(groups.get(key) ?? []), joint]);
+  }
+  return [...groups.values()].flatMap((group): readonly CloseStep[] => {
+    const [first] = group;
+    if (!first) return [];
+    const { face, stage } = first;
+    const { id, name } = pieceNamed(plan, face.piece);
+    return [
+      {
+        kind: 'close',
+        piece: id,
+        name,
+        copies: copiesOf(plan, id),
+        stage,
+        role: face.role,
+        count: new Set(group.map((joint) => joint.face.face)).size,
+        isLast: stage >= plan.assembly.giftEnters,
+      },
+    ];
+  });
+}
+
+/** Glued inside one part, as often as the part stands in the box. */
+function withinParts(plan: Plan, joints: readonly Joint[]): readonly AssemblyStep[] {
+  const firsts = new Set(
+    plan.pieces.map(({ id }) => plan.assembly.parts.find(({ piece }) => piece === id)?.id),
+  );
+  const own = joints.filter(({ face, on }) => face.part === on.part && firsts.has(face.part));
+  const glued = own.filter(({ holds }) => holds === 'glue');
+  return [
+    ...groupJoints(glued).flatMap((group) => roundBase(plan, glueStep(plan, group))),
+    ...closeSteps(
+      plan,
+      own.filter(({ holds }) => holds === 'tuck'),
+    ),
+  ];
+}
+
+/** How each part but the first comes to the others. */
+function joinSteps(plan: Plan, joints: readonly Joint[]): readonly JoinStep[] {
+  const [first, ...others] = plan.assembly.parts;
+  const seen = new Set([first?.piece]);
+  return others.flatMap((part): readonly JoinStep[] => {
+    if (seen.has(part.piece)) return [];
+    seen.add(part.piece);
+    const glued = joints.find(
+      ({ face, on, holds }) =>
+        holds === 'glue' &&
+        face.part !== on.part &&
+        (face.piece === part.piece || on.piece === part.piece),
+    );
+    const pair = plan.pairs.find(
+      ({ outer, inner }) => outer !== inner && (outer === part.piece || inner === part.piece),
+    );
+    const other = glued
+      ? glued.face.piece === part.piece
+        ? glued.on.piece
+        : glued.face.piece
+      : pair
+        ? pair.outer === part.piece
+          ? pair.inner
+          : pair.outer
+        : (first?.piece ?? part.piece);
+    const how = glued ? 'glue' : !pair ? 'place' : pair.outer === part.piece ? 'over' : 'into';
+    const { id, name } = pieceNamed(plan, part.piece);
+    return [
+      {
+        kind: 'join',
+        piece: id,
+        name,
+        copies: copiesOf(plan, id),
+        stage: part.joins,
+        how,
+        onto: pieceNamed(plan, other).name,
+      },
+    ];
+  });
+}
+
+const order: Readonly<Record<AssemblyStep['kind'], number>> = {
+  fold: 0,
+  glue: 1,
+  join: 2,
+  gift: 3,
+  close: 4,
+};
+
+/** A plan's pieces as a box that folds. */
+export function boxOf(plan: Plan, papers: Papers): FoldingBox {
+  return foldingBox(plan.pieces, ({ paper }) => paperFor(papers, paper).thickness, plan.assembly);
+}
+
+/**
+ * The steps from flat pieces to the closed box with the gift in it: every fold is burnished before anything
+ * is glued; then in the order in which the box folds, tabs before what covers them, what goes over the gift
+ * last.
+ */
+export function assemblySteps(plan: Plan, papers: Papers): readonly AssemblyStep[] {
+  const joints = jointsOf(boxOf(plan, papers));
+  const [first] = plan.assembly.parts;
+  const folds = plan.pieces.flatMap((piece) => foldStep(plan, piece));
+  const steps = [...withinParts(plan, joints), ...joinSteps(plan, joints)];
+  const gift: readonly AssemblyStep[] = first
+    ? [
+        {
+          kind: 'gift',
+          piece: first.piece,
+          name: pieceNamed(plan, first.piece).name,
+          copies: 1,
+          stage: plan.assembly.giftEnters,
+        },
+      ]
+    : [];
+  return [...folds, ...inOrder([...steps, ...gift])];
+}
+
+/** By stage; at one stage glue before joining, the gift after what it stands in, closing last. */
+function inOrder(steps: readonly AssemblyStep[]): readonly AssemblyStep[] {
+  return [...steps].sort((a, b) => a.stage - b.stage || order[a.kind] - order[b.kind]);
+}

@@ -1,0 +1,25 @@
+export {
+  type AssemblyStep,
+  type CloseStep,
+  type FoldStep,
+  type GiftStep,
+  type GlueStep,
+  type JoinStep,
+} from './assembly-step.ts';
+export { boxOf } from './assembly-steps.ts';
+export { planJob, type Bench, type Job, type JobStage, type JobStep } from './job.ts';
+export {
+  doneOf,
+  goTo,
+  isDone,
+  mostBoxes,
+  nextStep,
+  noProgress,
+  progressSchema,
+  secondsLeft,
+  stepAtHand,
+  undone,
+  withDone,
+  type Progress,
+} from './progress.ts';
+export { sayJobStep, type JobWords } from './job-words.ts';

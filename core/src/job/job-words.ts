@@ -1,0 +1,283 @@
+import {
+  formatLength,
+  formatWithUnit,
+  inchFraction,
+  millimetres,
+  minus,
+  type Length,
+  type Unit,
+} from '../length/index.ts';
+import type { CellRole } from '../piece/index.ts';
+import {
+  edgesInWords,
+  formatSize,
+  countInWords,
+  partsInWords,
+  readingInWords,
+  slantHeadline,
+  slitHeadline,
+  snipHeadline,
+  stepInWords,
+  taperHeadline,
+  type CutStep,
+  type ScoreStep,
+} from '../steps/index.ts';
+import type { Kit } from '../tools/index.ts';
+import type { CloseStep, FoldStep, GlueStep, JoinStep } from './assembly-step.ts';
+import type { JobStep } from './job.ts';
+
+/** A step of a job in words, made from its data alone. */
+export interface JobWords {
+  /** What is read from two metres: the figure to set, or what to do. */
+  readonly figure: string;
+  /** The whole instruction. */
+  readonly text: string;
+  /** Its line in the list of steps. */
+  readonly line: string;
+  /** What is counted: `lids scored`. */
+  readonly counted: string;
+}
+
+function capitalised(words: string): string {
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
+}
+
+/** More than one of a thing: `lids`, `boxes`, `panels`. */
+export function plural(name: string): string {
+  const lower = name.toLowerCase();
+  if (lower.endsWith('s')) return lower;
+  return lower.endsWith('x') ? `${lower}es` : `${lower}s`;
+}
+
+const participles: Readonly<Record<JobStep['work']['kind'], string>> = {
+  cut: 'cut',
+  score: 'scored',
+  slant: 'scored',
+  slit: 'slit',
+  taper: 'tapered',
+  snip: 'trimmed',
+  fold: 'folded',
+  glue: 'glued',
+  join: 'on',
+  gift: 'filled',
+  close: 'closed',
+};
+
+function sayCut({ name, paper, width, height }: CutStep, copies: number, { trimmer }: Kit) {
+  const { unit } = trimmer;
+  const size = formatSize(width, height, unit);
+  const isSquare = width === height;
+  const setting = isSquare
+    ? `Set the trimmer to ${formatWithUnit(width, unit)} and cut strips; turn them and cut at the same setting.`
+    : `Set the trimmer to ${formatWithUnit(height, unit)} and cut strips; set it to ${formatWithUnit(width, unit)} and cut the strips across.`;
+  return {
+    figure: size,
+    text: `${name}. Cut ${countInWords(copies)} from ${paper}. ${setting}`,
+    line: `${name}: ${countInWords(copies)} ${size}`,
+  };
+}
+
+const turns = {
+  none: 'score',
+  quarter: 'turn a quarter and score',
+  half: 'turn it right round and score',
+  'three quarters': 'turn a quarter back and score',
+} as const;
+
+/** What follows the first score of a setting. */
+function sayTurns({ passes }: ScoreStep): string {
+  const [, second, ...more] = passes;
+  if (!second) return '';
+  if (more.length === 2 && passes.slice(1).every(({ turn }) => turn === 'quarter'))
+    return ', then turn a quarter. Four times';
+  if (more.length === 0 && second.turn === 'half') return ', turn it right round and score again';
+  return `, ${passes
+    .slice(1)
+    .map(({ turn }) => turns[turn])
+    .join(', ')}`;
+}
+
+/** Where to score: the figure with its place on the grooves, or how to make it off them. */
+function sayWhere(step: ScoreStep, kit: Kit): string {
+  const { unit } = step.tool === 'board' ? kit.board : kit.trimmer;
+  const reading = formatWithUnit(step.reading, unit);
+  const verb = step.make === 'score' ? 'Score' : 'Don’t score, only mark both edges';
+  const words = readingInWords(step, kit);
+  if (step.offGroove) return `${words}. ${verb} at ${reading}`;
+  const [, place] = words.split(' is ');
+  return `${verb} at ${reading}${place === undefined ? '' : `, ${place}`}`;
+}
+
+const faces: Readonly<Record<ScoreStep['face'], string>> = {
+  'inside up': 'Inside face up',
+  'print down': 'Print face down',
+  'foil down': 'Foil face down, scored on its back',
+};
+
+function sayScore(step: ScoreStep, kit: Kit) {
+  const { unit } = step.tool === 'board' ? kit.board : kit.trimmer;
+  const edge = step.passes.length === 4 && step.square ? 'any edge' : edgesInWords(step);
+  return {
+    figure: formatWithUnit(step.reading, unit),
+    text: [
+      `${step.name}. ${faces[step.face]}, ${edge} against the fence.`,
+      `${sayWhere(step, kit)}${sayTurns(step)}.`,
+      ...partsInWords(step, kit.trimmer.unit),
+    ].join(' '),
+    line: `${step.name}: ${formatLength(step.reading, unit)} on ${edgesInWords(step)}`,
+  };
+}
+
+/** Tape as it is sold, the widest first. */
+const tapes: Readonly<Record<Unit, readonly Length[]>> = {
+  inch: [inchFraction(1, 2), inchFraction(1, 4), inchFraction(1, 8)],
+  mm: [millimetres(12), millimetres(6), millimetres(3)],
+};
+
+/** Which tape fits a flap so narrow, with a little free on both sides. */
+export function tapeFor(narrow: Length, unit: Unit): Length | undefined {
+  return tapes[unit].find((wide) => wide <= minus(narrow, millimetres(2)));
+}
+
+const roles: Readonly<Record<CellRole, readonly [string, string]>> = {
+  tab: ['tab', 'tabs'],
+  seam: ['seam', 'seams'],
+  flap: ['flap', 'flaps'],
+  rim: ['rim', 'rims'],
+  gusset: ['folded corner', 'folded corners'],
+  wall: ['wall', 'walls'],
+  floor: ['floor', 'floors'],
+  lid: ['lid panel', 'lid panels'],
+  waste: ['edge', 'edges'],
+};
+
+function several(count: number, role: CellRole): string {
+  const [one, many] = roles[role];
+  return `${countInWords(count)} ${count === 1 ? one : many}`;
+}
+
+function sayFold({ name, inwards, outwards }: FoldStep) {
+  const all = inwards + outwards;
+  const ways =
+    outwards === 0
+      ? 'all towards the inside'
+      : inwards === 0
+        ? 'all towards the outside'
+        : `${countInWords(inwards)} towards the inside, ${countInWords(outwards)} (dash-dot) towards the outside`;
+  return {
+    figure: all === 1 ? 'Fold and burnish' : `Burnish ${countInWords(all)} folds`,
+    text: `${name}. Fold every score, ${ways}, and run the burnisher along it. Then open it again.`,
+    line: `${name}: burnish every score`,
+  };
+}
+
+function sayGlue(step: GlueStep, unit: Unit) {
+  const { name, count, role, onto, adhesiveOn, narrow, round } = step;
+  const what = several(count, role);
+  const tape = tapeFor(narrow, unit);
+  const means = tape
+    ? `Tape up to ${formatWithUnit(tape, unit)} wide, or wet glue`
+    : 'Wet glue: the flap is too narrow for tape';
+  const last = round
+    ? `Put it over the finished ${round.toLowerCase()} first and glue ${what} there, so that it fits.`
+    : `Adhesive on the ${adhesiveOn} face of ${count === 1 ? 'the' : 'each'} ${roles[role][0]}, then press ${count === 1 ? 'it' : 'them'} onto the ${roles[onto][count === 1 ? 0 : 1]}.`;
+  return {
+    figure: round ? `The last ${countInWords(count)}` : `Glue ${what}`,
+    text: `${name}. ${last} ${means}.`,
+    line: round
+      ? `${name}: last ${countInWords(count)}, over the ${round.toLowerCase()}`
+      : `${name}: glue ${what}`,
+  };
+}
+
+function sayJoin({ name, how, onto }: JoinStep) {
+  const [piece, other] = [name.toLowerCase(), onto.toLowerCase()];
+  switch (how) {
+    case 'glue':
+      return {
+        figure: `Glue the ${piece} on`,
+        text: `${name}. Glue it to the ${other}, straight and flush; hold it until it grips.`,
+        line: `${name}: glue to the ${other}`,
+      };
+    case 'over':
+      return {
+        figure: `${name} on`,
+        text: `${name}. Slide it over the ${other}; it should go on with a light tug.`,
+        line: `${name}: over the ${other}`,
+      };
+    case 'into':
+      return {
+        figure: `${name} in`,
+        text: `${name}. Slide it into the ${other}.`,
+        line: `${name}: into the ${other}`,
+      };
+    case 'place':
+      return {
+        figure: `${name} in place`,
+        text: `${name}. Put it in its place at the ${other}.`,
+        line: `${name}: in its place`,
+      };
+  }
+}
+
+function sayClose({ name, count, role, isLast }: CloseStep) {
+  const what = several(count, role);
+  return isLast
+    ? {
+        figure: `Tuck in ${what}`,
+        text: `${name}. Tuck in ${what}; nothing is glued here.`,
+        line: `${name}: tuck in ${what}`,
+      }
+    : {
+        figure: `Fold in ${what}`,
+        text: `${name}. Fold in ${what} and leave ${count === 1 ? 'it' : 'them'} unglued; what comes next holds ${count === 1 ? 'it' : 'them'}.`,
+        line: `${name}: fold in ${what}`,
+      };
+}
+
+function sayWork(step: JobStep, kit: Kit): Omit<JobWords, 'counted'> {
+  const { work } = step;
+  switch (work.kind) {
+    case 'cut':
+      return sayCut(work, step.copies, kit);
+    case 'score':
+      return sayScore(work, kit);
+    case 'fold':
+      return sayFold(work);
+    case 'glue':
+      return sayGlue(work, kit.trimmer.unit);
+    case 'join':
+      return sayJoin(work);
+    case 'close':
+      return sayClose(work);
+    case 'gift':
+      return { figure: 'Gift in', text: 'Put the gift in.', line: 'Gift in' };
+    case 'slit':
+      return saySnip(slitHeadline(work), work.name, stepInWords(work, kit));
+    case 'slant':
+      return saySnip(slantHeadline(work), work.name, stepInWords(work, kit));
+    case 'taper':
+      return saySnip(taperHeadline(work), work.name, stepInWords(work, kit));
+    case 'snip':
+      return saySnip(snipHeadline(work), work.name, stepInWords(work, kit));
+  }
+}
+
+function saySnip(headline: string, name: string, sentence: string) {
+  return {
+    figure: capitalised(headline),
+    text: sentence.replace(
+      /^([^:]+): (.)/,
+      (_, piece: string, first: string) => `${piece}. ${first.toUpperCase()}`,
+    ),
+    line: `${name}: ${headline.charAt(0).toLowerCase()}${headline.slice(1)}`,
+  };
+}
+
+/** A step as it is said at the table. */
+export function sayJobStep(step: JobStep, kit: Kit): JobWords {
+  const { figure, text, line } = sayWork(step, kit);
+  const { name, kind } = step.work;
+  const things = kind === 'gift' ? 'boxes' : plural(name);
+  return { figure, text, line, counted: `${things} ${participles[kind]}` };
+}

@@ -1,0 +1,120 @@
+import type { Plan } from '../planning/index.ts';
+import type { PlanRequest } from '../request/index.ts';
+import type { ScoreStep, Step } from '../steps/index.ts';
+import type { AssemblyStep } from './assembly-step.ts';
+import { assemblySteps } from './assembly-steps.ts';
+import { usualSeconds } from './usual-time.ts';
+
+/** Where on the table a step is done. */
+export type Bench = 'trimmer' | 'board' | 'ruler' | 'scissors' | 'glue';
+
+/** One thing to do at the table with one setting, for every piece that needs it. */
+export interface JobStep {
+  /** Stays the same while the step does, so that progress is kept when the box is planned anew. */
+  readonly id: string;
+  readonly bench: Bench;
+  readonly work: Step | AssemblyStep;
+  /** How many pieces go through it, over all boxes. */
+  readonly copies: number;
+  /** About how long one of them takes a practised hand, in seconds. */
+  readonly usual: number;
+}
+
+/** Steps that are done with the same tool, one after the other. */
+export interface JobStage {
+  readonly bench: Bench;
+  readonly steps: readonly JobStep[];
+}
+
+/** Everything that there is to do for so many boxes, in order. */
+export interface Job {
+  readonly boxes: number;
+  readonly stages: readonly JobStage[];
+  /** The same steps in one row. */
+  readonly steps: readonly JobStep[];
+}
+
+const benches: readonly Bench[] = ['trimmer', 'board', 'ruler', 'scissors', 'glue'];
+
+function benchOf(work: Step | AssemblyStep): Bench {
+  switch (work.kind) {
+    case 'cut':
+      return 'trimmer';
+    case 'score':
+      return work.tool;
+    case 'slant':
+      return 'ruler';
+    case 'slit':
+    case 'taper':
+    case 'snip':
+      return 'scissors';
+    default:
+      return 'glue';
+  }
+}
+
+/** What tells a step from the others of its piece. */
+function detailOf(work: Step | AssemblyStep): string {
+  switch (work.kind) {
+    case 'cut':
+      return `${work.width} ${work.height}`;
+    case 'score':
+      return `${work.make} ${work.reading} ${work.passes.map(({ edge }) => edge).join('')}`;
+    case 'slit':
+      return work.slits.map(({ line, from }) => `${line} ${from}`).join(',');
+    case 'slant':
+      return `${work.lines}`;
+    case 'taper':
+      return `${work.inset}`;
+    case 'snip':
+      return `${work.shape} ${work.use}`;
+    case 'glue':
+      return `${work.role} ${work.onto} ${work.stage} ${work.round ?? ''}`;
+    case 'close':
+      return `${work.role} ${work.stage}`;
+    case 'fold':
+    case 'join':
+    case 'gift':
+      return '';
+  }
+}
+
+/** Scores that need the same setting follow one another, whatever piece they are on. */
+function bySetting(steps: readonly JobStep[]): readonly JobStep[] {
+  const settingOf = ({ work }: JobStep) => (work.kind === 'score' ? work.reading : undefined);
+  const settings = [...new Set(steps.map(settingOf))];
+  return settings.flatMap((setting) => steps.filter((step) => settingOf(step) === setting));
+}
+
+function isScore(work: Step | AssemblyStep): work is ScoreStep {
+  return work.kind === 'score';
+}
+
+/**
+ * The whole job for so many boxes: what the plan says for one, for all of them and in the order of the
+ * table, then folding and gluing. Everything that can't be done after gluing comes before it.
+ */
+export function planJob(plan: Plan, request: PlanRequest, boxes: number): Job {
+  const works = [...plan.steps, ...assemblySteps(plan, request.papers)];
+  const ids = new Set<string>();
+  const all = works.map((work): JobStep => {
+    const name = `${work.kind} ${work.piece} ${detailOf(work)}`.trim();
+    let id = name;
+    for (let again = 2; ids.has(id); again++) id = `${name} (${again})`;
+    ids.add(id);
+    return {
+      id,
+      bench: benchOf(work),
+      work,
+      copies: work.copies * boxes,
+      usual: usualSeconds(work),
+    };
+  });
+  const stages = benches.flatMap((bench): readonly JobStage[] => {
+    const here = all.filter((step) => step.bench === bench);
+    if (here.length === 0) return [];
+    const steps = here.every(({ work }) => isScore(work)) ? bySetting(here) : here;
+    return [{ bench, steps }];
+  });
+  return { boxes, stages, steps: stages.flatMap(({ steps }) => steps) };
+}

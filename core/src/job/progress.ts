@@ -1,0 +1,107 @@
+import { z } from 'zod';
+import type { Job, JobStep } from './job.ts';
+
+/** The most boxes that one job may be for. */
+export const mostBoxes = 200;
+
+const spentSchema = z.object({ seconds: z.number().nonnegative(), copies: z.int().nonnegative() });
+
+/** How far the making of a box has come, as it is stored. */
+export const progressSchema = z.object({
+  version: z.literal(1),
+  boxes: z
+    .int({ error: 'How many boxes is a whole number.' })
+    .min(1, { error: 'Make one box at least.' })
+    .max(mostBoxes, { error: `Make ${mostBoxes} boxes at the most in one go.` }),
+  /** How many pieces are through each step, by its id. */
+  done: z.record(z.string(), z.int().nonnegative()),
+  /** The step at hand; the first that is not done without it. */
+  at: z.string().optional(),
+  /** Time that steps took, by their kind. */
+  spent: z.record(z.string(), spentSchema),
+});
+export type Progress = z.infer<typeof progressSchema>;
+
+/** Nothing made yet, of so many boxes. */
+export function noProgress(boxes = 1): Progress {
+  return { version: 1, boxes, done: {}, spent: {} };
+}
+
+/** How many pieces are through a step. */
+export function doneOf({ done }: Progress, { id, copies }: JobStep): number {
+  return Math.min(done[id] ?? 0, copies);
+}
+
+/** Whether all pieces are through a step. */
+export function isDone(progress: Progress, step: JobStep): boolean {
+  return doneOf(progress, step) >= step.copies;
+}
+
+/** Where the maker is: the step that was gone to, or the first that is not done. Undefined when all is. */
+export function stepAtHand(job: Job, progress: Progress): JobStep | undefined {
+  return (
+    job.steps.find(({ id }) => id === progress.at) ??
+    job.steps.find((step) => !isDone(progress, step))
+  );
+}
+
+/** The first step after this one that is not done, or else the first of all. Undefined when all is done. */
+export function nextStep(job: Job, progress: Progress, after: JobStep): JobStep | undefined {
+  const open = (step: JobStep) => !isDone(progress, step);
+  const later = job.steps.slice(job.steps.indexOf(after) + 1);
+  return later.find(open) ?? job.steps.find(open);
+}
+
+/** A longer break than this is no work. */
+const longestPiece = 600;
+
+function withTime(progress: Progress, step: JobStep, copies: number, seconds: number): Progress {
+  if (copies <= 0 || seconds <= 0 || seconds / copies > longestPiece) return progress;
+  const { kind } = step.work;
+  const before = progress.spent[kind] ?? { seconds: 0, copies: 0 };
+  // Counted against what the step usually takes, so that long and short ones are one measure.
+  const spent = {
+    seconds: before.seconds + seconds / step.usual,
+    copies: before.copies + copies,
+  };
+  return { ...progress, spent: { ...progress.spent, [kind]: spent } };
+}
+
+/** So many more pieces are through a step, which took so long; on to the next when none is left. */
+export function withDone(
+  job: Job,
+  progress: Progress,
+  step: JobStep,
+  copies: number,
+  seconds: number,
+): Progress {
+  const had = doneOf(progress, step);
+  const has = Math.min(step.copies, had + copies);
+  const timed = withTime(progress, step, has - had, seconds);
+  const counted = { ...timed, done: { ...timed.done, [step.id]: has } };
+  if (has < step.copies) return { ...counted, at: step.id };
+  return goTo(counted, nextStep(job, counted, step));
+}
+
+/** The pieces of a step are to be done again, and it is at hand. */
+export function undone(progress: Progress, step: JobStep): Progress {
+  const { [step.id]: _, ...done } = progress.done;
+  return { ...progress, done, at: step.id };
+}
+
+/** Goes to a step; to the first that is not done without one. */
+export function goTo({ at: _, ...progress }: Progress, step: JobStep | undefined): Progress {
+  return step ? { ...progress, at: step.id } : progress;
+}
+
+/** How much slower or faster than usual a kind of step has gone; 1 before it has been done. */
+function paceOf({ spent }: Progress, { work }: JobStep): number {
+  const known = spent[work.kind];
+  // A few usual ones stand beside what was measured, so that the first piece doesn't decide it all.
+  return known ? (known.seconds + 2) / (known.copies + 2) : 1;
+}
+
+/** Seconds that are left of a step, by the maker's own pace. */
+export function secondsLeft(progress: Progress, step: JobStep): number {
+  return (step.copies - doneOf(progress, step)) * step.usual * paceOf(progress, step);
+}

@@ -1,0 +1,46 @@
+import type { Step } from '../steps/index.ts';
+import type { AssemblyStep } from './assembly-step.ts';
+
+/** Seconds that one of each thing takes a practised hand. */
+const takes = {
+  cut: 15,
+  lay: 4,
+  score: 5,
+  ruled: 14,
+  slit: 4,
+  taper: 5,
+  snip: 7,
+  fold: 3,
+  glue: 14,
+  join: 20,
+  gift: 8,
+  close: 6,
+} as const;
+
+/** About how long a step takes for one piece, in seconds. */
+export function usualSeconds(work: Step | AssemblyStep): number {
+  switch (work.kind) {
+    case 'cut':
+      return 2 * takes.cut;
+    case 'score':
+      return takes.lay + work.passes.length * (work.tool === 'board' ? takes.score : takes.ruled);
+    case 'slant':
+      return work.lines * takes.ruled;
+    case 'slit':
+      return work.slits.length * takes.slit;
+    case 'taper':
+      return work.tabs * takes.taper;
+    case 'snip':
+      return work.count * takes.snip;
+    case 'fold':
+      return (work.inwards + work.outwards) * takes.fold;
+    case 'glue':
+      return work.count * takes.glue;
+    case 'close':
+      return work.count * takes.close;
+    case 'join':
+      return takes.join;
+    case 'gift':
+      return takes.gift;
+  }
+}

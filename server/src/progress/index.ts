@@ -1,0 +1,2 @@
+export { ProgressStore } from './store.ts';
+export { progressRoutes } from './routes.ts';
