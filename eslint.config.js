@@ -37,7 +37,7 @@ const coreRooms = {
     'request',
   ],
   compare: ['length', 'gift', 'piece', 'styles', 'request', 'planning'],
-  job: ['length', 'paper', 'tools', 'piece', 'fold', 'steps', 'request', 'planning'],
+  job: ['length', 'paper', 'tools', 'piece', 'fold', 'steps', 'sheets', 'request', 'planning'],
 };
 
 const coreRules = Object.entries(coreRooms).map(([room, open]) => ({

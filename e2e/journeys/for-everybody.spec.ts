@@ -30,6 +30,9 @@ for (const [width, height] of [
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
     );
     expect(overflow).toBe(0);
+    await page.getByRole('link', { name: 'Make', exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('in');
+    expect(await seriousFindings(page)).toEqual([]);
   });
 
 test('the main work needs no scrolling at 1280 × 800', async ({ demo, page }) => {

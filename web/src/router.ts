@@ -21,6 +21,12 @@ export const router = createRouter({
       component: () => import('./limits/LimitsView.vue').then((view) => view.default),
       props: true,
     },
+    {
+      path: '/box/:id/make',
+      name: 'make',
+      component: () => import('./make/MakeView.vue').then((view) => view.default),
+      props: true,
+    },
     { path: '/:path(.*)*', name: 'nowhere', component: NowhereView },
   ],
 });

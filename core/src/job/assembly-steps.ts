@@ -1,4 +1,4 @@
-import { foldingBox, jointsOf, type FoldingBox, type Joint } from '../fold/index.ts';
+import { foldingBox, jointsOf, type FoldingBox, type Joint, type Part } from '../fold/index.ts';
 import { nanometres } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
@@ -113,54 +113,64 @@ function withinParts(plan: Plan, joints: readonly Joint[]): readonly AssemblySte
   ];
 }
 
-/** How each part but the first comes to the others. */
+/** The glued joint between a part and one that is there already. */
+function gluedTo(part: Part, there: ReadonlySet<string>, joints: readonly Joint[]) {
+  for (const { face, on, holds } of joints) {
+    if (holds !== 'glue' || face.part === on.part) continue;
+    if (face.piece === part.piece && there.has(on.piece)) return on.piece;
+    if (on.piece === part.piece && there.has(face.piece)) return face.piece;
+  }
+  return undefined;
+}
+
+/** How a part comes to those that are there: glued on, over one of them, into one, or beside them. */
+function joinStep(plan: Plan, part: Part, there: ReadonlySet<string>, joints: readonly Joint[]) {
+  const { id, name } = pieceNamed(plan, part.piece);
+  const step = (how: JoinStep['how'], onto: string): JoinStep => ({
+    kind: 'join',
+    piece: id,
+    name,
+    copies: copiesOf(plan, id),
+    stage: part.joins,
+    how,
+    onto: pieceNamed(plan, onto).name,
+  });
+  const glued = gluedTo(part, there, joints);
+  if (glued !== undefined) return step('glue', glued);
+  const over = plan.pairs.find(({ outer, inner }) => outer === id && there.has(inner));
+  if (over && over.inner !== id) return step('over', over.inner);
+  const into = plan.pairs.find(({ outer, inner }) => inner === id && there.has(outer));
+  if (into && into.outer !== id) return step('into', into.outer);
+  const [first = part.piece] = there;
+  return step('place', first);
+}
+
 function joinSteps(plan: Plan, joints: readonly Joint[]): readonly JoinStep[] {
   const [first, ...others] = plan.assembly.parts;
-  const seen = new Set([first?.piece]);
+  const there = new Set(first ? [first.piece] : []);
   return others.flatMap((part): readonly JoinStep[] => {
-    if (seen.has(part.piece)) return [];
-    seen.add(part.piece);
-    const glued = joints.find(
-      ({ face, on, holds }) =>
-        holds === 'glue' &&
-        face.part !== on.part &&
-        (face.piece === part.piece || on.piece === part.piece),
-    );
-    const pair = plan.pairs.find(
-      ({ outer, inner }) => outer !== inner && (outer === part.piece || inner === part.piece),
-    );
-    const other = glued
-      ? glued.face.piece === part.piece
-        ? glued.on.piece
-        : glued.face.piece
-      : pair
-        ? pair.outer === part.piece
-          ? pair.inner
-          : pair.outer
-        : (first?.piece ?? part.piece);
-    const how = glued ? 'glue' : !pair ? 'place' : pair.outer === part.piece ? 'over' : 'into';
-    const { id, name } = pieceNamed(plan, part.piece);
-    return [
-      {
-        kind: 'join',
-        piece: id,
-        name,
-        copies: copiesOf(plan, id),
-        stage: part.joins,
-        how,
-        onto: pieceNamed(plan, other).name,
-      },
-    ];
+    if (there.has(part.piece)) return [];
+    const step = joinStep(plan, part, there, joints);
+    there.add(part.piece);
+    return [step];
   });
 }
 
-const order: Readonly<Record<AssemblyStep['kind'], number>> = {
-  fold: 0,
-  glue: 1,
-  join: 2,
-  gift: 3,
-  close: 4,
-};
+/** What comes first at one stage: a piece is finished before it goes over another one. */
+function orderOf(step: AssemblyStep): number {
+  switch (step.kind) {
+    case 'fold':
+      return 0;
+    case 'glue':
+      return 1;
+    case 'join':
+      return step.how === 'glue' ? 2 : 3;
+    case 'gift':
+      return 4;
+    case 'close':
+      return 5;
+  }
+}
 
 /** A plan's pieces as a box that folds. */
 export function boxOf(plan: Plan, papers: Papers): FoldingBox {
@@ -193,5 +203,5 @@ export function assemblySteps(plan: Plan, papers: Papers): readonly AssemblyStep
 
 /** By stage; at one stage glue before joining, the gift after what it stands in, closing last. */
 function inOrder(steps: readonly AssemblyStep[]): readonly AssemblyStep[] {
-  return [...steps].sort((a, b) => a.stage - b.stage || order[a.kind] - order[b.kind]);
+  return [...steps].sort((a, b) => a.stage - b.stage || orderOf(a) - orderOf(b));
 }

@@ -7,6 +7,7 @@ export {
   type JoinStep,
 } from './assembly-step.ts';
 export { boxOf } from './assembly-steps.ts';
+export { sheetsFor } from './job-sheets.ts';
 export { planJob, type Bench, type Job, type JobStage, type JobStep } from './job.ts';
 export {
   doneOf,
@@ -22,4 +23,4 @@ export {
   withDone,
   type Progress,
 } from './progress.ts';
-export { sayJobStep, type JobWords } from './job-words.ts';
+export { plural, sayJobStep, type JobWords } from './job-words.ts';

@@ -114,6 +114,12 @@ const faces: Readonly<Record<ScoreStep['face'], string>> = {
   'foil down': 'Foil face down, scored on its back',
 };
 
+/** Short, for a list: one edge by where it is drawn, more by what they are. */
+function fromEdges(step: ScoreStep): string {
+  const [first, ...more] = step.passes;
+  return first && more.length === 0 ? `from the ${first.edge}` : `on ${edgesInWords(step)}`;
+}
+
 function sayScore(step: ScoreStep, kit: Kit) {
   const { unit } = step.tool === 'board' ? kit.board : kit.trimmer;
   const edge = step.passes.length === 4 && step.square ? 'any edge' : edgesInWords(step);
@@ -124,7 +130,7 @@ function sayScore(step: ScoreStep, kit: Kit) {
       `${sayWhere(step, kit)}${sayTurns(step)}.`,
       ...partsInWords(step, kit.trimmer.unit),
     ].join(' '),
-    line: `${step.name}: ${formatLength(step.reading, unit)} on ${edgesInWords(step)}`,
+    line: `${step.name}: ${formatLength(step.reading, unit)} ${fromEdges(step)}`,
   };
 }
 

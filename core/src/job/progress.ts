@@ -85,7 +85,7 @@ export function withDone(
 
 /** The pieces of a step are to be done again, and it is at hand. */
 export function undone(progress: Progress, step: JobStep): Progress {
-  const { [step.id]: _, ...done } = progress.done;
+  const done = Object.fromEntries(Object.entries(progress.done).filter(([id]) => id !== step.id));
   return { ...progress, done, at: step.id };
 }
 

@@ -1,5 +1,6 @@
 export { planSteps, type PieceJob } from './plan-steps.ts';
 export { type PieceMarks } from './score-steps.ts';
+export { quarterTurnsTo, scoreRun, stretchOnBoard, type ScoreRun } from './on-board.ts';
 export { scoreStrips, type ScoreStrip } from './score-strips.ts';
 export {
   stepSchema,

@@ -2,9 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   edgesInWords,
+  nanometres,
   planBox,
+  quarterTurnsTo,
+  scoreRun,
   scoreStrips,
   stepInWords,
+  stretchOnBoard,
   usualRequest,
   type Plan,
   type Side,
@@ -50,6 +54,55 @@ function replay(plan: Plan, piece: string): readonly string[] {
   }
   return made.sort();
 }
+
+describe('a piece on the board', () => {
+  it('has every score at its reading from the fence, from and to where its step says', () => {
+    const length = fc.integer({ min: 20_000_000, max: 300_000_000 });
+    fc.assert(
+      fc.property(
+        fc.constantFrom<Side>('left', 'top', 'right', 'bottom'),
+        fc.record({
+          width: length,
+          height: length,
+          share: fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+        }),
+        fc.option(
+          fc.tuple(
+            fc.double({ min: 0, max: 0.4, noNaN: true }),
+            fc.double({ min: 0.5, max: 1, noNaN: true }),
+          ),
+        ),
+        (edge, { width: wide, height: tall, share }, ends) => {
+          const [width, height] = [nanometres(wide), nanometres(tall)];
+          const isUpright = edge === 'left' || edge === 'right';
+          const [off, long] = isUpright ? [wide, tall] : [tall, wide];
+          const reading = nanometres(Math.round(off * share));
+          const part = ends && {
+            from: nanometres(Math.round(long * ends[0])),
+            to: nanometres(Math.round(long * ends[1])),
+          };
+          const pass = { edge, ...(part && { part }) };
+          const run = scoreRun(pass, reading, width, height);
+          // Turned by hand, a quarter clockwise at a time: what was at the bottom comes to the left.
+          let points = [
+            [run.x1, run.y1],
+            [run.x2, run.y2],
+          ];
+          let [across, down] = [wide, tall];
+          for (let i = 0; i < quarterTurnsTo(edge); i++) {
+            points = points.map(([x = 0, y = 0]) => [down - y, x]);
+            [across, down] = [down, across];
+          }
+          for (const [x] of points) expect(x).toBe(reading);
+          const ys = points.map(([, y = 0]) => y);
+          const { from, to } = stretchOnBoard(pass, width, height);
+          expect([Math.min(...ys), Math.max(...ys)]).toEqual([from, to]);
+          expect(across).toBe(off);
+        },
+      ),
+    );
+  });
+});
 
 describe('the steps of a box', () => {
   it('score exactly the plan’s lines, cut before scored, scored before slit', () => {

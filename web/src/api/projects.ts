@@ -1,5 +1,8 @@
 import { projectDocumentSchema, type ProjectDocument } from '@rangoli/core';
 import { z } from 'zod';
+import { ask, ServerRefusal } from './ask.ts';
+
+export { Unreachable } from './ask.ts';
 
 const projectSchema = z.object({
   id: z.string(),
@@ -11,8 +14,6 @@ const projectSchema = z.object({
 export type StoredProject = z.infer<typeof projectSchema>;
 
 const listSchema = z.object({ projects: z.array(projectSchema) });
-const problemSchema = z.object({ detail: z.string(), current: projectSchema.optional() });
-
 /** The server's refusal, in its own sentence. */
 export class Refusal extends Error {
   readonly status: number;
@@ -26,48 +27,26 @@ export class Refusal extends Error {
   }
 }
 
-/** The server could not be asked at all. */
-export class Unreachable extends Error {
-  constructor() {
-    super('Rangoli’s server doesn’t answer. Check that it is running.');
-  }
-}
-
-async function ask(method: string, path: string, body?: unknown, keepalive = false) {
-  let response: Response;
+async function askProjects(method: string, path: string, body?: unknown, keepalive = false) {
   try {
-    response = await fetch(`/api/projects${path}`, {
-      method,
-      keepalive,
-      ...(body !== undefined && {
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(body),
-      }),
-    });
-  } catch {
-    throw new Unreachable();
+    return await ask(method, `/projects${path}`, body, keepalive);
+  } catch (error) {
+    if (!(error instanceof ServerRefusal)) throw error;
+    const current = projectSchema.safeParse(error.current);
+    throw new Refusal(error.status, error.message, current.success ? current.data : undefined);
   }
-  if (response.status === 204) return undefined;
-  // A proxy in front of a stopped server answers with a page of its own.
-  const isJson = response.headers.get('content-type')?.includes('json') ?? false;
-  if (!isJson) throw new Unreachable();
-  const answer: unknown = await response.json();
-  if (response.ok) return answer;
-  const problem = problemSchema.safeParse(answer);
-  if (!problem.success) throw new Refusal(response.status, 'The server refused this.');
-  throw new Refusal(response.status, problem.data.detail, problem.data.current);
 }
 
 export async function listProjects(): Promise<readonly StoredProject[]> {
-  return listSchema.parse(await ask('GET', '')).projects;
+  return listSchema.parse(await askProjects('GET', '')).projects;
 }
 
 export async function readProject(id: string): Promise<StoredProject> {
-  return projectSchema.parse(await ask('GET', `/${id}`));
+  return projectSchema.parse(await askProjects('GET', `/${id}`));
 }
 
 export async function createProject(document: ProjectDocument): Promise<StoredProject> {
-  return projectSchema.parse(await ask('POST', '', { document }));
+  return projectSchema.parse(await askProjects('POST', '', { document }));
 }
 
 /** Stores a change made to `revision`. `keepalive` lets it outlive the page. */
@@ -77,17 +56,17 @@ export async function updateProject(
   document: ProjectDocument,
   keepalive = false,
 ): Promise<StoredProject> {
-  return projectSchema.parse(await ask('PUT', `/${id}`, { revision, document }, keepalive));
+  return projectSchema.parse(await askProjects('PUT', `/${id}`, { revision, document }, keepalive));
 }
 
 export async function duplicateProject(id: string): Promise<StoredProject> {
-  return projectSchema.parse(await ask('POST', `/${id}/duplicate`));
+  return projectSchema.parse(await askProjects('POST', `/${id}/duplicate`));
 }
 
 export async function deleteProject(id: string): Promise<void> {
-  await ask('DELETE', `/${id}`);
+  await askProjects('DELETE', `/${id}`);
 }
 
 export async function restoreProject(id: string): Promise<StoredProject> {
-  return projectSchema.parse(await ask('POST', `/${id}/restore`));
+  return projectSchema.parse(await askProjects('POST', `/${id}/restore`));
 }

@@ -3,7 +3,7 @@ import { RouterLink } from 'vue-router';
 
 /** The bar over every view: the way back to the shelf, and the view's own tools. */
 defineProps<{
-  place: 'shelf' | 'box' | 'compare' | 'limits';
+  place: 'shelf' | 'box' | 'compare' | 'limits' | 'make';
   /** The open project, whose views the bar leads to. */
   project?: string;
 }>();
@@ -31,6 +31,11 @@ defineProps<{
           :to="{ name: 'limits', params: { id: project } }"
           :class="{ here: place === 'limits' }"
           >What fits</RouterLink
+        >
+        <RouterLink
+          :to="{ name: 'make', params: { id: project } }"
+          :class="{ here: place === 'make' }"
+          >Make</RouterLink
         >
       </template>
     </nav>

@@ -1,0 +1,70 @@
+import { expect, openFromShelf, test } from '../support/test.ts';
+
+test('six sundial boxes are made on a tablet by saying done, and a break changes nothing', async ({
+  demo,
+  browser,
+}) => {
+  const visit = await browser.newContext({ viewport: { width: 768, height: 1024 } });
+  const page = await visit.newPage();
+  await openFromShelf(page, demo, 'Pocket sundial');
+  await page.getByRole('link', { name: 'Make', exact: true }).click();
+  await expect(page.getByText('Step 1 of 15')).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('3 3/4 × 3 3/4 in');
+  await expect(page.getByText('0 of 6')).toBeAttached();
+
+  // One by one, then the rest at once.
+  await page.getByRole('button', { name: 'Done one' }).click();
+  await page.getByRole('button', { name: 'The other five done' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('3 9/16 × 3 9/16 in');
+  await page.getByRole('button', { name: 'All six done' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('5/8 in');
+  await expect(
+    page.getByText('the fifth small mark, then turn a quarter. Four times.'),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Done one' }).click();
+  await page.getByRole('button', { name: 'Done one' }).click();
+  await expect(page.getByText('2 of 6')).toBeAttached();
+  const address = page.url();
+  await visit.close();
+
+  // Another day, on the same tablet.
+  const later = await browser.newContext({ viewport: { width: 768, height: 1024 } });
+  const again = await later.newPage();
+  await again.goto(address);
+  await expect(again.getByText('Step 3 of 15')).toBeVisible();
+  await expect(again.getByText('2 of 6')).toBeAttached();
+  await again.getByRole('button', { name: 'The other four done' }).click();
+  const shows: string[] = [];
+  while (!(await again.getByText('All six boxes are made').isVisible())) {
+    const heading = again.getByRole('heading', { level: 1 });
+    shows.push(await heading.innerText());
+    const step = again.getByText(/Step \d+ of 15/);
+    const before = await step.innerText();
+    await again.getByRole('button', { name: 'All six done' }).click();
+    await expect(again.getByText(before)).toBeHidden();
+    expect(shows.length).toBeLessThan(20);
+  }
+  expect(shows.at(0)).toBe('1/2 in');
+  expect(shows.slice(-3)).toEqual(['The last two', 'Gift in', 'Lid on']);
+  await expect(again.getByText('All six boxes are made')).toBeVisible();
+  await later.close();
+});
+
+test('steps are walked by keys, and a step is done again', async ({ demo, page }) => {
+  await openFromShelf(page, demo, 'Hand lens');
+  await page.getByRole('link', { name: 'Make', exact: true }).click();
+  const steps = page.getByRole('navigation', { name: 'Steps' });
+  await expect(steps.getByRole('button')).not.toHaveCount(0);
+  const heading = page.getByRole('heading', { level: 1 });
+  const first = await heading.innerText();
+  await page.keyboard.press('ArrowRight');
+  await expect(heading).not.toHaveText(first);
+  await page.keyboard.press('ArrowLeft');
+  await expect(heading).toHaveText(first);
+  await page.keyboard.press('Space');
+  await expect(steps.getByRole('button').first()).toContainText('done');
+  await steps.getByRole('button').first().click();
+  await page.getByRole('button', { name: 'Do it again' }).click();
+  await expect(steps.getByRole('button').first()).not.toContainText('done');
+  await expect(heading).toHaveText(first);
+});

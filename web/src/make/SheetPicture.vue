@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import {
+  cutSizeOf,
+  paperFor,
+  sheetsFor,
+  toMillimetres,
+  type Plan,
+  type PlanRequest,
+} from '@rangoli/core';
+import { useElementSize } from '@vueuse/core';
+import { computed, useTemplateRef } from 'vue';
+import { isDark } from '../parts/colour.ts';
+
+/** The sheets that a piece is cut from, with where it lies on each. */
+const props = defineProps<{
+  plan: Plan;
+  request: PlanRequest;
+  boxes: number;
+  /** The piece that is cut now. */
+  piece: string;
+}>();
+
+const frame = useTemplateRef('frame');
+const { width, height } = useElementSize(frame, { width: 840, height: 440 });
+
+const paper = computed(() =>
+  paperFor(
+    props.request.papers,
+    props.plan.pieces.find(({ id }) => id === props.piece)?.paper ?? 0,
+  ),
+);
+const use = computed(() =>
+  sheetsFor(props.plan, props.request.papers, props.boxes).find(({ placements }) =>
+    placements.some(({ piece }) => piece === props.piece),
+  ),
+);
+
+interface LaidPiece {
+  readonly key: string;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly isNow: boolean;
+  readonly name: string;
+}
+
+/** Sheets that are cut alike are drawn once, with how many there are. */
+const sheets = computed(() => {
+  const { placements = [], sheets: count = 0 } = use.value ?? {};
+  const alike = new Map<string, { times: number; pieces: readonly LaidPiece[] }>();
+  for (let sheet = 0; sheet < count; sheet++) {
+    const pieces = placements
+      .filter((each) => each.sheet === sheet)
+      .flatMap((each): readonly LaidPiece[] => {
+        const piece = props.plan.pieces.find(({ id }) => id === each.piece);
+        if (!piece) return [];
+        const size = cutSizeOf(piece.grid);
+        const [across, down] = each.turned ? [size.height, size.width] : [size.width, size.height];
+        const [x, y] = [toMillimetres(each.x), toMillimetres(each.y)];
+        return [
+          {
+            key: `${each.piece} ${each.x} ${each.y}`,
+            x,
+            y,
+            width: toMillimetres(across),
+            height: toMillimetres(down),
+            isNow: each.piece === props.piece,
+            name: piece.name,
+          },
+        ];
+      });
+    if (!pieces.some(({ isNow }) => isNow)) continue;
+    const key = pieces
+      .map((each) => each.key)
+      .sort()
+      .join('|');
+    const known = alike.get(key);
+    if (known) known.times++;
+    else alike.set(key, { times: 1, pieces });
+  }
+  return [...alike.values()].slice(0, 4);
+});
+
+const sheet = computed(() => ({
+  width: toMillimetres(paper.value.sheet.width),
+  height: toMillimetres(paper.value.sheet.height),
+}));
+const gap = 26;
+const label = 30;
+const scale = computed(() => {
+  const count = Math.max(1, sheets.value.length);
+  return Math.min(
+    (width.value - gap * (count - 1)) / (count * sheet.value.width),
+    (height.value - label) / sheet.value.height,
+  );
+});
+const grain = computed(() => 1 / scale.value);
+</script>
+
+<template>
+  <div ref="frame" class="frame">
+    <figure v-for="(each, i) in sheets" :key="i">
+      <svg
+        :width="sheet.width * scale"
+        :height="sheet.height * scale"
+        :viewBox="`0 0 ${sheet.width} ${sheet.height}`"
+        role="img"
+        :aria-label="`A sheet of ${paper.name} with its pieces`"
+      >
+        <rect
+          class="sheet"
+          x="0"
+          y="0"
+          :width="sheet.width"
+          :height="sheet.height"
+          :fill="paper.colour"
+          :stroke-width="2 * grain"
+        />
+        <g v-for="laid in each.pieces" :key="laid.key">
+          <rect
+            class="piece"
+            :class="{ now: laid.isNow }"
+            :x="laid.x"
+            :y="laid.y"
+            :width="laid.width"
+            :height="laid.height"
+            :stroke-width="(laid.isNow ? 3 : 1.2) * grain"
+          />
+          <text
+            :x="laid.x + laid.width / 2"
+            :y="laid.y + laid.height / 2 + 5 * grain"
+            :font-size="14 * grain"
+            :fill="isDark(paper.colour) ? '#ffffff' : '#14302d'"
+          >
+            {{ laid.name }}
+          </text>
+        </g>
+      </svg>
+      <figcaption>
+        {{ each.times === 1 ? 'one sheet' : `${each.times} sheets like this` }} of {{ paper.name }},
+        {{ paper.sheet.name }}
+      </figcaption>
+    </figure>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  display: flex;
+  gap: 26px;
+  min-width: 0;
+  min-height: 0;
+  height: 100%;
+}
+
+figure {
+  margin: 0;
+}
+
+svg {
+  display: block;
+}
+
+figcaption {
+  margin-top: 6px;
+  font-size: 14px;
+  color: #d3e2dd;
+}
+
+.sheet {
+  stroke: rgb(255 255 255 / 45%);
+}
+
+.piece {
+  fill: rgb(255 255 255 / 8%);
+  stroke: rgb(255 255 255 / 70%);
+}
+
+.piece.now {
+  fill: rgb(242 179 28 / 26%);
+  stroke: var(--turmeric);
+}
+
+text {
+  font-family: var(--text);
+  font-weight: 600;
+  text-anchor: middle;
+}
+</style>

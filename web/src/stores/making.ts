@@ -1,0 +1,161 @@
+import {
+  doneOf,
+  goTo,
+  isDone,
+  noProgress,
+  planJob,
+  secondsLeft,
+  stepAtHand,
+  undone,
+  withDone,
+  type Job,
+  type JobStep,
+  type Progress,
+} from '@rangoli/core';
+import { useTimestamp } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed, shallowRef, watch } from 'vue';
+import { readProgress, writeProgress } from '../api/progress.ts';
+import { useProject } from './project.ts';
+
+/** Milliseconds between a change and its way to the server, and between tries while it is away. */
+const quiet = 400;
+const retry = 3000;
+
+/** Where the progress of the open box is: on its way here, here, or kept in this browser only. */
+export type ProgressState = 'opening' | 'kept' | 'here only';
+
+/** The making of the open box: the job, how far it has come, and its way to the server. */
+export const useMaking = defineStore('making', () => {
+  const project = useProject();
+  const id = shallowRef('');
+  const state = shallowRef<ProgressState>('opening');
+  const progress = shallowRef<Progress>(noProgress());
+  /** When the piece at hand was begun. */
+  const begun = shallowRef(Date.now());
+  const now = useTimestamp({ interval: 1000 });
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  const job = computed((): Job | undefined =>
+    project.shown && project.problems.length === 0
+      ? planJob(project.shown.plan, project.shown.request, progress.value.boxes)
+      : undefined,
+  );
+  const step = computed(() => job.value && stepAtHand(job.value, progress.value));
+  const isFinished = computed(
+    () => job.value?.steps.every((each) => isDone(progress.value, each)) ?? false,
+  );
+
+  async function open(wanted: string): Promise<void> {
+    id.value = wanted;
+    state.value = 'opening';
+    progress.value = noProgress();
+    try {
+      const read = await readProgress(wanted);
+      if (id.value !== wanted) return;
+      progress.value = read;
+      state.value = 'kept';
+    } catch {
+      if (id.value === wanted) state.value = 'here only';
+    }
+    begun.value = Date.now();
+  }
+
+  async function send(keepalive = false): Promise<void> {
+    clearTimeout(timer);
+    timer = undefined;
+    const [project, sent] = [id.value, progress.value];
+    try {
+      await writeProgress(project, sent, keepalive);
+      if (id.value === project) state.value = 'kept';
+    } catch {
+      if (id.value !== project) return;
+      state.value = 'here only';
+      timer ??= setTimeout(() => void send(), retry);
+    }
+  }
+
+  function adopt(next: Progress): void {
+    progress.value = next;
+    clearTimeout(timer);
+    timer = setTimeout(() => void send(), quiet);
+  }
+
+  /** So many pieces are through the step at hand. */
+  function finish(copies: number): void {
+    if (!job.value || !step.value) return;
+    const seconds = (Date.now() - begun.value) / 1000;
+    adopt(withDone(job.value, progress.value, step.value, copies, seconds));
+    begun.value = Date.now();
+  }
+
+  function finishAll(): void {
+    if (step.value) finish(step.value.copies - doneOf(progress.value, step.value));
+  }
+
+  function go(to: JobStep | undefined): void {
+    adopt(goTo(progress.value, to));
+    begun.value = Date.now();
+  }
+
+  /** So many steps forward, or back below zero; nothing counts as done by it. */
+  function walk(steps: number): void {
+    if (!job.value) return;
+    const all = job.value.steps;
+    const at = step.value ? all.indexOf(step.value) : all.length;
+    const to = all[Math.min(all.length - 1, Math.max(0, at + steps))];
+    if (to) go(to);
+  }
+
+  function doAgain(): void {
+    if (step.value) adopt(undone(progress.value, step.value));
+    begun.value = Date.now();
+  }
+
+  function setBoxes(boxes: number): void {
+    adopt({ ...progress.value, boxes });
+  }
+
+  /** Everything from the beginning; the maker's pace is kept. */
+  function startAnew(): void {
+    const { boxes, spent } = progress.value;
+    adopt({ ...noProgress(boxes), spent });
+    begun.value = Date.now();
+  }
+
+  const left = (each: JobStep) => secondsLeft(progress.value, each);
+  /** Seconds that are left of the whole job. */
+  const leftInAll = computed(
+    () => job.value?.steps.reduce((sum, each) => sum + left(each), 0) ?? 0,
+  );
+
+  /** Sends what is pending, on leaving the view or the page. */
+  function flush(): void {
+    if (timer !== undefined) void send(true);
+  }
+
+  // A page that was out of sight was not worked by.
+  watch(now, (time, before) => {
+    if (time - before > 60_000) begun.value += time - before;
+  });
+
+  return {
+    id,
+    state,
+    progress,
+    job,
+    step,
+    isFinished,
+    leftInAll,
+    open,
+    finish,
+    finishAll,
+    go,
+    walk,
+    doAgain,
+    setBoxes,
+    startAnew,
+    left,
+    flush,
+  };
+});
