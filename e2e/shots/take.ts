@@ -60,6 +60,40 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'make',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Pocket sundial');
+      await page.getByRole('link', { name: 'Make', exact: true }).click();
+      await page.getByRole('button', { name: 'All six done' }).click();
+      await page.getByRole('button', { name: 'All six done' }).click();
+      await page.getByRole('button', { name: 'All six done' }).click();
+      await page.getByRole('button', { name: 'Done one' }).click();
+      await page.getByRole('button', { name: 'Done one' }).click();
+      await page.getByRole('button', { name: '3', exact: true }).click();
+      await page.waitForTimeout(1200);
+    },
+  },
+  {
+    name: 'make-tablet',
+    width: 768,
+    height: 1024,
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Hand lens');
+      await page.getByRole('link', { name: 'Make', exact: true }).click();
+      await page.getByRole('button', { name: /^Step/ }).click();
+      await page.getByRole('button', { name: /Tray: glue/ }).click();
+      await page.waitForTimeout(2000);
+    },
+  },
+  {
+    name: 'tools',
+    set: async (page, origin) => {
+      await page.goto(`${origin}/kit`);
+      await page.getByRole('switch').first().click();
+      await page.waitForTimeout(800);
+    },
+  },
+  {
     name: 'box-many-pieces',
     set: async (page, origin) => {
       await openBox(page, origin, 'Meteorite jar');

@@ -2,7 +2,13 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { inches, newProject, noProgress, projectDocumentSchema } from '@rangoli/core';
+import {
+  inches,
+  newProject,
+  noProgress,
+  projectDocumentSchema,
+  shippedToolbox,
+} from '@rangoli/core';
 import { pino } from 'pino';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { z } from 'zod';
@@ -11,6 +17,7 @@ import { openDatabase, type Database } from './database/index.ts';
 import { demoProjects, seedDemo } from './demo/index.ts';
 import { ProgressStore } from './progress/index.ts';
 import { ProjectStore } from './projects/index.ts';
+import { ToolboxStore } from './toolbox/index.ts';
 
 const projectSchema = z.object({
   id: z.string(),
@@ -39,6 +46,7 @@ async function open(): Promise<void> {
   const app = createApp({
     store: new ProjectStore(database),
     progress: new ProgressStore(database),
+    toolbox: new ToolboxStore(database),
     logger: pino({ level: 'silent' }),
     client: join(folder, 'no-client'),
   });
@@ -216,6 +224,32 @@ describe('the making of a box', () => {
       await send('PUT', `/${missing}`, { progress: noProgress(2) }, making),
     ])
       expect((await problemOf(answer)).status).toBe(404);
+  });
+});
+
+describe('the maker’s tools', () => {
+  const tools = () => making.replace('progress', 'toolbox');
+
+  it('are the shipped ones until they are changed, and then stay so', async () => {
+    const shipped = await send('GET', '', undefined, tools());
+    expect(await shipped.json()).toEqual({ toolbox: shippedToolbox });
+    const toolbox = {
+      ...shippedToolbox,
+      boards: shippedToolbox.boards.map(({ tool }) => ({ owned: true, tool })),
+    };
+    expect((await send('PUT', '', { toolbox }, tools())).status).toBe(200);
+    await close();
+    await open();
+    expect(await (await send('GET', '', undefined, tools())).json()).toEqual({ toolbox });
+  });
+
+  it('are refused by the field where a number is none', async () => {
+    const [first] = shippedToolbox.boards;
+    const board = { owned: true, tool: { ...first?.tool, pitch: 0 } };
+    const toolbox = { ...shippedToolbox, boards: [board] };
+    const problem = await problemOf(await send('PUT', '', { toolbox }, tools()));
+    expect(problem.errors?.[0]?.field).toBe('toolbox.boards.0.tool.pitch');
+    expect(problem.errors?.[0]?.message).toMatch(/at least 0.25 mm/);
   });
 });
 

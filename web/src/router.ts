@@ -27,6 +27,11 @@ export const router = createRouter({
       component: () => import('./make/MakeView.vue').then((view) => view.default),
       props: true,
     },
+    {
+      path: '/kit',
+      name: 'kit',
+      component: () => import('./kit/KitView.vue').then((view) => view.default),
+    },
     { path: '/:path(.*)*', name: 'nowhere', component: NowhereView },
   ],
 });

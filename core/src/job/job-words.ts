@@ -126,7 +126,9 @@ function sayScore(step: ScoreStep, kit: Kit) {
   return {
     figure: formatWithUnit(step.reading, unit),
     text: [
-      `${step.name}. ${faces[step.face]}, ${edge} against the fence.`,
+      step.tool === 'board'
+        ? `${step.name}. ${faces[step.face]}, ${edge} against the fence.`
+        : `${step.name}. ${faces[step.face]}, measured from ${edge}.`,
       `${sayWhere(step, kit)}${sayTurns(step)}.`,
       ...partsInWords(step, kit.trimmer.unit),
     ].join(' '),

@@ -6,7 +6,7 @@ import { assemblySteps } from './assembly-steps.ts';
 import { usualSeconds } from './usual-time.ts';
 
 /** Where on the table a step is done. */
-export type Bench = 'trimmer' | 'board' | 'ruler' | 'scissors' | 'glue';
+export type Bench = 'trimmer' | 'board' | 'tip' | 'ruler' | 'scissors' | 'glue';
 
 /** One thing to do at the table with one setting, for every piece that needs it. */
 export interface JobStep {
@@ -34,7 +34,7 @@ export interface Job {
   readonly steps: readonly JobStep[];
 }
 
-const benches: readonly Bench[] = ['trimmer', 'board', 'ruler', 'scissors', 'glue'];
+const benches: readonly Bench[] = ['trimmer', 'board', 'tip', 'ruler', 'scissors', 'glue'];
 
 function benchOf(work: Step | AssemblyStep): Bench {
   switch (work.kind) {

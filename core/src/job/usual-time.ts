@@ -23,7 +23,7 @@ export function usualSeconds(work: Step | AssemblyStep): number {
     case 'cut':
       return 2 * takes.cut;
     case 'score':
-      return takes.lay + work.passes.length * (work.tool === 'board' ? takes.score : takes.ruled);
+      return takes.lay + work.passes.length * (work.tool === 'ruler' ? takes.ruled : takes.score);
     case 'slant':
       return work.lines * takes.ruled;
     case 'slit':

@@ -53,9 +53,7 @@ export function planSteps(jobs: readonly PieceJob[], kit: Kit): readonly Step[] 
       height,
     };
   });
-  const scores = jobs.flatMap(({ piece, marks, paper }) =>
-    scoreSteps(piece, marks, paper, kit.board),
-  );
+  const scores = jobs.flatMap(({ piece, marks, paper }) => scoreSteps(piece, marks, paper, kit));
   const snips = jobs.flatMap((job): readonly Step[] => {
     const { grid } = job.piece;
     const slits = grid.lines.flatMap((line) => slitsOf(grid, line));

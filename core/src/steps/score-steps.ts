@@ -1,5 +1,5 @@
 import type { ChainMarks } from '../fit/index.ts';
-import { minus, roundToGrid, zero, type Length } from '../length/index.ts';
+import { isOnGrid, minus, roundToGrid, zero, type Length } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
 import {
   cutSizeOf,
@@ -9,7 +9,7 @@ import {
   type ScoreGrid,
   type Side,
 } from '../piece/index.ts';
-import type { ScoringBoard } from '../tools/index.ts';
+import type { Kit, Trimmer } from '../tools/index.ts';
 import type { ScorePass, ScoreStep, Turn } from './step.ts';
 
 /** The edges in the order in which quarter turns clockwise bring them to a fence on the left. */
@@ -85,6 +85,17 @@ function faceFor(paper: Paper): ScoreStep['face'] {
   return paper.print === 'one face' ? 'print down' : 'inside up';
 }
 
+/** The trimmer's tip scores right across, at any mark of its ruler; for the rest there is the ruler. */
+function toolOffGrooves(
+  reading: Length,
+  here: readonly Reading[],
+  { scoringTip, step, widthWithArm }: Trimmer,
+): ScoreStep['tool'] {
+  const isAcross = here.every(({ part, isScored }) => isScored && part === undefined);
+  const isMarked = isOnGrid(reading, step) && reading <= widthWithArm;
+  return scoringTip && isAcross && isMarked ? 'tip' : 'ruler';
+}
+
 /** Marks of a piece in its two directions. */
 export interface PieceMarks {
   readonly across: ChainMarks;
@@ -96,7 +107,7 @@ export function scoreSteps(
   piece: Piece,
   marks: PieceMarks,
   paper: Paper,
-  board: ScoringBoard,
+  { board, trimmer }: Kit,
 ): readonly ScoreStep[] {
   const readings = [
     ...readingsOf(piece.grid, 'column', marks.across),
@@ -121,7 +132,7 @@ export function scoreSteps(
         piece: piece.id,
         name: piece.name,
         copies: piece.copies,
-        tool: onGroove ? 'board' : 'ruler',
+        tool: onGroove ? 'board' : toolOffGrooves(reading, here, trimmer),
         make: isScored ? 'score' : 'mark',
         face: faceFor(paper),
         reading,

@@ -36,7 +36,8 @@ export type ScorePass = z.infer<typeof passSchema>;
 export const scoreStepSchema = z.object({
   kind: z.literal('score'),
   ...common,
-  tool: z.enum(['board', 'ruler']),
+  /** Off the grooves it is the trimmer's scoring tip, or a ruler where there is none. */
+  tool: z.enum(['board', 'tip', 'ruler']),
   /** Whether the card is scored there, or only marked on its edges for scores that run aslant. */
   make: z.enum(['score', 'mark']),
   /** The face that will be inside the box lies up; a print lies down. */

@@ -84,11 +84,11 @@ describe('a piece on the board', () => {
           const pass = { edge, ...(part && { part }) };
           const run = scoreRun(pass, reading, width, height);
           // Turned by hand, a quarter clockwise at a time: what was at the bottom comes to the left.
-          let points = [
+          let points: readonly (readonly number[])[] = [
             [run.x1, run.y1],
             [run.x2, run.y2],
           ];
-          let [across, down] = [wide, tall];
+          let [across, down]: readonly [number, number] = [wide, tall];
           for (let i = 0; i < quarterTurnsTo(edge); i++) {
             points = points.map(([x = 0, y = 0]) => [down - y, x]);
             [across, down] = [down, across];

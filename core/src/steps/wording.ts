@@ -94,9 +94,10 @@ export function readingInWords(step: ScoreStep, kit: Kit): string {
   const { nearest, beyond } = step.offGroove;
   const where = beyond > 0 ? 'past' : 'short of';
   const off = formatWithUnit(absolute(beyond), kit.trimmer.unit);
+  const means = step.tool === 'tip' ? 'the trimmer’s scoring tip' : 'a ruler';
   return beyond === 0
-    ? `Beyond the board’s reach: measure and score with a ruler`
-    : `Not on a groove: ${off} ${where} ${formatLength(nearest, unit)}. Score with a ruler`;
+    ? `Beyond the board’s reach: score with ${means}`
+    : `Not on a groove: ${off} ${where} ${formatLength(nearest, unit)}. Score with ${means}`;
 }
 
 /** The full instruction of a score step. */

@@ -1,32 +1,41 @@
 <script setup lang="ts">
-import { genericBoards, genericTrimmers, type Kit, type Unit } from '@rangoli/core';
+import { toolsAtHand, type Kit, type Unit } from '@rangoli/core';
 import { computed } from 'vue';
 import Pick from '../parts/Pick.vue';
+import { useToolbox } from '../stores/toolbox.ts';
 
-/** The marks that the maker's trimmer and board have. */
+/** The tools that the box is planned for, out of those that the maker has. */
 const props = defineProps<{ kit: Kit; unit: Unit }>();
 const emit = defineEmits<{ change: [kit: Kit] }>();
 
-function named<Tool extends { readonly name: string; readonly unit: Unit }>(
-  tools: readonly Tool[],
-  chosen: Tool,
-) {
-  return tools
-    .filter(({ name, unit }) => unit === props.unit || name === chosen.name)
-    .map(({ name }) => ({ value: name, label: name }));
+const box = useToolbox();
+void box.open();
+
+interface Named {
+  readonly id: string;
+  readonly name: string;
+  readonly unit: Unit;
 }
 
-const trimmers = computed(() => named(genericTrimmers, props.kit.trimmer));
-const boards = computed(() => named(genericBoards, props.kit.board));
-
-function setTrimmer(name: string): void {
-  const trimmer = genericTrimmers.find((each) => each.name === name);
-  if (trimmer) emit('change', { ...props.kit, trimmer });
+/** The maker's own whatever their ruler; of what is only shipped those in the box's unit. */
+function named(kept: readonly { owned: boolean; tool: Named }[], chosen: Named) {
+  const hasOwn = kept.some(({ owned }) => owned);
+  const tools = toolsAtHand(kept).filter(({ unit }) => hasOwn || unit === props.unit);
+  const all = tools.some(({ id }) => id === chosen.id) ? tools : [...tools, chosen];
+  return all.map(({ id, name }) => ({ value: id, label: name }));
 }
 
-function setBoard(name: string): void {
-  const board = genericBoards.find((each) => each.name === name);
-  if (board) emit('change', { ...props.kit, board });
+const trimmers = computed(() => named(box.toolbox.trimmers, props.kit.trimmer));
+const boards = computed(() => named(box.toolbox.boards, props.kit.board));
+
+function setTrimmer(id: string): void {
+  const found = box.toolbox.trimmers.find(({ tool }) => tool.id === id);
+  if (found) emit('change', { ...props.kit, trimmer: found.tool });
+}
+
+function setBoard(id: string): void {
+  const found = box.toolbox.boards.find(({ tool }) => tool.id === id);
+  if (found) emit('change', { ...props.kit, board: found.tool });
 }
 </script>
 
@@ -35,11 +44,11 @@ function setBoard(name: string): void {
     <h3 id="tools-heading" class="visually-hidden">Tools</h3>
     <div>
       <span>Trimmer</span>
-      <Pick label="Trimmer" :value="kit.trimmer.name" :options="trimmers" @change="setTrimmer" />
+      <Pick label="Trimmer" :value="kit.trimmer.id" :options="trimmers" @change="setTrimmer" />
     </div>
     <div>
       <span>Scoring board</span>
-      <Pick label="Scoring board" :value="kit.board.name" :options="boards" @change="setBoard" />
+      <Pick label="Scoring board" :value="kit.board.id" :options="boards" @change="setBoard" />
     </div>
   </section>
 </template>

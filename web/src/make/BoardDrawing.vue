@@ -17,7 +17,10 @@ import { isDark } from '../parts/colour.ts';
 
 /** The scoring board as it lies in front of the maker, the piece against its fence, the line to score lit. */
 const props = defineProps<{
-  board: ScoringBoard;
+  /** The grooves, or the marks of a ruler where there are none. */
+  board: Pick<ScoringBoard, 'unit' | 'pitch' | 'reach'>;
+  /** Measured along a ruler that lies on the card, with no board under it. */
+  bare?: boolean;
   piece: Piece;
   colour: string;
   step: ScoreStep;
@@ -160,6 +163,7 @@ const ends = computed(() => {
       aria-label="The scoring board with the piece against the fence"
     >
       <rect
+        v-if="!bare"
         class="board"
         :x="-fence - border"
         :y="-ruler"
@@ -177,6 +181,7 @@ const ends = computed(() => {
       />
       <g v-for="groove in grooves" :key="groove.x">
         <line
+          v-if="!bare"
           class="groove"
           :class="{ figure: groove.isFigure }"
           :x1="groove.x"
@@ -190,6 +195,7 @@ const ends = computed(() => {
         </text>
       </g>
       <rect
+        v-if="!bare"
         class="fence"
         :x="-fence"
         :y="-ruler"

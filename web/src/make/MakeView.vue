@@ -8,6 +8,7 @@ import {
   sayJobStep,
   scoreRun,
   cutSizeOf,
+  usualKit,
   type JobStep,
   type ScoreRun,
   type ScoreStep,
@@ -80,6 +81,14 @@ const allWords = computed(() => {
 const score = computed((): ScoreStep | undefined =>
   step.value?.work.kind === 'score' ? step.value.work : undefined,
 );
+
+/** What the score is measured on: the board's grooves, or the trimmer's ruler. */
+const ruler = computed(() => {
+  const { board, trimmer } = kit.value ?? usualKit('inch');
+  return score.value?.tool === 'board'
+    ? board
+    : { unit: trimmer.unit, pitch: trimmer.step, reach: trimmer.widthWithArm };
+});
 
 /** Everything that earlier steps scored on this piece. */
 const scored = computed((): readonly ScoreRun[] => {
@@ -297,7 +306,8 @@ const boxesMade = computed(() => {
             <div class="tool-drawing">
               <BoardDrawing
                 v-if="score && piece"
-                :board="kit.board"
+                :board="ruler"
+                :bare="score.tool !== 'board'"
                 :piece="piece"
                 :colour="colour"
                 :step="score"

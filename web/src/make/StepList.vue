@@ -26,6 +26,7 @@ const emit = defineEmits<{ go: [step: JobStep] }>();
 const names: Readonly<Record<Bench, string>> = {
   trimmer: 'Trimmer, blade in',
   board: 'Scoring board',
+  tip: 'Trimmer, scoring tip in',
   ruler: 'Ruler and stylus',
   scissors: 'Scissors and punch',
   glue: 'Fold and glue',

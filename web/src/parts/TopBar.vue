@@ -3,7 +3,7 @@ import { RouterLink } from 'vue-router';
 
 /** The bar over every view: the way back to the shelf, and the view's own tools. */
 defineProps<{
-  place: 'shelf' | 'box' | 'compare' | 'limits' | 'make';
+  place: 'shelf' | 'box' | 'compare' | 'limits' | 'make' | 'kit';
   /** The open project, whose views the bar leads to. */
   project?: string;
 }>();
@@ -16,6 +16,7 @@ defineProps<{
     >
     <nav aria-label="Views">
       <RouterLink to="/" :class="{ here: place === 'shelf' }">Shelf</RouterLink>
+      <RouterLink to="/kit" :class="{ here: place === 'kit' }">Tools</RouterLink>
       <template v-if="project !== undefined">
         <RouterLink
           :to="{ name: 'box', params: { id: project } }"

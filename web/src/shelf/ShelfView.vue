@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { longestName, newProject } from '@rangoli/core';
+import { kitFor, longestName, newProject } from '@rangoli/core';
 import { Plus } from '@lucide/vue';
 import Button from 'primevue/button';
 import { onMounted, ref, shallowRef } from 'vue';
@@ -13,6 +13,7 @@ import {
   type StoredProject,
 } from '../api/projects.ts';
 import TopBar from '../parts/TopBar.vue';
+import { useToolbox } from '../stores/toolbox.ts';
 import { useUsualUnit } from '../stores/usual-unit.ts';
 import ShelfCard from './ShelfCard.vue';
 
@@ -28,6 +29,7 @@ const projects = shallowRef<readonly StoredProject[]>([]);
 const deleted = shallowRef<StoredProject>();
 const trouble = ref('');
 const usualUnit = useUsualUnit();
+const tools = useToolbox();
 
 function sentence(error: unknown): string {
   return error instanceof Error ? error.message : 'Something broke.';
@@ -54,7 +56,10 @@ async function attempt(action: () => Promise<void>): Promise<void> {
 
 async function begin(): Promise<void> {
   await attempt(async () => {
-    const { id } = await createProject(newProject(usualUnit.value));
+    await tools.open();
+    const fresh = newProject(usualUnit.value);
+    const kit = kitFor(tools.toolbox, usualUnit.value);
+    const { id } = await createProject({ ...fresh, box: { ...fresh.box, kit } });
     await router.push({ name: 'box', params: { id } });
   });
 }

@@ -4,7 +4,8 @@ import {
   planBox,
   projectDocumentSchema,
   roundRoom,
-  usualKit,
+  kitAsItIs,
+  kitFor,
   type Kit,
   type Plan,
   type PlanRequest,
@@ -13,7 +14,7 @@ import {
   type Unit,
 } from '@rangoli/core';
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import {
   createProject,
   readProject,
@@ -23,6 +24,7 @@ import {
 } from '../api/projects.ts';
 import { forgetUnsaved, keepUnsaved, readUnsaved } from '../api/unsaved.ts';
 import { record, startHistory, stepBack, stepForward, type History } from './history.ts';
+import { useToolbox } from './toolbox.ts';
 import { useUsualUnit } from './usual-unit.ts';
 import { isSameDocument, Saver, type SaveState } from './saver.ts';
 
@@ -66,6 +68,7 @@ export const useProject = defineStore('project', () => {
   const history = shallowRef<History<ProjectDocument>>();
   const otherRulers = shallowRef<Partial<Record<Unit, LeftRuler>>>({});
   const usualUnit = useUsualUnit();
+  const tools = useToolbox();
   let saver: Saver | undefined;
   let lastGood: GoodPlan | undefined;
 
@@ -96,6 +99,7 @@ export const useProject = defineStore('project', () => {
   }
 
   async function open(wanted: string): Promise<void> {
+    void tools.open();
     id.value = wanted;
     openState.value = { kind: 'opening' };
     history.value = undefined;
@@ -153,6 +157,17 @@ export const useProject = defineStore('project', () => {
     change(what, (whole) => ({ ...whole, box: { ...whole.box, ...part } }));
   }
 
+  // A tool that was changed in the kit is changed in the box that uses it.
+  watch(
+    () => [tools.isHere, tools.toolbox, openState.value.kind] as const,
+    ([isHere, toolbox, kind]) => {
+      const kit = document.value?.box.kit;
+      if (!isHere || kind !== 'open' || !kit) return;
+      const now = kitAsItIs(kit, toolbox);
+      if (JSON.stringify(now) !== JSON.stringify(kit)) changeBox('kit', { kit: now });
+    },
+  );
+
   function undo(): void {
     if (history.value) adopt(stepBack(history.value));
   }
@@ -172,7 +187,7 @@ export const useProject = defineStore('project', () => {
       [box.unit]: { kit: box.kit, room: box.room, became: room },
     };
     usualUnit.value = unit;
-    changeBox('unit', { unit, kit: left?.kit ?? usualKit(unit), room });
+    changeBox('unit', { unit, kit: left?.kit ?? kitFor(tools.toolbox, unit), room });
   }
 
   /** Stores this state over the other one. */

@@ -1,0 +1,2 @@
+export { ToolboxStore } from './store.ts';
+export { toolboxRoutes } from './routes.ts';

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { toMillimetres, type Length, type Unit } from '@rangoli/core';
+import { computed } from 'vue';
+
+/** A ruled tool drawn from its own numbers: marks from a fence, grooves under them or a table. */
+const props = defineProps<{
+  unit: Unit;
+  /** Distance between the marks. */
+  pitch: Length;
+  /** How far the marks go. */
+  reach: Length;
+  /** How far the grooves or the cut run. */
+  length: Length;
+  fence: 'left' | 'right';
+  /** A board has grooves; a trimmer has one line that it cuts along. */
+  kind: 'board' | 'trimmer';
+  /** Where the table ends and the arm goes on. */
+  table?: Length;
+}>();
+
+/** A board is drawn close enough to tell its grooves, a trimmer whole. */
+const isBoard = computed(() => props.kind === 'board');
+const shown = computed(() => (isBoard.value ? 112 : Infinity));
+const reach = computed(() => Math.min(toMillimetres(props.reach), shown.value));
+const goesOn = computed(() => reach.value < toMillimetres(props.reach));
+const width = 190;
+const scale = computed(() => width / (reach.value + 24));
+const drawn = computed(() => Math.min(toMillimetres(props.length), 88 / scale.value));
+const ruler = computed(() => 20 / scale.value);
+const grain = computed(() => 1 / scale.value);
+
+interface Mark {
+  readonly x: number;
+  readonly isFigure: boolean;
+  readonly figure?: string;
+}
+
+const marks = computed((): readonly Mark[] => {
+  const pitch = toMillimetres(props.pitch);
+  const perFigure = props.unit === 'inch' ? 25.4 : 10;
+  const perMark = Math.max(1, Math.round(perFigure / pitch));
+  const every = [1, 2, 5, 10, perMark].find((n) => n * pitch * scale.value >= 2.2) ?? perMark;
+  const figureEvery = isBoard.value
+    ? props.unit === 'inch'
+      ? 1
+      : 2
+    : props.unit === 'inch'
+      ? 3
+      : 10;
+  const found: Mark[] = [];
+  for (let i = 0; i * pitch <= reach.value + 0.01; i++) {
+    const isFigure = i % perMark === 0;
+    if (!isFigure && i % every !== 0) continue;
+    const figures = i / perMark;
+    found.push({
+      x: props.fence === 'left' ? i * pitch : reach.value - i * pitch,
+      isFigure,
+      ...(isFigure &&
+        figures > 0 &&
+        figures % figureEvery === 0 && {
+          figure: `${props.unit === 'inch' ? figures : figures * 10}`,
+        }),
+    });
+  }
+  return found;
+});
+const fenceX = computed(() => (props.fence === 'left' ? -7 : reach.value));
+/** Where the drawing breaks off because the board goes on. */
+const torn = computed(() => (props.fence === 'left' ? reach.value + 12 : -12));
+const table = computed(() => (props.table === undefined ? undefined : toMillimetres(props.table)));
+</script>
+
+<template>
+  <svg
+    :viewBox="`-12 ${-ruler} ${reach + 24} ${drawn + ruler}`"
+    :width="width"
+    :height="(drawn + ruler) * scale"
+    :style="{ '--grain': grain }"
+    aria-hidden="true"
+  >
+    <rect class="bed" x="-12" :y="-ruler" :width="reach + 24" :height="drawn + ruler" />
+    <rect
+      v-if="table !== undefined && table < reach"
+      class="arm"
+      :x="table"
+      :y="-ruler + 3 * grain"
+      :width="reach - table + 8"
+      :height="ruler - 3 * grain"
+    />
+    <g v-for="mark in marks" :key="mark.x">
+      <line
+        v-if="isBoard"
+        class="groove"
+        :class="{ figure: mark.isFigure }"
+        :x1="mark.x"
+        :x2="mark.x"
+        y1="0"
+        :y2="drawn"
+      />
+      <line
+        class="tick"
+        :x1="mark.x"
+        :x2="mark.x"
+        :y1="(mark.isFigure ? -8 : -4.5) * grain"
+        y2="0"
+      />
+      <text v-if="mark.figure" :x="mark.x" :y="-9.5 * grain" :font-size="11 * grain">
+        {{ mark.figure }}
+      </text>
+    </g>
+    <rect class="fence" :x="fenceX" :y="-ruler" width="7" :height="drawn + ruler" />
+    <line
+      v-if="kind === 'trimmer'"
+      class="blade"
+      x1="-3.5"
+      x2="-3.5"
+      :y1="-6 * grain"
+      :y2="drawn"
+    />
+    <line v-if="goesOn" class="torn" :x1="torn" :x2="torn" :y1="-ruler" :y2="drawn" />
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  display: block;
+  max-width: 100%;
+  height: auto;
+  border-radius: var(--radius);
+}
+
+.bed {
+  fill: #e9f0eb;
+}
+
+.arm {
+  fill: #dbe5df;
+  stroke: #b9cbc2;
+}
+
+.groove {
+  stroke: #d5dfd9;
+  stroke-width: calc(0.9px * var(--grain));
+}
+
+.groove.figure {
+  stroke: #a9bdb4;
+  stroke-width: calc(1.5px * var(--grain));
+}
+
+.tick {
+  stroke: var(--ink);
+  stroke-width: calc(1px * var(--grain));
+}
+
+.fence {
+  fill: #b9cbc2;
+}
+
+.blade {
+  stroke: var(--ink);
+  stroke-width: calc(2.4px * var(--grain));
+}
+
+.torn {
+  stroke: #ffffff;
+  stroke-width: calc(5px * var(--grain));
+  stroke-dasharray: calc(6px * var(--grain)) calc(4px * var(--grain));
+}
+
+text {
+  font-family: var(--figures);
+  font-weight: 700;
+  text-anchor: middle;
+  fill: var(--ink);
+}
+</style>
