@@ -28,6 +28,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/box/:id/print',
+      name: 'print',
+      component: () => import('./make/PrintView.vue').then((view) => view.default),
+      props: true,
+    },
+    {
       path: '/kit',
       name: 'kit',
       component: () => import('./kit/KitView.vue').then((view) => view.default),

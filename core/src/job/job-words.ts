@@ -127,7 +127,7 @@ function sayScore(step: ScoreStep, kit: Kit) {
     figure: formatWithUnit(step.reading, unit),
     text: [
       step.tool === 'board'
-        ? `${step.name}. ${faces[step.face]}, ${edge} against the fence.`
+        ? `${step.name}. ${faces[step.face]}, ${edge} against the ${kit.board.fence} fence.`
         : `${step.name}. ${faces[step.face]}, measured from ${edge}.`,
       `${sayWhere(step, kit)}${sayTurns(step)}.`,
       ...partsInWords(step, kit.trimmer.unit),
@@ -188,7 +188,7 @@ function sayGlue(step: GlueStep, unit: Unit) {
     : 'Wet glue: the flap is too narrow for tape';
   const last = round
     ? `Put it over the finished ${round.toLowerCase()} first and glue ${what} there, so that it fits.`
-    : `Adhesive on the ${adhesiveOn} face of ${count === 1 ? 'the' : 'each'} ${roles[role][0]}, then press ${count === 1 ? 'it' : 'them'} onto the ${roles[onto][count === 1 ? 0 : 1]}.`;
+    : `Adhesive on the ${adhesiveOn} face of ${count === 1 ? 'the' : countInWords(count)} ${roles[role][count === 1 ? 0 : 1]}, then press ${count === 1 ? 'it' : 'them'} onto the ${roles[onto][count === 1 ? 0 : 1]}.`;
   return {
     figure: round ? `The last ${countInWords(count)}` : `Glue ${what}`,
     text: `${name}. ${last} ${means}.`,

@@ -1,6 +1,12 @@
 export { planSteps, type PieceJob } from './plan-steps.ts';
 export { type PieceMarks } from './score-steps.ts';
-export { quarterTurnsTo, scoreRun, stretchOnBoard, type ScoreRun } from './on-board.ts';
+export {
+  quarterTurnsTo,
+  scoreRun,
+  stretchOnBoard,
+  type FenceSide,
+  type ScoreRun,
+} from './on-board.ts';
 export { scoreStrips, type ScoreStrip } from './score-strips.ts';
 export {
   stepSchema,

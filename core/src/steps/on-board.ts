@@ -1,5 +1,6 @@
 import { minus, zero, type Length } from '../length/index.ts';
 import type { Side } from '../piece/index.ts';
+import type { ScoringBoard } from '../tools/index.ts';
 import type { ScorePass } from './step.ts';
 
 /** A score on a piece as it is drawn: ends from its top left corner. */
@@ -10,9 +11,13 @@ export interface ScoreRun {
   readonly y2: Length;
 }
 
-/** Quarter turns clockwise that bring an edge of a piece to a fence on the left. */
-export function quarterTurnsTo(edge: Side): number {
-  return (['left', 'bottom', 'right', 'top'] as const).indexOf(edge);
+/** On which side of the maker the fence is. */
+export type FenceSide = ScoringBoard['fence'];
+
+/** Quarter turns clockwise that bring an edge of a piece to the fence. */
+export function quarterTurnsTo(edge: Side, fence: FenceSide): number {
+  const toTheLeft = (['left', 'bottom', 'right', 'top'] as const).indexOf(edge);
+  return fence === 'left' ? toTheLeft : (toTheLeft + 2) % 4;
 }
 
 /** Where a pass scores a piece of this size, from the edge at the fence and the reading alone. */
@@ -31,18 +36,18 @@ export function scoreRun(
 }
 
 /**
- * From where to where a pass runs down the board, from the ruler on top, once its edge lies at the fence on
- * the left.
+ * From where to where a pass runs down the board, from the ruler on top, once its edge lies at the fence.
  */
 export function stretchOnBoard(
   { edge, part }: Pick<ScorePass, 'edge' | 'part'>,
   width: Length,
   height: Length,
+  fence: FenceSide,
 ): { readonly from: Length; readonly to: Length } {
   const long = edge === 'left' || edge === 'right' ? height : width;
   const { from, to } = part ?? { from: zero, to: long };
-  // Turned half round or to its top, the piece lies the other way up.
-  return edge === 'left' || edge === 'bottom'
+  // Turned by a half or by three quarters, the piece lies the other way up.
+  return quarterTurnsTo(edge, fence) < 2
     ? { from, to }
     : { from: minus(long, to), to: minus(long, from) };
 }

@@ -10,6 +10,7 @@ import {
   stepInWords,
   stretchOnBoard,
   usualRequest,
+  type FenceSide,
   type Plan,
   type Side,
 } from '../index.ts';
@@ -61,6 +62,7 @@ describe('a piece on the board', () => {
     fc.assert(
       fc.property(
         fc.constantFrom<Side>('left', 'top', 'right', 'bottom'),
+        fc.constantFrom<FenceSide>('left', 'right'),
         fc.record({
           width: length,
           height: length,
@@ -72,7 +74,7 @@ describe('a piece on the board', () => {
             fc.double({ min: 0.5, max: 1, noNaN: true }),
           ),
         ),
-        (edge, { width: wide, height: tall, share }, ends) => {
+        (edge, fence, { width: wide, height: tall, share }, ends) => {
           const [width, height] = [nanometres(wide), nanometres(tall)];
           const isUpright = edge === 'left' || edge === 'right';
           const [off, long] = isUpright ? [wide, tall] : [tall, wide];
@@ -89,13 +91,13 @@ describe('a piece on the board', () => {
             [run.x2, run.y2],
           ];
           let [across, down]: readonly [number, number] = [wide, tall];
-          for (let i = 0; i < quarterTurnsTo(edge); i++) {
+          for (let i = 0; i < quarterTurnsTo(edge, fence); i++) {
             points = points.map(([x = 0, y = 0]) => [down - y, x]);
             [across, down] = [down, across];
           }
-          for (const [x] of points) expect(x).toBe(reading);
+          for (const [x = 0] of points) expect(fence === 'left' ? x : across - x).toBe(reading);
           const ys = points.map(([, y = 0]) => y);
-          const { from, to } = stretchOnBoard(pass, width, height);
+          const { from, to } = stretchOnBoard(pass, width, height, fence);
           expect([Math.min(...ys), Math.max(...ys)]).toEqual([from, to]);
           expect(across).toBe(off);
         },

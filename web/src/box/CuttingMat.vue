@@ -6,7 +6,7 @@ import MeasureSpan from '../parts/MeasureSpan.vue';
 import { layPieces } from '../parts/lay-pieces.ts';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import { useHighlight } from '../stores/highlight.ts';
-import MatMeasures from './MatMeasures.vue';
+import MatMeasures from '../parts/MatMeasures.vue';
 
 /** The cutting mat with the pieces to scale, their measures, and the score that is lit. */
 const props = defineProps<{ plan: Plan; request: PlanRequest; stale: boolean }>();

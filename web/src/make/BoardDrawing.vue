@@ -18,7 +18,7 @@ import { isDark } from '../parts/colour.ts';
 /** The scoring board as it lies in front of the maker, the piece against its fence, the line to score lit. */
 const props = defineProps<{
   /** The grooves, or the marks of a ruler where there are none. */
-  board: Pick<ScoringBoard, 'unit' | 'pitch' | 'reach'>;
+  board: Pick<ScoringBoard, 'unit' | 'pitch' | 'reach' | 'fence'>;
   /** Measured along a ruler that lies on the card, with no board under it. */
   bare?: boolean;
   piece: Piece;
@@ -90,7 +90,7 @@ const grooves = computed((): readonly Groove[] => {
     const figures = i / perGroove;
     const isHalf = perGroove % 2 === 0 && i % (perGroove / 2) === 0;
     found.push({
-      x: i * pitch,
+      x: away.value * i * pitch,
       tick: isFigure ? 8 : isHalf ? 5.5 : 3.5,
       isFigure,
       ...(isFigure &&
@@ -104,7 +104,16 @@ const grooves = computed((): readonly Groove[] => {
 });
 
 const pass = computed(() => props.step.passes[props.pass] ?? props.step.passes[0]);
-const quarters = computed(() => (pass.value ? quarterTurnsTo(pass.value.edge) : 0));
+const quarters = computed(() =>
+  pass.value ? quarterTurnsTo(pass.value.edge, props.board.fence) : 0,
+);
+
+/** Away from the fence: to the right of one on the left, and the other way round. */
+const away = computed(() => (props.board.fence === 'left' ? 1 : -1));
+/** Where the board's left edge is drawn. */
+const start = computed(() =>
+  props.board.fence === 'left' ? -fence - border : fence + border - drawn.value.across,
+);
 
 /** The piece brought to lie in the corner of fence and ruler, turned clockwise. */
 const placed = computed(() => {
@@ -114,9 +123,11 @@ const placed = computed(() => {
     [wide.value, tall.value],
     [0, wide.value],
   ][quarters.value] ?? [0, 0];
+  const across = quarters.value % 2 === 0 ? wide.value : tall.value;
+  const left = (shift[0] ?? 0) - (props.board.fence === 'left' ? 0 : across);
   // Turned on from where it lay, not back to it.
   const angle = 90 * props.turns;
-  return { transform: `translate(${shift[0]}px, ${shift[1]}px) rotate(${angle}deg)` };
+  return { transform: `translate(${left}px, ${shift[1]}px) rotate(${angle}deg)` };
 });
 
 const runs = computed(() => {
@@ -146,7 +157,7 @@ const reading = computed(() => toMillimetres(props.step.reading));
 const ends = computed(() => {
   const now = pass.value;
   const { from, to } = now
-    ? stretchOnBoard(now, size.value.width, size.value.height)
+    ? stretchOnBoard(now, size.value.width, size.value.height, props.board.fence)
     : { from: zero, to: size.value.height };
   return { from: toMillimetres(from), to: toMillimetres(to) };
 });
@@ -157,7 +168,7 @@ const ends = computed(() => {
     <svg
       :width="drawn.across * drawn.scale"
       :height="drawn.down * drawn.scale"
-      :viewBox="`${-fence - border} ${-ruler} ${drawn.across} ${drawn.down}`"
+      :viewBox="`${start} ${-ruler} ${drawn.across} ${drawn.down}`"
       :style="{ '--grain': grain }"
       role="img"
       aria-label="The scoring board with the piece against the fence"
@@ -165,7 +176,7 @@ const ends = computed(() => {
       <rect
         v-if="!bare"
         class="board"
-        :x="-fence - border"
+        :x="start"
         :y="-ruler"
         :width="drawn.across"
         :height="drawn.down"
@@ -173,7 +184,7 @@ const ends = computed(() => {
       />
       <rect
         class="ruler"
-        :x="-fence - border"
+        :x="start"
         :y="-ruler"
         :width="drawn.across"
         :height="ruler"
@@ -197,7 +208,7 @@ const ends = computed(() => {
       <rect
         v-if="!bare"
         class="fence"
-        :x="-fence"
+        :x="board.fence === 'left' ? -fence : 0"
         :y="-ruler"
         :width="fence"
         :height="drawn.down - border / 2"
@@ -214,7 +225,7 @@ const ends = computed(() => {
         />
         <line v-if="here" v-bind="here" class="faint" />
       </g>
-      <g class="at" :transform="`translate(${reading} 0)`">
+      <g class="at" :transform="`translate(${away * reading} 0)`">
         <line class="casing" :y1="-ruler - 2 * grain" :y2="ends.to + 6" />
         <line :y1="-ruler - 2 * grain" :y2="ends.to + 6" />
         <path

@@ -5,6 +5,7 @@ import {
   isDone,
   mostBoxes,
   paperFor,
+  quarterTurnsTo,
   sayJobStep,
   scoreRun,
   cutSizeOf,
@@ -13,7 +14,7 @@ import {
   type ScoreRun,
   type ScoreStep,
 } from '@rangoli/core';
-import { ListChecks, RotateCw, Volume2 } from '@lucide/vue';
+import { ListChecks, Printer, RotateCw, Volume2 } from '@lucide/vue';
 import {
   useEventListener,
   useIntervalFn,
@@ -87,7 +88,12 @@ const ruler = computed(() => {
   const { board, trimmer } = kit.value ?? usualKit('inch');
   return score.value?.tool === 'board'
     ? board
-    : { unit: trimmer.unit, pitch: trimmer.step, reach: trimmer.widthWithArm };
+    : {
+        unit: trimmer.unit,
+        pitch: trimmer.step,
+        reach: trimmer.widthWithArm,
+        fence: 'left' as const,
+      };
 });
 
 /** Everything that earlier steps scored on this piece. */
@@ -108,7 +114,6 @@ const motion = usePreferredReducedMotion();
 const pass = ref(0);
 const turns = ref(0);
 const quarters = { none: 0, quarter: 1, half: 2, 'three quarters': 3 } as const;
-const firstTurns = { left: 0, bottom: 1, right: 2, top: 3 } as const;
 const cycle = useIntervalFn(() => {
   if (motion.value !== 'reduce') showPass((pass.value + 1) % (score.value?.passes.length ?? 1));
 }, 2600);
@@ -119,7 +124,7 @@ function showPass(to: number): void {
   if (to === pass.value + 1) turns.value += quarters[next.turn];
   else {
     // Turned on to the first again, never back.
-    const wanted = firstTurns[next.edge];
+    const wanted = quarterTurnsTo(next.edge, ruler.value.fence);
     turns.value += (wanted - (turns.value % 4) + 4) % 4;
   }
   pass.value = to;
@@ -132,7 +137,8 @@ watch(
   score,
   (now) => {
     pass.value = 0;
-    turns.value = now?.passes[0] ? firstTurns[now.passes[0].edge] : 0;
+    const [first] = now?.passes ?? [];
+    turns.value = first ? quarterTurnsTo(first.edge, ruler.value.fence) : 0;
     if (now && now.passes.length > 1) cycle.resume();
     else cycle.pause();
   },
@@ -257,6 +263,9 @@ const boxesMade = computed(() => {
         >
           <Volume2 :size="17" aria-hidden="true" />Read aloud
         </button>
+        <RouterLink class="tool" :to="{ name: 'print', params: { id } }"
+          ><Printer :size="17" aria-hidden="true" />Print</RouterLink
+        >
         <span v-if="lock.isActive.value" class="quiet">Screen stays on</span>
       </template>
     </TopBar>
@@ -420,6 +429,7 @@ const boxesMade = computed(() => {
   border-radius: var(--radius);
   font: 600 14px var(--text);
   color: var(--ink);
+  text-decoration: none;
   background: var(--paper);
   cursor: pointer;
 }
@@ -659,6 +669,11 @@ footer {
 
   .quiet {
     display: none;
+  }
+
+  .tool {
+    padding: 6px 8px;
+    font-size: 13px;
   }
 
   .tool-drawing {

@@ -1,16 +1,9 @@
 <script setup lang="ts">
-import {
-  isDone,
-  sayJobStep,
-  type Bench,
-  type Job,
-  type JobStep,
-  type Kit,
-  type Progress,
-} from '@rangoli/core';
+import { isDone, sayJobStep, type Job, type JobStep, type Kit, type Progress } from '@rangoli/core';
 import { Check } from '@lucide/vue';
 import { nextTick, useTemplateRef, watch } from 'vue';
 import Worded from '../parts/Worded.vue';
+import { benchNames } from './bench-names.ts';
 import { minutesInWords } from './minutes.ts';
 
 /** Every step of the job by the tool that it needs, what is done ticked; any of them can be gone to. */
@@ -22,15 +15,6 @@ const props = defineProps<{
   left: (step: JobStep) => number;
 }>();
 const emit = defineEmits<{ go: [step: JobStep] }>();
-
-const names: Readonly<Record<Bench, string>> = {
-  trimmer: 'Trimmer, blade in',
-  board: 'Scoring board',
-  tip: 'Trimmer, scoring tip in',
-  ruler: 'Ruler and stylus',
-  scissors: 'Scissors and punch',
-  glue: 'Fold and glue',
-};
 
 const list = useTemplateRef<HTMLElement>('list');
 // The step at hand stays in sight as the list goes on.
@@ -47,7 +31,7 @@ watch(
   <nav ref="list" aria-label="Steps">
     <section v-for="stage in job.stages" :key="stage.bench">
       <h2>
-        {{ names[stage.bench] }}
+        {{ benchNames[stage.bench] }}
         <span v-if="stage.steps.some((step) => !isDone(progress, step))">{{
           minutesInWords(stage.steps.reduce((sum, step) => sum + left(step), 0))
         }}</span>

@@ -131,4 +131,16 @@ nav .here {
     clip-path: inset(50%);
   }
 }
+
+@media (max-width: 560px) {
+  nav {
+    flex-wrap: wrap;
+    gap: 0;
+    font-size: 14px;
+  }
+
+  nav a {
+    padding: 5px 8px;
+  }
+}
 </style>

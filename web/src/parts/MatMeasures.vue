@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { measureParts, type Length, type Unit } from '@rangoli/core';
 import { computed } from 'vue';
-import MeasureSpan from '../parts/MeasureSpan.vue';
-import type { LaidPiece } from '../parts/lay-pieces.ts';
-import { placeMeasures } from '../parts/place-measures.ts';
+import MeasureSpan from './MeasureSpan.vue';
+import type { LaidPiece } from './lay-pieces.ts';
+import { placeMeasures } from './place-measures.ts';
 
 /** The sections of a piece as measures below it and beside it. */
 const props = defineProps<{ placed: LaidPiece; unit: Unit }>();

@@ -1,0 +1,253 @@
+<script setup lang="ts">
+import {
+  cutSizeOf,
+  formatSize,
+  paperFor,
+  sayJobStep,
+  sheetsFor,
+  toMillimetres,
+  type JobStep,
+  type Piece,
+} from '@rangoli/core';
+import { Printer } from '@lucide/vue';
+import Button from 'primevue/button';
+import { computed, onBeforeUnmount, watch } from 'vue';
+import TopBar from '../parts/TopBar.vue';
+import MatMeasures from '../parts/MatMeasures.vue';
+import PieceDrawing from '../parts/PieceDrawing.vue';
+import { layPieces } from '../parts/lay-pieces.ts';
+import Worded from '../parts/Worded.vue';
+import { useMaking } from '../stores/making.ts';
+import { useOpenProject } from '../stores/open-project.ts';
+import { benchNames } from './bench-names.ts';
+
+/** The whole job on a sheet or two of paper, to lie beside the board. */
+const props = defineProps<{ id: string }>();
+
+const project = useOpenProject(() => props.id);
+const making = useMaking();
+watch(
+  () => props.id,
+  (id) => {
+    if (making.id !== id) void making.open(id);
+  },
+  { immediate: true },
+);
+onBeforeUnmount(() => making.flush());
+
+const shown = computed(() => project.shown);
+const kit = computed(() => shown.value?.request.kit);
+/** Titles with their sizes stand side by side. */
+const free = computed(() => {
+  const titles = shown.value?.plan.pieces.map((piece) => `${piece.name} ${sizeOf(piece)}`) ?? [];
+  const longest = Math.max(12, ...titles.map((title) => title.length));
+  return { title: 22, titleWidth: longest * 7.6, measures: 40, between: 16, border: 8 };
+});
+const width = 690;
+const height = computed(() => ((shown.value?.plan.pieces.length ?? 1) > 2 ? 290 : 220));
+const layout = computed(
+  () => shown.value && layPieces(shown.value.plan.pieces, width, height.value, free.value),
+);
+
+function sheetWords(): string {
+  const now = shown.value;
+  if (!now) return '';
+  return sheetsFor(now.plan, now.request.papers, making.progress.boxes)
+    .map(({ paper, sheets }) => {
+      const found = now.request.papers.find(({ id }) => id === paper);
+      return `${sheets} of ${found?.name ?? paper}, ${found?.sheet.name ?? ''}`;
+    })
+    .join('; ');
+}
+
+function sentence(step: JobStep): string {
+  return kit.value ? sayJobStep(step, kit.value).text : '';
+}
+
+function sizeOf(piece: Piece): string {
+  const { width: across, height: down } = cutSizeOf(piece.grid);
+  return kit.value ? formatSize(across, down, kit.value.trimmer.unit) : '';
+}
+
+const cardWords = computed(() => {
+  const now = shown.value;
+  if (!now) return '';
+  return now.plan.pieces
+    .map((piece) => {
+      const { name, thickness } = paperFor(now.request.papers, piece.paper);
+      return `${piece.name}, ${name} ${toMillimetres(thickness)} mm`;
+    })
+    .join('; ');
+});
+
+function print(): void {
+  window.print();
+}
+</script>
+
+<template>
+  <div class="view">
+    <TopBar place="make" :project="id" class="no-print">
+      <span class="quiet">One sheet or two, to lie beside the board</span>
+      <template #tools>
+        <Button size="small" @click="print"><Printer :size="16" />Print</Button>
+      </template>
+    </TopBar>
+    <p v-if="project.problems[0]" class="state">{{ project.problems[0].message }}</p>
+    <article v-else-if="shown && kit && layout && making.job" class="sheet">
+      <header>
+        <h1>{{ project.document?.name }}</h1>
+        <p>
+          <b>{{ making.progress.boxes }} {{ making.progress.boxes === 1 ? 'box' : 'boxes' }}</b>
+          · sheets: <Worded :text="sheetWords()" /> · <Worded :text="kit.trimmer.name" /> ·
+          <Worded :text="kit.board.name" />
+        </p>
+      </header>
+      <svg :viewBox="`0 0 ${width} ${height}`" role="img" aria-label="The pieces with their sizes">
+        <g
+          v-for="placed in layout.pieces"
+          :key="placed.piece.id"
+          :transform="`translate(${placed.x} ${placed.y})`"
+        >
+          <text class="title" :x="placed.width / 2" y="-7">
+            {{ placed.piece.name }} {{ sizeOf(placed.piece) }}
+          </text>
+          <g :transform="`scale(${layout.scale})`">
+            <PieceDrawing :piece="placed.piece" colour="#ffffff" :grain="1 / layout.scale" />
+          </g>
+          <MatMeasures :placed="placed" :unit="kit.trimmer.unit" />
+        </g>
+      </svg>
+      <section v-for="stage in making.job.stages" :key="stage.bench">
+        <h2>{{ benchNames[stage.bench] }}</h2>
+        <ol>
+          <li v-for="step in stage.steps" :key="step.id">
+            <i aria-hidden="true" />
+            <span class="copies">{{ step.copies }} ×</span>
+            <Worded :text="sentence(step)" />
+          </li>
+        </ol>
+      </section>
+      <footer>Card: {{ cardWords }}.</footer>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.view {
+  min-height: 100dvh;
+  background: var(--ground);
+}
+
+.state {
+  max-width: 40rem;
+  margin: 12vh auto;
+  padding: 0 20px;
+}
+
+.sheet {
+  box-sizing: border-box;
+  max-width: 210mm;
+  margin: 18px auto;
+  padding: 12mm;
+  color: #000000;
+  background: #ffffff;
+  box-shadow: 0 1px 6px rgb(20 48 45 / 22%);
+}
+
+h1 {
+  margin: 0;
+  font: 800 25px var(--figures);
+}
+
+header p {
+  margin: 3px 0 8px;
+  font-size: 13.5px;
+}
+
+.sheet > svg {
+  display: block;
+  width: 100%;
+}
+
+.sheet > svg :deep(.edge) {
+  stroke: #000000;
+}
+
+.sheet > svg :deep(text),
+.sheet > svg :deep(tspan) {
+  fill: #000000;
+}
+
+.sheet > svg :deep(.measures line),
+.sheet > svg :deep(.measures path) {
+  stroke: #000000;
+}
+
+.title {
+  font: 700 13px var(--figures);
+  text-anchor: middle;
+}
+
+section {
+  break-inside: avoid-page;
+}
+
+h2 {
+  margin: 10px 0 3px;
+  padding-bottom: 2px;
+  border-bottom: 1px solid #000000;
+  font: 700 15px var(--figures);
+}
+
+ol {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 15px 38px 1fr;
+  gap: 6px;
+  align-items: baseline;
+  padding: 2.5px 0;
+  font-size: 13.5px;
+  line-height: 1.3;
+}
+
+i {
+  width: 11px;
+  height: 11px;
+  border: 1.4px solid #000000;
+  border-radius: 2px;
+}
+
+.copies {
+  font-weight: 700;
+  text-align: right;
+  white-space: nowrap;
+}
+
+footer {
+  margin-top: 10px;
+  font-size: 12px;
+}
+
+@media print {
+  .no-print {
+    display: none;
+  }
+
+  .view {
+    background: none;
+  }
+
+  .sheet {
+    max-width: none;
+    margin: 0;
+    padding: 0;
+    box-shadow: none;
+  }
+}
+</style>
