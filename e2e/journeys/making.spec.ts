@@ -1,4 +1,4 @@
-import { expect, openFromShelf, test } from '../support/test.ts';
+import { expect, openFromShelf, sizeOf, test } from '../support/test.ts';
 
 test('six sundial boxes are made on a tablet by saying done, and a break changes nothing', async ({
   demo,
@@ -47,6 +47,12 @@ test('six sundial boxes are made on a tablet by saying done, and a break changes
   expect(shows.at(0)).toBe('1/2 in');
   expect(shows.slice(-3)).toEqual(['The last two', 'Gift in', 'Lid on']);
   await expect(again.getByText('All six boxes are made')).toBeVisible();
+
+  // How it turned out is learned for the lid's paper, and the next lid is planned by it.
+  await again.getByRole('button', { name: 'too tight' }).click();
+  await expect(again.getByText(/^Lids of Sodium are now planned to clear by/)).toBeVisible();
+  await again.getByRole('link', { name: 'Box', exact: true }).click();
+  await expect(sizeOf(again, 'lid')).not.toHaveText(/^3 9\/16\s*×/);
   await later.close();
 });
 

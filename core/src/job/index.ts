@@ -7,6 +7,7 @@ export {
   type JoinStep,
 } from './assembly-step.ts';
 export { boxOf } from './assembly-steps.ts';
+export { lessonOf, taughtPairs, type Lesson, type TaughtPair } from './calibration.ts';
 export { sheetsFor } from './job-sheets.ts';
 export { planJob, type Bench, type Job, type JobStage, type JobStep } from './job.ts';
 export {

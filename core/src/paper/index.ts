@@ -1,3 +1,4 @@
+export { learnedGap, type Felt } from './learned-gap.ts';
 export { commonSheets, sheetSchema, type Sheet } from './sheet.ts';
 export {
   paperFor,

@@ -37,6 +37,7 @@ import { minutesInWords } from './minutes.ts';
 import PieceFocus from './PieceFocus.vue';
 import SheetPicture from './SheetPicture.vue';
 import StepList from './StepList.vue';
+import TrialBox from './TrialBox.vue';
 
 /** The whole job at the table, one step at a time, to be read from two metres. */
 const props = defineProps<{ id: string }>();
@@ -197,8 +198,16 @@ onMounted(() => {
   if (lock.isSupported.value) void lock.request('screen').catch(() => undefined);
 });
 
+/** What a trial box teaches plans the next one anew; this one stays made until the maker goes on. */
+const rests = shallowRef(false);
+function makeMore(): void {
+  rests.value = false;
+  making.startAnew();
+}
+
 const showsList = shallowRef(false);
 function go(to: JobStep): void {
+  rests.value = false;
   showsList.value = false;
   making.go(to);
 }
@@ -294,7 +303,7 @@ const boxesMade = computed(() => {
         <p v-if="making.state === 'here only'" class="away" role="alert">
           The server doesn’t answer. Progress is kept on this page until it does.
         </p>
-        <template v-if="step && words">
+        <template v-if="step && words && !rests">
           <header>
             <div class="said">
               <button type="button" class="steps" @click="showsList = !showsList">
@@ -384,13 +393,14 @@ const boxesMade = computed(() => {
         <div v-else class="made">
           <h1>{{ boxesMade }}</h1>
           <p class="text">{{ project.document?.name }}</p>
+          <TrialBox @learned="rests = true" />
           <div class="tool-drawing">
             <FoldPicture :plan="shown.plan" :papers="shown.request.papers" :stage="0" whole />
           </div>
           <footer>
             <button type="button" class="big" @click="making.walk(-1)">Back</button>
             <span class="left" />
-            <button type="button" class="big" @click="making.startAnew()">Make more</button>
+            <button type="button" class="big" @click="makeMore">Make more</button>
             <RouterLink class="big go" to="/">To the shelf</RouterLink>
           </footer>
         </div>

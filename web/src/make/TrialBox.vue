@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { lessonOf, taughtPairs, type Felt, type TaughtPair } from '@rangoli/core';
+import { computed, shallowRef } from 'vue';
+import { useProject } from '../stores/project.ts';
+
+/** How the finished box turned out: what the maker says is learned for the paper, and explained. */
+const emit = defineEmits<{ learned: [] }>();
+
+const project = useProject();
+/** As the box was made: what is learned plans the next one. */
+const made = project.shown;
+const pairs = computed(() => (made ? taughtPairs(made.plan) : []));
+const learned = shallowRef<{ readonly pair: string; readonly felt: Felt; sentence: string }>();
+
+const questions: Readonly<Record<TaughtPair['kind'], string>> = {
+  lid: 'How does the lid go on?',
+  drawer: 'How does the drawer slide?',
+  liner: 'How does the liner sit?',
+};
+const answers: readonly Felt[] = ['too tight', 'just right', 'too loose'];
+
+function nameOf({ outer, inner }: TaughtPair): string {
+  return `${outer} over ${inner}`;
+}
+
+function say(pair: TaughtPair, felt: Felt): void {
+  if (!made) return;
+  const { papers, sentence } = lessonOf(made.plan, made.request, pair, felt);
+  learned.value = { pair: nameOf(pair), felt, sentence };
+  project.changeBox('trial box', { papers });
+  emit('learned');
+}
+</script>
+
+<template>
+  <div v-if="pairs.length > 0" class="trial">
+    <div v-for="pair in pairs" :key="nameOf(pair)" class="pair">
+      <b>{{ questions[pair.kind] }}</b>
+      <span v-if="pairs.length > 1" class="which">{{ nameOf(pair) }}</span>
+      <span class="answers">
+        <button
+          v-for="felt in answers"
+          :key="felt"
+          type="button"
+          :aria-pressed="learned?.pair === nameOf(pair) && learned.felt === felt"
+          @click="say(pair, felt)"
+        >
+          {{ felt }}
+        </button>
+      </span>
+    </div>
+    <p v-if="learned" role="status">{{ learned.sentence }}</p>
+  </div>
+</template>
+
+<style scoped>
+.trial {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+
+.pair {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+  font-size: 17px;
+}
+
+.which {
+  font-size: 14px;
+  color: #d3e2dd;
+}
+
+.answers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+button {
+  min-height: 42px;
+  padding: 0 18px;
+  border: 2px solid #7fa79e;
+  border-radius: 21px;
+  font: 600 16px var(--text);
+  color: #ffffff;
+  background: none;
+  cursor: pointer;
+}
+
+button[aria-pressed='true'] {
+  border-color: var(--turmeric);
+  color: var(--ink);
+  background: var(--turmeric);
+}
+
+button:focus-visible {
+  outline: 3px solid #ffffff;
+  outline-offset: 2px;
+}
+
+p {
+  max-width: 52rem;
+  margin: 0;
+  font-size: 15px;
+  line-height: 1.35;
+}
+</style>
