@@ -4,6 +4,7 @@ import { useElementSize } from '@vueuse/core';
 import { computed, defineAsyncComponent, useTemplateRef } from 'vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
 import { layPieces } from '../parts/lay-pieces.ts';
+import GlueHatch from '../parts/GlueHatch.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import { useHighlight } from '../stores/highlight.ts';
 import MatMeasures from '../parts/MatMeasures.vue';
@@ -78,25 +79,7 @@ const lines = computed(() =>
   <section class="mat" aria-label="Pieces on the cutting mat" :class="{ stale }">
     <div ref="mat" class="pieces">
       <svg :width="width" :height="height" role="img" :aria-label="faceUp">
-        <defs>
-          <pattern
-            id="glue-hatch"
-            :width="5 / layout.scale"
-            :height="5 / layout.scale"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <line
-              x1="0"
-              x2="0"
-              y1="0"
-              :y2="5 / layout.scale"
-              stroke="#ffffff"
-              stroke-opacity="0.55"
-              :stroke-width="1.2 / layout.scale"
-            />
-          </pattern>
-        </defs>
+        <GlueHatch :every="5 / layout.scale" />
         <g
           v-for="(placed, i) in layout.pieces"
           :key="placed.piece.id"

@@ -87,7 +87,8 @@ function setShim(has: boolean): void {
         :min="0"
         :max="20"
         show-buttons
-        :input-style="{ width: '4rem' }"
+        size="small"
+        :input-style="{ width: '5.5rem' }"
         aria-label="Markers"
         @update:model-value="(markers) => markers !== null && set({ markers })"
       />

@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import { formatWithUnit, shippedToolbox, type ScoringBoard, type Trimmer } from '@rangoli/core';
-import { Copy, Pencil, Trash2 } from '@lucide/vue';
-import ToggleSwitch from 'primevue/toggleswitch';
 import { useEventListener } from '@vueuse/core';
 import { computed, nextTick, onBeforeUnmount, onMounted, shallowRef } from 'vue';
 import TopBar from '../parts/TopBar.vue';
-import Worded from '../parts/Worded.vue';
 import { useToolbox, type ToolKind } from '../stores/toolbox.ts';
 import BoardForm from './BoardForm.vue';
 import ToolPicture from './ToolPicture.vue';
+import ToolRow from './ToolRow.vue';
 import TrimmerForm from './TrimmerForm.vue';
 
 /** The maker's tools: told once, and from then on every figure is one that they can hit. */
@@ -85,86 +83,64 @@ function edit(id: string): void {
       <section aria-labelledby="boards">
         <h2 id="boards">Scoring boards</h2>
         <ul>
-          <li
+          <ToolRow
             v-for="{ owned, tool } in ownFirst(kit.toolbox.boards)"
-            :id="`tool-${tool.id}`"
+            :id="tool.id"
             :key="tool.id"
-            :class="{ owned }"
+            :name="tool.name"
+            :facts="boardFacts(tool)"
+            :owned="owned"
+            :is-edited="editing === tool.id"
+            :can-go="!shipped.has(tool.id)"
+            @owned="(has) => kit.setOwned('boards', tool.id, has)"
+            @edit="edit(tool.id)"
+            @copy="copy('boards', tool.id)"
+            @remove="kit.remove(tool.id)"
           >
-            <ToolPicture
-              kind="board"
-              :unit="tool.unit"
-              :pitch="tool.pitch"
-              :reach="tool.reach"
-              :length="tool.grooveLength"
-              :fence="tool.fence"
-            />
-            <div class="said">
-              <h3><Worded :text="tool.name" /></h3>
-              <p><Worded :text="boardFacts(tool)" />.</p>
-              <div class="acts">
-                <label
-                  ><ToggleSwitch
-                    :model-value="owned"
-                    @update:model-value="(has) => kit.setOwned('boards', tool.id, has)"
-                  />I have it</label
-                >
-                <button type="button" :aria-expanded="editing === tool.id" @click="edit(tool.id)">
-                  <Pencil :size="15" aria-hidden="true" />Edit
-                </button>
-                <button type="button" @click="copy('boards', tool.id)">
-                  <Copy :size="15" aria-hidden="true" />Copy
-                </button>
-                <button v-if="!shipped.has(tool.id)" type="button" @click="kit.remove(tool.id)">
-                  <Trash2 :size="15" aria-hidden="true" />Remove
-                </button>
-              </div>
-              <BoardForm v-if="editing === tool.id" :board="tool" @change="kit.changeBoard" />
-            </div>
-          </li>
+            <template #picture>
+              <ToolPicture
+                kind="board"
+                :unit="tool.unit"
+                :pitch="tool.pitch"
+                :reach="tool.reach"
+                :length="tool.grooveLength"
+                :fence="tool.fence"
+              />
+            </template>
+            <BoardForm :board="tool" @change="kit.changeBoard" />
+          </ToolRow>
         </ul>
       </section>
       <section aria-labelledby="trimmers">
         <h2 id="trimmers">Trimmers</h2>
         <ul>
-          <li
+          <ToolRow
             v-for="{ owned, tool } in ownFirst(kit.toolbox.trimmers)"
-            :id="`tool-${tool.id}`"
+            :id="tool.id"
             :key="tool.id"
-            :class="{ owned }"
+            :name="tool.name"
+            :facts="trimmerFacts(tool)"
+            :owned="owned"
+            :is-edited="editing === tool.id"
+            :can-go="!shipped.has(tool.id)"
+            @owned="(has) => kit.setOwned('trimmers', tool.id, has)"
+            @edit="edit(tool.id)"
+            @copy="copy('trimmers', tool.id)"
+            @remove="kit.remove(tool.id)"
           >
-            <ToolPicture
-              kind="trimmer"
-              :unit="tool.unit"
-              :pitch="tool.step"
-              :reach="tool.widthWithArm"
-              :length="tool.cutLength"
-              :table="tool.tableWidth"
-              fence="left"
-            />
-            <div class="said">
-              <h3><Worded :text="tool.name" /></h3>
-              <p><Worded :text="trimmerFacts(tool)" />.</p>
-              <div class="acts">
-                <label
-                  ><ToggleSwitch
-                    :model-value="owned"
-                    @update:model-value="(has) => kit.setOwned('trimmers', tool.id, has)"
-                  />I have it</label
-                >
-                <button type="button" :aria-expanded="editing === tool.id" @click="edit(tool.id)">
-                  <Pencil :size="15" aria-hidden="true" />Edit
-                </button>
-                <button type="button" @click="copy('trimmers', tool.id)">
-                  <Copy :size="15" aria-hidden="true" />Copy
-                </button>
-                <button v-if="!shipped.has(tool.id)" type="button" @click="kit.remove(tool.id)">
-                  <Trash2 :size="15" aria-hidden="true" />Remove
-                </button>
-              </div>
-              <TrimmerForm v-if="editing === tool.id" :trimmer="tool" @change="kit.changeTrimmer" />
-            </div>
-          </li>
+            <template #picture>
+              <ToolPicture
+                kind="trimmer"
+                :unit="tool.unit"
+                :pitch="tool.step"
+                :reach="tool.widthWithArm"
+                :length="tool.cutLength"
+                :table="tool.tableWidth"
+                fence="left"
+              />
+            </template>
+            <TrimmerForm :trimmer="tool" @change="kit.changeTrimmer" />
+          </ToolRow>
         </ul>
       </section>
     </main>
@@ -213,100 +189,8 @@ ul {
   list-style: none;
 }
 
-li {
-  display: grid;
-  grid-template-columns: 190px 1fr;
-  gap: 16px;
-  align-items: start;
-  padding: 12px 0;
-  border-top: 1px solid var(--rule);
-}
-
-li > :deep(svg) {
-  opacity: 0.62;
-}
-
-li.owned > :deep(svg) {
-  opacity: 1;
-}
-
-h3 {
-  margin: 0;
-  font: 700 18px var(--figures);
-}
-
-.said p {
-  margin: 3px 0 9px;
-  font-size: 14px;
-  color: var(--ink-soft);
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 10px;
-}
-
-.acts label {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  margin-right: 6px;
-  font-weight: 600;
-}
-
-.acts button {
-  display: flex;
-  align-items: center;
-  gap: 5px;
-  min-height: 30px;
-  padding: 3px 9px;
-  border: 0;
-  border-radius: var(--radius);
-  font: 600 14px var(--text);
-  color: var(--ink);
-  background: none;
-  cursor: pointer;
-}
-
-.acts button:hover,
-.acts button[aria-expanded='true'] {
-  background: var(--leaf-pale);
-}
-
-.said :deep(.form) {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
-  gap: 10px 12px;
-  align-items: end;
-  margin-top: 12px;
-}
-
-.said :deep(.form > div > span),
-.said :deep(.form > label > span) {
-  display: block;
-  margin-bottom: 2px;
-  font-size: 12px;
-  color: var(--ink-soft);
-}
-
-.said :deep(.form .name) {
-  grid-column: span 2;
-}
-
-.said :deep(.form .name input) {
-  width: 100%;
-}
-
 @media (max-width: 920px) {
   ul {
-    grid-template-columns: 1fr;
-  }
-}
-
-@media (max-width: 560px) {
-  li {
     grid-template-columns: 1fr;
   }
 }

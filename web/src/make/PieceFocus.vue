@@ -11,6 +11,7 @@ import {
 } from '@rangoli/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
+import GlueHatch from '../parts/GlueHatch.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 
 /** A piece laid out large, with what is to be done to it lit. */
@@ -129,25 +130,7 @@ const spots = computed(() => {
       role="img"
       :aria-label="`${piece.name}, what is to be done is marked`"
     >
-      <defs>
-        <pattern
-          id="glue-hatch"
-          :width="6 * grain"
-          :height="6 * grain"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <line
-            x1="0"
-            x2="0"
-            y1="0"
-            :y2="6 * grain"
-            stroke="#ffffff"
-            stroke-opacity="0.5"
-            :stroke-width="1.3 * grain"
-          />
-        </pattern>
-      </defs>
+      <GlueHatch :every="6 * grain" />
       <PieceDrawing :piece="piece" :colour="colour" :grain="grain" />
       <line
         v-for="(run, i) in runs"

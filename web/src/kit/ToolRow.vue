@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { Copy, Pencil, Trash2 } from '@lucide/vue';
+import ToggleSwitch from 'primevue/toggleswitch';
+import Worded from '../parts/Worded.vue';
+
+/** One tool: its drawing, what it can do, whether the maker has it, and the form to change it. */
+defineProps<{
+  id: string;
+  name: string;
+  facts: string;
+  owned: boolean;
+  isEdited: boolean;
+  /** What is shipped stays; what the maker added can go. */
+  canGo: boolean;
+}>();
+const emit = defineEmits<{ owned: [has: boolean]; edit: []; copy: []; remove: [] }>();
+</script>
+
+<template>
+  <li :id="`tool-${id}`" :class="{ owned }">
+    <slot name="picture" />
+    <div class="said">
+      <h3><Worded :text="name" /></h3>
+      <p><Worded :text="facts" />.</p>
+      <div class="acts">
+        <label
+          ><ToggleSwitch :model-value="owned" @update:model-value="(has) => emit('owned', has)" />I
+          have it</label
+        >
+        <button type="button" :aria-expanded="isEdited" @click="emit('edit')">
+          <Pencil :size="15" aria-hidden="true" />Edit
+        </button>
+        <button type="button" @click="emit('copy')">
+          <Copy :size="15" aria-hidden="true" />Copy
+        </button>
+        <button v-if="canGo" type="button" @click="emit('remove')">
+          <Trash2 :size="15" aria-hidden="true" />Remove
+        </button>
+      </div>
+      <slot v-if="isEdited" />
+    </div>
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 190px 1fr;
+  gap: 16px;
+  align-items: start;
+  padding: 12px 0;
+  border-top: 1px solid var(--rule);
+}
+
+li > :deep(svg) {
+  opacity: 0.62;
+}
+
+li.owned > :deep(svg) {
+  opacity: 1;
+}
+
+h3 {
+  margin: 0;
+  font: 700 18px var(--figures);
+}
+
+.said p {
+  margin: 3px 0 9px;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 10px;
+}
+
+.acts label {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin-right: 6px;
+  font-weight: 600;
+}
+
+.acts button {
+  display: flex;
+  align-items: center;
+  gap: 5px;
+  min-height: 30px;
+  padding: 3px 9px;
+  border: 0;
+  border-radius: var(--radius);
+  font: 600 14px var(--text);
+  color: var(--ink);
+  background: none;
+  cursor: pointer;
+}
+
+.acts button:hover,
+.acts button[aria-expanded='true'] {
+  background: var(--leaf-pale);
+}
+
+.said :deep(.form) {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
+  gap: 10px 12px;
+  align-items: end;
+  margin-top: 12px;
+}
+
+.said :deep(.form > div > span:first-child),
+.said :deep(.form > label > span:first-child) {
+  display: block;
+  margin-bottom: 2px;
+  font-size: 12px;
+  color: var(--ink-soft);
+}
+
+.said :deep(.form .name) {
+  grid-column: span 2;
+}
+
+.said :deep(.form .name input) {
+  width: 100%;
+}
+
+@media (max-width: 560px) {
+  li {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
