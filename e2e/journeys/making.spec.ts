@@ -22,8 +22,14 @@ test('six sundial boxes are made on a tablet by saying done, and a break changes
     page.getByText('the fifth small mark, then turn a quarter. Four times.'),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Done one' }).click();
+  await expect(page.getByText('1 of 6')).toBeAttached();
+  const kept = page.waitForResponse(
+    (answer) => answer.request().postData()?.includes('score base') === true && answer.ok(),
+  );
   await page.getByRole('button', { name: 'Done one' }).click();
   await expect(page.getByText('2 of 6')).toBeAttached();
+  await kept;
+  await page.waitForLoadState('networkidle');
   const address = page.url();
   await visit.close();
 

@@ -18,8 +18,7 @@ import { computed, shallowRef, watch } from 'vue';
 import { readProgress, writeProgress } from '../api/progress.ts';
 import { useProject } from './project.ts';
 
-/** Milliseconds between a change and its way to the server, and between tries while it is away. */
-const quiet = 400;
+/** Milliseconds between tries while the server is away. */
 const retry = 3000;
 
 /** Where the progress of the open box is: on its way here, here, or kept in this browser only. */
@@ -35,6 +34,7 @@ export const useMaking = defineStore('making', () => {
   const begun = shallowRef(Date.now());
   const now = useTimestamp({ interval: 1000 });
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let isSending = false;
 
   const job = computed((): Job | undefined =>
     project.shown && project.problems.length === 0
@@ -61,24 +61,29 @@ export const useMaking = defineStore('making', () => {
     begun.value = Date.now();
   }
 
+  /** Sends what stands, one after the other; what has changed meanwhile goes next. */
   async function send(keepalive = false): Promise<void> {
     clearTimeout(timer);
     timer = undefined;
+    if (isSending && !keepalive) return;
+    isSending = true;
     const [project, sent] = [id.value, progress.value];
     try {
       await writeProgress(project, sent, keepalive);
       if (id.value === project) state.value = 'kept';
     } catch {
-      if (id.value !== project) return;
-      state.value = 'here only';
-      timer ??= setTimeout(() => void send(), retry);
+      if (id.value === project) {
+        state.value = 'here only';
+        timer = setTimeout(() => void send(), retry);
+      }
     }
+    isSending = false;
+    if (timer === undefined && id.value === project && progress.value !== sent) void send();
   }
 
   function adopt(next: Progress): void {
     progress.value = next;
-    clearTimeout(timer);
-    timer = setTimeout(() => void send(), quiet);
+    void send();
   }
 
   /** So many pieces are through the step at hand. */
@@ -131,7 +136,7 @@ export const useMaking = defineStore('making', () => {
 
   /** Sends what is pending, on leaving the view or the page. */
   function flush(): void {
-    if (timer !== undefined) void send(true);
+    if (timer !== undefined || isSending) void send(true);
   }
 
   // A page that was out of sight was not worked by.
