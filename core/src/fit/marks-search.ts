@@ -4,7 +4,7 @@ import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
 import type { DecisionOrder, FitPair, ProblemIndex } from './marks-index.ts';
 import type { MarksProblem, Section } from './marks-problem.ts';
 import { anywhere, boundPair, meetsWanted, type PairBound } from './pair-bound.ts';
-import { PartialChoice, type SearchGrid } from './partial-choice.ts';
+import { PartialChoice, type SearchedProblem, type SearchGrid } from './partial-choice.ts';
 
 /** The least that the undecided sections must still cost. */
 interface Bounds {
@@ -53,8 +53,7 @@ export class MarksSearch {
   best: BestMarks | undefined;
 
   constructor(
-    problem: MarksProblem,
-    index: ProblemIndex,
+    searched: SearchedProblem,
     order: DecisionOrder,
     where: SearchGrid,
     best: BestMarks | undefined,
@@ -64,11 +63,11 @@ export class MarksSearch {
     this.#budget = budget;
     this.#aim = aim;
     this.#most = aim === 'best' ? Infinity : 0;
-    this.#problem = problem;
-    this.#index = index;
+    this.#problem = searched.problem;
+    this.#index = searched.index;
     this.#decided = order;
     this.#offGrooves = where === 'off grooves';
-    this.#choice = new PartialChoice(problem, index, order, where);
+    this.#choice = new PartialChoice(searched, order, where);
     this.best = best;
   }
 

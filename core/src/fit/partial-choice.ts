@@ -3,10 +3,18 @@ import type { DecisionOrder, FitPair, IndexedChain, ProblemIndex } from './marks
 import type { MarksProblem } from './marks-problem.ts';
 import { OffGridBound } from './off-grid-bound.ts';
 import type { Reach } from './pair-bound.ts';
+import type { RangeRules } from './range-rules.ts';
 import { SectionRanges } from './ranges.ts';
 
 /** Whether whole grooves must be kept to. */
 export type SearchGrid = 'on grooves' | 'off grooves';
+
+/** A problem with all that every search over it has in common. */
+export interface SearchedProblem {
+  readonly problem: MarksProblem;
+  readonly index: ProblemIndex;
+  readonly rules: RangeRules;
+}
 
 /** The sections whose values are decided so far, and what that leaves to those that are open. */
 export class PartialChoice {
@@ -18,7 +26,7 @@ export class PartialChoice {
   readonly #ranges: SectionRanges;
   #offGrid: readonly OffGridBound[] | undefined;
 
-  constructor(problem: MarksProblem, index: ProblemIndex, order: DecisionOrder, where: SearchGrid) {
+  constructor({ problem, index, rules }: SearchedProblem, order: DecisionOrder, where: SearchGrid) {
     this.#problem = problem;
     this.#index = index;
     this.#decided = order;
@@ -28,7 +36,7 @@ export class PartialChoice {
     const finest = greatestCommonDivisor(pitch, step);
     this.#ranges = new SectionRanges(
       problem,
-      index,
+      rules,
       order.onPitch.map((isOnPitch) => (isOnPitch && !this.#offGrooves ? pitch : finest)),
     );
   }

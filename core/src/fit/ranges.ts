@@ -1,31 +1,6 @@
-import { slackBeyond } from './gap.ts';
-import type { FitPair, IndexedChain, ProblemIndex } from './marks-index.ts';
-import type { MarksProblem } from './marks-problem.ts';
-import type { Reach } from './pair-bound.ts';
 import { leantAway } from './marks-cost.ts';
-
-/** Two sections that hold one another: `outer` − `times` · `inner` lies between `least` and `most`. */
-interface Tie {
-  readonly outer: number;
-  readonly inner: number;
-  readonly times: number;
-  readonly least: number;
-  readonly most: number;
-}
-
-/** A chain that a sheet limits, each section with how often it stands there. */
-interface LimitedChain {
-  readonly members: readonly { readonly at: number; readonly times: number }[];
-  readonly longest: number;
-}
-
-function limitedChain({ sections, longest }: IndexedChain): LimitedChain {
-  const members = [...new Set(sections)].map((at) => ({
-    at,
-    times: sections.filter((each) => each === at).length,
-  }));
-  return { members, longest };
-}
+import type { MarksProblem } from './marks-problem.ts';
+import type { LimitedChain, RangeRules, Tie } from './range-rules.ts';
 
 /** Ranges settle in a few rounds; what is left after that is too little to wait for. */
 const rounds = 3;
@@ -36,11 +11,11 @@ const rounds = 3;
  * chains no longer than their sheets. A range holds every value that is possible, and some that are not.
  */
 export class SectionRanges {
-  readonly #problem: MarksProblem;
-  readonly #index: ProblemIndex;
-  readonly #smaller: readonly Tie[];
-  readonly #chains: readonly LimitedChain[];
-  #fits: readonly Tie[] = [];
+  readonly #rules: RangeRules;
+  /** How much looser or tighter than its range a gap may be, as allowed. */
+  #tight = Infinity;
+  #loose = Infinity;
+  readonly #lean: MarksProblem['lean'];
   /** By section: what its values are multiples of, while it is open. */
   readonly #grids: readonly number[];
   /** The least of every section, then the most of every one. */
@@ -50,24 +25,16 @@ export class SectionRanges {
   #before: Float64Array | undefined;
   #decisions = 0;
 
-  constructor(problem: MarksProblem, index: ProblemIndex, grids: readonly number[]) {
-    this.#problem = problem;
-    this.#index = index;
+  constructor({ sections, lean }: MarksProblem, rules: RangeRules, grids: readonly number[]) {
+    this.#rules = rules;
+    this.#lean = lean;
     this.#grids = grids;
-    this.#size = problem.sections.length;
+    this.#size = sections.length;
     this.#ends = new Float64Array(2 * this.#size);
-    problem.sections.forEach(({ least, most }, at) => {
+    sections.forEach(({ least, most }, at) => {
       this.#ends[at] = least;
       this.#ends[this.#size + at] = most;
     });
-    this.#smaller = index.smaller.map(({ less, more, moreTimes, by }) => ({
-      outer: less,
-      inner: more,
-      times: moreTimes,
-      least: -Infinity,
-      most: -by,
-    }));
-    this.#chains = index.chains.filter(({ longest }) => longest !== Infinity).map(limitedChain);
   }
 
   leastOf(at: number): number {
@@ -80,7 +47,8 @@ export class SectionRanges {
 
   /** Leaves out what would make the gaps more out of range than `unfit`. False when nothing stays. */
   allow(unfit: number): boolean {
-    this.#fits = this.#index.pairs.flatMap((pair) => this.#tieOf(pair, unfit));
+    this.#tight = unfit / (this.#lean === 'loose' ? leantAway : 1);
+    this.#loose = unfit / (this.#lean === 'tight' ? leantAway : 1);
     return this.#settle();
   }
 
@@ -99,28 +67,14 @@ export class SectionRanges {
     for (let i = 0; i < this.#ends.length; i++) this.#ends[i] = this.#before?.[start + i] ?? 0;
   }
 
-  #tieOf(pair: FitPair, unfit: number): readonly Tie[] {
-    const { outerAt: outer, innerAt: inner, innerTimes: times, fits, group } = pair;
-    if (outer === inner || unfit === Infinity) return [];
-    const { lean } = this.#problem;
-    const tight = unfit / (lean === 'loose' ? leantAway : 1);
-    const loose = unfit / (lean === 'tight' ? leantAway : 1);
-    const { least, most }: Reach = {
-      least: Math.max(...fits.map(({ layers, gap }) => layers + gap.least)) - tight,
-      most: Math.min(...fits.map(({ layers, gap }) => layers + gap.most)) + slackBeyond + loose,
-    };
-    // Where no other pair can hold the two together, this one must.
-    const isAlone = this.#index.pairs.every((other) => other === pair || other.group !== group);
-    const held = Math.max(...fits.map(({ layers, gap }) => layers + gap.most)) + loose;
-    return [{ outer, inner, times, least, most: isAlone ? Math.min(most, held) : most }];
-  }
-
   #settle(): boolean {
     for (let round = 0; round < rounds; round++) {
       let isMoved = false;
-      for (const tie of this.#smaller) if (this.#settleTie(tie)) isMoved = true;
-      for (const tie of this.#fits) if (this.#settleTie(tie)) isMoved = true;
-      for (const chain of this.#chains) if (this.#settleChain(chain)) isMoved = true;
+      for (const tie of this.#rules.smaller) if (this.#settleTie(tie, 0, 0)) isMoved = true;
+      if (this.#tight < Infinity)
+        for (const tie of this.#rules.fits)
+          if (this.#settleTie(tie, this.#tight, this.#loose)) isMoved = true;
+      for (const chain of this.#rules.chains) if (this.#settleChain(chain)) isMoved = true;
       if (!this.#isPossible()) return false;
       if (!isMoved) return true;
     }
@@ -132,7 +86,10 @@ export class SectionRanges {
     return true;
   }
 
-  #settleTie({ outer, inner, times, least, most }: Tie): boolean {
+  #settleTie(tie: Tie, tight: number, loose: number): boolean {
+    const { outer, inner, times } = tie;
+    const least = tie.least - tight;
+    const most = tie.most + loose;
     const raised = this.#raise(outer, times * this.leastOf(inner) + least);
     const lowered = this.#lower(outer, times * this.mostOf(inner) + most);
     const innerRaised = this.#raise(inner, (this.leastOf(outer) - most) / times);

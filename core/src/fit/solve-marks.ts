@@ -8,6 +8,7 @@ import { MarksSearch, type SearchAim } from './marks-search.ts';
 import type { SearchGrid } from './partial-choice.ts';
 import { clipToSheets } from './sheet-limits.ts';
 import { pitchChoices } from './pitch-choice.ts';
+import { rangeRules } from './range-rules.ts';
 
 /**
  * Chooses section sizes, cut sizes and the edge to measure each score from, so that every section is in
@@ -162,6 +163,7 @@ type Search = (
 /** Searches over every choice of the sections that take the odd remainders. */
 function searchOver(problem: MarksProblem): Search {
   const index = indexProblem(problem);
+  const searched = { problem, index, rules: rangeRules(index) };
   const orders = pitchChoices(problem.chains).map((choice) =>
     decisionOrder(problem, index, choice),
   );
@@ -169,7 +171,7 @@ function searchOver(problem: MarksProblem): Search {
     const left = { left: toFind, toImprove };
     let best = known;
     for (const order of orders)
-      best = new MarksSearch(problem, index, order, where, best, left, aim).run();
+      best = new MarksSearch(searched, order, where, best, left, aim).run();
     return best;
   };
 }

@@ -1,0 +1,59 @@
+import { slackBeyond } from './gap.ts';
+import type { FitPair, IndexedChain, ProblemIndex } from './marks-index.ts';
+
+/** Two sections that hold one another: `outer` − `times` · `inner` lies between `least` and `most`. */
+export interface Tie {
+  readonly outer: number;
+  readonly inner: number;
+  readonly times: number;
+  readonly least: number;
+  readonly most: number;
+}
+
+/** A chain that a sheet limits, each section with how often it stands there. */
+export interface LimitedChain {
+  readonly members: readonly { readonly at: number; readonly times: number }[];
+  readonly longest: number;
+}
+
+/** What keeps the sections of a problem in their ranges; the same for every search over it. */
+export interface RangeRules {
+  readonly smaller: readonly Tie[];
+  /** Between what differences the gaps of a pair are all in their ranges. */
+  readonly fits: readonly Tie[];
+  readonly chains: readonly LimitedChain[];
+}
+
+function limitedChain({ sections, longest }: IndexedChain): LimitedChain {
+  const members = [...new Set(sections)].map((at) => ({
+    at,
+    times: sections.filter((each) => each === at).length,
+  }));
+  return { members, longest };
+}
+
+function tieOf(pair: FitPair, pairs: readonly FitPair[]): readonly Tie[] {
+  const { outerAt: outer, innerAt: inner, innerTimes: times, fits, group } = pair;
+  if (outer === inner) return [];
+  const tightest = Math.max(...fits.map(({ layers, gap }) => layers + gap.least));
+  const slack = Math.min(...fits.map(({ layers, gap }) => layers + gap.most)) + slackBeyond;
+  // Where no other pair can hold the two together, this one must.
+  const isAlone = pairs.every((other) => other === pair || other.group !== group);
+  const held = Math.max(...fits.map(({ layers, gap }) => layers + gap.most));
+  return [{ outer, inner, times, least: tightest, most: isAlone ? Math.min(slack, held) : slack }];
+}
+
+/** The rules of a problem, gathered once. */
+export function rangeRules({ smaller, pairs, chains }: ProblemIndex): RangeRules {
+  return {
+    smaller: smaller.map(({ less, more, moreTimes, by }) => ({
+      outer: less,
+      inner: more,
+      times: moreTimes,
+      least: -Infinity,
+      most: -by,
+    })),
+    fits: pairs.flatMap((pair) => tieOf(pair, pairs)),
+    chains: chains.filter(({ longest }) => longest !== Infinity).map(limitedChain),
+  };
+}
