@@ -202,7 +202,7 @@ describe('the making of a box', () => {
     const later = {
       ...progress,
       done: { 'cut base': 6 },
-      spent: { cut: { seconds: 9, copies: 6 } },
+      spent: { cut: { usualTimes: 9, copies: 6 } },
     };
     await send('PUT', `/${id}`, { progress: later }, making);
     await close();

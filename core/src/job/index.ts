@@ -9,7 +9,7 @@ export {
 export { boxOf } from './assembly-steps.ts';
 export { lessonOf, taughtPairs, type Lesson, type TaughtPair } from './calibration.ts';
 export { sheetsFor } from './job-sheets.ts';
-export { planJob, type Bench, type Job, type JobStage, type JobStep } from './job.ts';
+export { planJob, scoredBefore, type Bench, type Job, type JobStage, type JobStep } from './job.ts';
 export {
   doneOf,
   goTo,

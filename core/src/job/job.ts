@@ -1,6 +1,7 @@
+import type { Length } from '../length/index.ts';
 import type { Plan } from '../planning/index.ts';
 import type { PlanRequest } from '../request/index.ts';
-import type { ScoreStep, Step } from '../steps/index.ts';
+import { scoreRun, type ScoreRun, type ScoreStep, type Step } from '../steps/index.ts';
 import type { AssemblyStep } from './assembly-step.ts';
 import { assemblySteps } from './assembly-steps.ts';
 import { usualSeconds } from './usual-time.ts';
@@ -117,4 +118,19 @@ export function planJob(plan: Plan, request: PlanRequest, boxes: number): Job {
     return [{ bench, steps }];
   });
   return { boxes, stages, steps: stages.flatMap(({ steps }) => steps) };
+}
+
+/** Everything that the steps before this one have scored on its piece, which was cut to this size. */
+export function scoredBefore(
+  { steps }: Job,
+  step: JobStep,
+  { width, height }: { readonly width: Length; readonly height: Length },
+): readonly ScoreRun[] {
+  return steps
+    .slice(0, steps.indexOf(step))
+    .flatMap(({ work }) =>
+      isScore(work) && work.piece === step.work.piece && work.make === 'score'
+        ? work.passes.map((pass) => scoreRun(pass, work.reading, width, height))
+        : [],
+    );
 }

@@ -4,7 +4,11 @@ import type { Job, JobStep } from './job.ts';
 /** The most boxes that one job may be for. */
 export const mostBoxes = 200;
 
-const spentSchema = z.object({ seconds: z.number().nonnegative(), copies: z.int().nonnegative() });
+/** What so many pieces took, counted in the usual time of their step. */
+const spentSchema = z.object({
+  usualTimes: z.number().nonnegative(),
+  copies: z.int().nonnegative(),
+});
 
 /** How far the making of a box has come, as it is stored. */
 export const progressSchema = z.object({
@@ -58,10 +62,10 @@ const longestPiece = 600;
 function withTime(progress: Progress, step: JobStep, copies: number, seconds: number): Progress {
   if (copies <= 0 || seconds <= 0 || seconds / copies > longestPiece) return progress;
   const { kind } = step.work;
-  const before = progress.spent[kind] ?? { seconds: 0, copies: 0 };
-  // Counted against what the step usually takes, so that long and short ones are one measure.
+  const before = progress.spent[kind] ?? { usualTimes: 0, copies: 0 };
+  // So long and short steps of one kind are one measure.
   const spent = {
-    seconds: before.seconds + seconds / step.usual,
+    usualTimes: before.usualTimes + seconds / step.usual,
     copies: before.copies + copies,
   };
   return { ...progress, spent: { ...progress.spent, [kind]: spent } };
@@ -98,7 +102,7 @@ export function goTo({ at: _, ...progress }: Progress, step: JobStep | undefined
 function paceOf({ spent }: Progress, { work }: JobStep): number {
   const known = spent[work.kind];
   // A few usual ones stand beside what was measured, so that the first piece doesn't decide it all.
-  return known ? (known.seconds + 2) / (known.copies + 2) : 1;
+  return known ? (known.usualTimes + 2) / (known.copies + 2) : 1;
 }
 
 /** Seconds that are left of a step, by the maker's own pace. */

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { mostBoxes } from '@rangoli/core';
+import { Printer, Volume2 } from '@lucide/vue';
+import { useWakeLock } from '@vueuse/core';
+import InputNumber from 'primevue/inputnumber';
+import { onMounted, toRef } from 'vue';
+import { RouterLink } from 'vue-router';
+import TopBar from '../parts/TopBar.vue';
+import { useMaking } from '../stores/making.ts';
+import { useReadAloud } from './use-read-aloud.ts';
+
+/** The bar over the bench: how many boxes, reading aloud, printing, the screen that stays on. */
+const props = defineProps<{
+  id: string;
+  name: string | undefined;
+  /** What is read aloud. */
+  sentence: string;
+}>();
+
+const making = useMaking();
+const aloud = useReadAloud(toRef(() => props.sentence));
+
+// The screen stays on while there is glue on the fingers.
+const lock = useWakeLock();
+onMounted(() => {
+  if (lock.isSupported.value) void lock.request('screen').catch(() => undefined);
+});
+</script>
+
+<template>
+  <TopBar place="make" :project="id">
+    <span class="name">{{ name }}</span>
+    <template #tools>
+      <label class="boxes"
+        ><InputNumber
+          :model-value="making.progress.boxes"
+          :min="1"
+          :max="mostBoxes"
+          show-buttons
+          button-layout="horizontal"
+          :input-style="{ width: '3.2rem' }"
+          aria-label="How many boxes"
+          @update:model-value="(boxes) => boxes !== null && making.setBoxes(boxes)"
+        />
+        {{ making.progress.boxes === 1 ? 'box' : 'boxes' }}</label
+      >
+      <button
+        v-if="aloud.isSupported.value"
+        type="button"
+        class="tool"
+        :aria-pressed="aloud.isOn.value"
+        @click="aloud.isOn.value = !aloud.isOn.value"
+      >
+        <Volume2 :size="17" aria-hidden="true" />Read aloud
+      </button>
+      <RouterLink class="tool" :to="{ name: 'print', params: { id } }"
+        ><Printer :size="17" aria-hidden="true" />Print</RouterLink
+      >
+      <span v-if="lock.isActive.value" class="quiet">Screen stays on</span>
+    </template>
+  </TopBar>
+</template>
+
+<style scoped>
+.name {
+  overflow: hidden;
+  font: 700 16px var(--figures);
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.boxes {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  font-size: 14px;
+}
+
+.tool {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 6px 12px;
+  border: 1px solid var(--rule);
+  border-radius: var(--radius);
+  font: 600 14px var(--text);
+  color: var(--ink);
+  text-decoration: none;
+  background: var(--paper);
+  cursor: pointer;
+}
+
+.tool[aria-pressed='true'] {
+  color: #ffffff;
+  background: var(--ink);
+}
+
+@media (max-width: 560px) {
+  .quiet {
+    display: none;
+  }
+
+  .tool {
+    padding: 6px 8px;
+    font-size: 13px;
+  }
+
+  .name {
+    display: none;
+  }
+}
+</style>
