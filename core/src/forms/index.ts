@@ -1,3 +1,4 @@
+export { ridgeClosings, ridgeCutouts, type Fins } from './ridge.ts';
 export { archHandle, handleGap, type ArchHandle } from './arch-handle.ts';
 export {
   type FitKind,

@@ -8,10 +8,13 @@ import {
   lies,
   marksWindow,
   mountain,
+  ridgeClosings,
+  ridgeCutouts,
   rowScore,
   section,
   sitting,
   valley,
+  type Fins,
   type SizeOf,
   type StyleAnswer,
   type StyleBrief,
@@ -24,7 +27,6 @@ import {
   nanometres,
   plus,
   smallest,
-  times,
   toMillimetres,
   type Length,
 } from '../length/index.ts';
@@ -35,7 +37,7 @@ import { oneOf } from './options.ts';
 
 const options = z.object({
   slope: oneOf('Roof', ['low', 'steep', 'very steep']),
-  closing: oneOf('Ridge', ['ribbon holes', 'brad hole', 'edge and slot', 'plain']),
+  closing: oneOf('Ridge', ridgeClosings),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 
@@ -231,7 +233,7 @@ function drawTent(
           ]
         : []),
     ],
-    cutouts: [...flapTrims(ids, size, card), ...ridgeCutouts(ids, size, closing, card)],
+    cutouts: [...flapTrims(ids, size, card), ...ridgeCutouts(finsOf(ids, size), closing, card)],
   });
 }
 
@@ -317,90 +319,15 @@ function flapTrims(ids: Ids, size: SizeOf, card: Length): readonly Cutout[] {
   );
 }
 
-/** What is punched out of the fins to close them: holes for a ribbon or a brad, or a tongue and its slot. */
-function ridgeCutouts(
-  ids: Ids,
-  size: SizeOf,
-  closing: Brief['options']['closing'],
-  card: Length,
-): readonly Cutout[] {
-  switch (closing) {
-    case 'plain':
-      return [];
-    case 'edge and slot':
-      return tongueAndSlot(ids, size, card);
-    case 'ribbon holes':
-      return ridgeHoles(ids, size, 'ribbon', [1 / 3, 2 / 3]);
-    case 'brad hole':
-      return ridgeHoles(ids, size, 'brad', [1 / 2]);
-  }
-}
-
-/** Holes through both fins, at these shares of their width. */
-function ridgeHoles(
-  ids: Ids,
-  size: SizeOf,
-  use: string,
-  shares: readonly number[],
-): readonly Cutout[] {
+/** The two fins that stand up along the ridge. */
+function finsOf(ids: Ids, size: SizeOf): Fins {
   const fin = size(ids.fin);
-  const bottom = plus(fin, size(ids.roof), size(ids.deep), size(ids.roof), half(fin));
-  return shares.flatMap((share) =>
-    [half(fin), bottom].map((y): Cutout => ({
-      shape: 'hole',
-      use,
-      centre: { x: plus(size(ids.end), times(size(ids.across), share)), y },
-      radius: smallest(millimetres(2), times(fin, 1 / 5), times(size(ids.across), 1 / 10)),
-    })),
-  );
-}
-
-/**
- * One fin is cut to a tongue with rounded ends; the other has a slot just above its fold that the tongue is
- * bent over and pushed through.
- */
-function tongueAndSlot(ids: Ids, size: SizeOf, card: Length): readonly Cutout[] {
-  const fin = size(ids.fin);
-  const across = size(ids.across);
-  const left = size(ids.end);
-  const right = plus(left, across);
-  const tongue = times(across, 0.4);
-  const aside = half(minus(across, tongue));
-  const root = times(fin, 0.6);
-  const round = smallest(times(root, 0.5), times(tongue, 0.3));
-  const box = (use: string, from: Length, to: Length, top: Length, bottom: Length): Cutout => ({
-    shape: 'trim',
-    use,
-    corners: [
-      { x: from, y: top },
-      { x: to, y: top },
-      { x: to, y: bottom },
-      { x: from, y: bottom },
-    ],
-  });
-  const corner = (x: Length, along: Length): Cutout => ({
-    shape: 'corner',
-    use: 'tongue',
-    at: { x, y: nanometres(0) },
-    along,
-    down: round,
-  });
-  const tip = { from: plus(left, aside), to: minus(right, aside) };
-  const ease = smallest(millimetres(0.5), half(aside));
-  const slot = plus(fin, size(ids.roof), size(ids.deep), size(ids.roof), times(fin, 0.35));
-  return [
-    box('tongue', left, tip.from, nanometres(0), root),
-    box('tongue', tip.to, right, nanometres(0), root),
-    corner(tip.from, round),
-    corner(tip.to, times(round, -1)),
-    box(
-      'slot',
-      minus(tip.from, ease),
-      plus(tip.to, ease),
-      slot,
-      plus(slot, card, millimetres(0.6)),
-    ),
-  ];
+  return {
+    left: size(ids.end),
+    across: size(ids.across),
+    fin,
+    lower: plus(fin, size(ids.roof), size(ids.deep), size(ids.roof)),
+  };
 }
 
 /** A floor with two roof panels that meet in a ridge. */
