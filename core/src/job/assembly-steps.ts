@@ -3,6 +3,7 @@ import { nanometres } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { Plan } from '../planning/index.ts';
+import { plural } from './plural.ts';
 import type { AssemblyStep, CloseStep, FoldStep, GlueStep, JoinStep } from './assembly-step.ts';
 
 function pieceNamed(plan: Plan, id: string): Piece {
@@ -133,7 +134,8 @@ function joinStep(plan: Plan, part: Part, there: ReadonlySet<string>, joints: re
     copies: copiesOf(plan, id),
     stage: part.joins,
     how,
-    onto: pieceNamed(plan, onto).name,
+    onto:
+      copiesOf(plan, onto) > 1 ? plural(pieceNamed(plan, onto).name) : pieceNamed(plan, onto).name,
   });
   const glued = gluedTo(part, there, joints);
   if (glued !== undefined) return step('glue', glued);

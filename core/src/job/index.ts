@@ -24,4 +24,4 @@ export {
   withDone,
   type Progress,
 } from './progress.ts';
-export { plural, sayJobStep, type JobWords } from './job-words.ts';
+export { sayJobStep, type JobWords } from './job-words.ts';

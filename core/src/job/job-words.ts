@@ -23,6 +23,7 @@ import {
   type ScoreStep,
 } from '../steps/index.ts';
 import type { Kit } from '../tools/index.ts';
+import { plural } from './plural.ts';
 import type { CloseStep, FoldStep, GlueStep, JoinStep } from './assembly-step.ts';
 import type { JobStep } from './job.ts';
 
@@ -40,13 +41,6 @@ export interface JobWords {
 
 function capitalised(words: string): string {
   return `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
-}
-
-/** More than one of a thing: `lids`, `boxes`, `panels`. */
-export function plural(name: string): string {
-  const lower = name.toLowerCase();
-  if (lower.endsWith('s')) return lower;
-  return lower.endsWith('x') ? `${lower}es` : `${lower}s`;
 }
 
 const participles: Readonly<Record<JobStep['work']['kind'], string>> = {

@@ -22,10 +22,12 @@ import {
 import {
   half,
   millimetres,
+  minus,
   plus,
   times,
   toMillimetres,
   zero,
+  type Length,
   type Tolerance,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
@@ -135,6 +137,13 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           joins: level === 0 ? 0 : 4,
         }));
         const top = foot + toMillimetres(size(high.id));
+        // The trays stand in the middle, so each panel is off its tray by half of what the marks leave.
+        const off = (panel: string, own: string, layers: Length) =>
+          Math.max(0, toMillimetres(minus(size(panel), size(own), layers)) / 2);
+        const bows = Math.max(
+          off(panels.across, floor.across, between.across),
+          off(panels.deep, floor.deep, between.deep),
+        );
         return {
           clearInside,
           assembly: {
@@ -155,8 +164,9 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 face: { part: trayParts[level]?.id ?? 'tray', spot: { column, row } },
                 on: { part: 'wrapper', spot: { column: panel + 0.5, row: 0.5 } },
                 side: 'inside',
-                holds: 'tuck',
+                holds: 'glue',
                 covers: 0.9,
+                bows,
               })),
               ...cap.stacks,
             ],
