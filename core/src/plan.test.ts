@@ -4,6 +4,7 @@ import {
   allStyles,
   clearInsideNeeded,
   cutSizeOf,
+  cuttingMeans,
   extentsOf,
   faultsOf,
   formatLength,
@@ -17,9 +18,11 @@ import {
   planSchema,
   plus,
   problemsFrom,
+  scoringMeans,
   stockPaper,
   usualRequest,
   verdictsOf,
+  zero,
   type Plan,
   type PlanRequest,
 } from './index.ts';
@@ -76,15 +79,19 @@ describe('any box on any tools', () => {
         if (!result.ok) {
           expect(result.problems.length).toBeGreaterThan(0);
           for (const { field, message } of result.problems) {
-            expect(field).toMatch(/^(papers\.\d\.sheet|gift(\.\w+)?|style\.options\.\w+)$/);
+            expect(field).toMatch(
+              /^(papers\.\d\.sheet|gift(\.\w+)?|style\.options\.\w+|kit\.\w+Board)$/,
+            );
             // Every refusal is a sentence that ends with a way out.
-            expect(message).toMatch(/^[A-Z].+\. .*(Choose|would do|Lay|Turn).*\.$/);
+            expect(message).toMatch(/^[A-Z].+\. .*(Choose|would do|Lay|Turn|Say).*\.$/);
           }
           return;
         }
         const { plan } = result;
-        const { step } = request.kit.trimmer;
-        const { pitch, reach } = request.kit.board;
+        const cutting = cuttingMeans(request.kit);
+        const scoring = scoringMeans(request.kit);
+        if (!cutting || !scoring) throw new Error('Planned on a kit that can’t make it');
+        const { step } = cutting;
         // The plan is what its published schema says, and stands for itself when stored and read.
         expect(planSchema.parse(JSON.parse(JSON.stringify(plan)))).toEqual(plan);
 
@@ -98,8 +105,9 @@ describe('any box on any tools', () => {
         }
 
         for (const { piece, readings } of plan.marks) {
-          const grid = plan.pieces.find(({ id }) => id === piece)?.grid;
-          if (!grid) throw new Error('Marks of no piece');
+          const made = plan.pieces.find(({ id }) => id === piece);
+          if (!made) throw new Error('Marks of no piece');
+          const { grid } = made;
           expect(faultsOf(grid)).toEqual([]);
           const { width, height } = cutSizeOf(grid);
           expect(isOnGrid(width, step) && isOnGrid(height, step)).toBe(true);
@@ -109,15 +117,24 @@ describe('any box on any tools', () => {
           expect(
             fits(width, height) || (paper.printRuns === 'any way' && fits(height, width)),
           ).toBe(true);
-          for (const { reading, onGroove } of readings)
-            expect(onGroove).toBe(reading <= reach && isOnGrid(reading, pitch));
+          if (!made.punchBoard)
+            for (const { reading, onGroove, shimmed } of readings) {
+              const groove = shimmed ? plus(reading, request.kit.board.shim ?? zero) : reading;
+              expect(onGroove).toBe(groove <= scoring.reach && isOnGrid(groove, scoring.step));
+            }
         }
         const offGrid = plan.marks.flatMap(({ readings }) => readings).filter((r) => !r.onGroove);
         expect(plan.offGrid).toBe(offGrid.length);
-        const named = plan.steps.flatMap((each) =>
-          each.kind === 'score' && each.offGroove ? each.passes : [],
+        // Whatever is on no mark of the tools is said to be.
+        const lines = plan.steps.flatMap((each) =>
+          each.kind === 'score' && each.offGroove
+            ? each.passes.map(({ line }) => `${each.piece} ${line}`)
+            : [],
         );
-        expect(named).toHaveLength(offGrid.length);
+        const named = new Set(lines);
+        for (const { piece, readings } of plan.marks)
+          for (const { line, onGroove } of readings)
+            if (!onGroove) expect(named).toContain(`${piece} ${line}`);
 
         expect(verdictsOf(plan, request).map(({ about }) => about)).toEqual([
           'gift',
@@ -193,7 +210,7 @@ describe('a gift that can’t be boxed', () => {
         if (result.ok) return;
         expect(result.problems.length).toBeGreaterThan(0);
         for (const { field, message, sheet } of result.problems) {
-          expect(field).toMatch(/^(gift|papers|style)/);
+          expect(field).toMatch(/^(gift|papers|style|kit)/);
           expect(message).toMatch(/Choose|would do|Lay/);
           if (field.endsWith('.sheet')) expect(message).toMatch(/ needs? a piece of .*\d.* × .*\d/);
           if (!sheet) continue;

@@ -52,6 +52,7 @@ export function completeChoice(
     cost: {
       unfit,
       offGrid: readings.filter(({ onGroove }) => !onGroove).length,
+      shims: readings.filter(({ shimmed }) => shimmed).length,
       deviation,
       settings: new Set(readings.map(({ reading }) => reading)).size,
       size: chains.reduce((sum, { cut }) => sum + cut, 0),

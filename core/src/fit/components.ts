@@ -38,6 +38,7 @@ export function componentsOf(problem: MarksProblem): readonly MarksProblem[] {
       ...problem,
       sections: problem.sections.filter(({ id }) => ids.has(id)),
       chains,
+      spans: problem.spans.filter(({ sections }) => sections.some((id) => ids.has(id))),
       fits: problem.fits.filter(({ outer }) => ids.has(outer)),
       smaller: problem.smaller.filter(({ less }) => ids.has(less)),
       limits: problem.limits.filter(({ across, down }) => isHere(across) || isHere(down)),

@@ -13,7 +13,9 @@ export {
   type Section,
   type SheetLimit,
   type SmallerPair,
+  type Span,
 } from './marks-problem.ts';
 export type { MarksSolution } from './marks-solution.ts';
+export { meansOf, type Grooves } from './on-mark.ts';
 export { readChain } from './readings.ts';
 export { solveMarks, solveMisfits, type Patience } from './solve-marks.ts';

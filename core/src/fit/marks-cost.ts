@@ -29,19 +29,28 @@ export function compareCosts(a: MarksCost, b: MarksCost): number {
   return (
     a.unfit - b.unfit ||
     a.offGrid - b.offGrid ||
+    a.shims - b.shims ||
     a.deviation - b.deviation ||
     a.settings - b.settings ||
     a.size - b.size
   );
 }
 
-export const noCost: MarksCost = { unfit: 0, offGrid: 0, deviation: 0, settings: 0, size: 0 };
+export const noCost: MarksCost = {
+  unfit: 0,
+  offGrid: 0,
+  shims: 0,
+  deviation: 0,
+  settings: 0,
+  size: 0,
+};
 
 /** What two parts of a box cost together. */
 export function addCosts(a: MarksCost, b: MarksCost): MarksCost {
   return {
     unfit: a.unfit + b.unfit,
     offGrid: a.offGrid + b.offGrid,
+    shims: a.shims + b.shims,
     deviation: a.deviation + b.deviation,
     settings: a.settings + b.settings,
     size: a.size + b.size,

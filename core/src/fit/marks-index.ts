@@ -1,6 +1,7 @@
 import type { Tolerance } from '../length/index.ts';
 import type { Fit, MarksProblem, SheetLimit } from './marks-problem.ts';
 import type { PairBound } from './pair-bound.ts';
+import { isSettled, spansOf } from './made-already.ts';
 import { longestChains } from './sheet-limits.ts';
 
 /** A chain with its sections as indices. */
@@ -9,6 +10,14 @@ export interface IndexedChain {
   readonly sections: readonly number[];
   /** As far as its sheet goes. */
   readonly longest: number;
+  /** What it is cut to already. */
+  readonly cut: number | undefined;
+}
+
+/** Sections that come to a length, because it is made already. */
+export interface IndexedSpan {
+  readonly sections: readonly number[];
+  readonly is: number;
 }
 
 export interface IndexedLimit extends SheetLimit {
@@ -30,6 +39,7 @@ export interface SectionTies {
   readonly chains: readonly IndexedChain[];
   readonly smaller: readonly IndexedSmaller[];
   readonly limits: readonly IndexedLimit[];
+  readonly spans: readonly IndexedSpan[];
 }
 
 export interface IndexedFit extends Fit {
@@ -62,6 +72,7 @@ export interface ProblemIndex {
   readonly fits: readonly IndexedFit[];
   readonly pairs: readonly FitPair[];
   readonly smaller: readonly IndexedSmaller[];
+  readonly spans: readonly IndexedSpan[];
   /** Places of the pairs of each group. */
   readonly groups: readonly (readonly number[])[];
   /** By section. */
@@ -130,7 +141,10 @@ export function decisionOrder(
   index: ProblemIndex,
   wholeGrooves: ReadonlySet<string>,
 ): DecisionOrder {
-  const onPitch = problem.sections.map(({ id }) => wholeGrooves.has(id));
+  // What is made already comes first, as it is.
+  const onPitch = problem.sections.map(
+    (section) => wholeGrooves.has(section.id) || isSettled(section),
+  );
   const bears = bearingOnFits(index, onPitch);
   const order = problem.sections
     .map((_, i) => i)
@@ -160,8 +174,9 @@ export function indexProblem(problem: MarksProblem): ProblemIndex {
     return index;
   };
   const longest = longestChains(problem);
-  const chains = problem.chains.map(({ id, sections }) => ({
+  const chains = problem.chains.map(({ id, sections, cut }) => ({
     id,
+    cut,
     sections: sections.map(indexOf),
     longest: longest.get(id) ?? Infinity,
   }));
@@ -184,11 +199,16 @@ export function indexProblem(problem: MarksProblem): ProblemIndex {
     acrossChain: sectionsOf(limit.across),
     downChain: sectionsOf(limit.down),
   }));
+  const spans = spansOf(problem).map(({ sections, is }) => ({
+    sections: sections.map(indexOf),
+    is,
+  }));
   return {
     chains,
     fits,
     pairs,
     smaller,
+    spans,
     groups: groups.map((group) => pairs.flatMap((pair, i) => (pair.group === group ? [i] : []))),
     ties: problem.sections.map((_, i) => ({
       fits: fits.filter(
@@ -199,6 +219,7 @@ export function indexProblem(problem: MarksProblem): ProblemIndex {
       limits: limits.filter(
         ({ acrossChain, downChain }) => acrossChain.includes(i) || downChain.includes(i),
       ),
+      spans: spans.filter(({ sections }) => sections.includes(i)),
     })),
     others: problem.sections.map((_, i) => {
       const chain = chains.find(({ sections }) => sections.includes(i));

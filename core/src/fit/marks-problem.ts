@@ -14,6 +14,14 @@ export interface Section {
 export interface Chain {
   readonly id: string;
   readonly sections: readonly string[];
+  /** What the piece has been cut to, whatever the trimmer's marks, where it is cut already. */
+  readonly cut?: Length;
+}
+
+/** Sections side by side that come to a length, because the score behind them has been made. */
+export interface Span {
+  readonly sections: readonly string[];
+  readonly is: Length;
 }
 
 /**
@@ -57,6 +65,10 @@ export interface MarkTools {
   readonly step: Length;
   readonly pitch: Length;
   readonly reach: Length;
+  /** With this between fence and card, a score falls so much nearer to the edge than its groove. */
+  readonly shim?: Length;
+  /** Whether scores can be measured from either edge, or only from the first one. */
+  readonly edges: 'both' | 'first';
 }
 
 export interface MarksProblem {
@@ -66,6 +78,8 @@ export interface MarksProblem {
   /** Pairs of sections of which the first must be smaller than the second by so much at least. */
   readonly smaller: readonly SmallerPair[];
   readonly limits: readonly SheetLimit[];
+  /** What is cut and scored already. */
+  readonly spans: readonly Span[];
   readonly tools: MarkTools;
   readonly lean: Lean;
 }
@@ -78,6 +92,8 @@ export interface ScoreReading {
   readonly from: 'start' | 'end';
   readonly reading: Length;
   readonly onGroove: boolean;
+  /** Whether it is made with the shim at the fence; the groove lies by its thickness further on. */
+  readonly shimmed?: true;
 }
 
 export interface ChainMarks {
@@ -92,6 +108,8 @@ export interface MarksCost {
   readonly unfit: number;
   /** Scores that are on no groove from either edge. */
   readonly offGrid: number;
+  /** Scores for which the shim must be laid in. */
+  readonly shims: number;
   /** Weighted sum of deviations of sections and gaps from their targets, in nanometres. */
   readonly deviation: number;
   /** Different readings that the maker has to set. */

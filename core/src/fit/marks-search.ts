@@ -1,8 +1,9 @@
 import { completeChoice, type BestMarks } from './complete-choice.ts';
 import { distanceTo, greatestCommonDivisor } from './lattice.ts';
+import { isSettled } from './made-already.ts';
 import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
 import type { DecisionOrder, FitPair, ProblemIndex } from './marks-index.ts';
-import type { MarksProblem, Section } from './marks-problem.ts';
+import type { MarksCost, MarksProblem, Section } from './marks-problem.ts';
 import { anywhere, boundPair, meetsWanted, type PairBound } from './pair-bound.ts';
 import { PartialChoice, type SearchedProblem, type SearchGrid } from './partial-choice.ts';
 
@@ -23,6 +24,11 @@ interface Candidate {
 
 /** How far beyond its budget a search goes that has found nothing: off the grooves something is found soon. */
 const lastResort = { onGrooves: 60, offGrooves: 1000 };
+
+/** Whether every score is on a groove as it is, so that only deviation is left to improve. */
+function isOnGrooves({ offGrid, shims }: MarksCost): boolean {
+  return offGrid === 0 && shims === 0;
+}
 
 /** What a search is after: any choice whose gaps are all in range, the best of those, or the best of all. */
 export type SearchAim = 'any holding' | 'best holding' | 'best';
@@ -79,7 +85,10 @@ export class MarksSearch {
     const bounds = this.#boundRemainders();
     // All on grooves has been tried, and off them nothing can fit better: the gaps stay what they are.
     const isSettled =
-      this.#offGrooves && this.best?.cost.offGrid === 0 && bounds.unfit >= this.best.cost.unfit;
+      this.#offGrooves &&
+      this.best !== undefined &&
+      isOnGrooves(this.best.cost) &&
+      bounds.unfit >= this.best.cost.unfit;
     if (this.best && !isSettled) this.#decide(0, 0, 0, bounds, false);
     return this.best;
   }
@@ -158,12 +167,13 @@ export class MarksSearch {
     if (!this.best) return unfit <= this.#most;
     const { cost } = this.best;
     if (unfit !== cost.unfit) return unfit < cost.unfit;
-    if (cost.offGrid === 0 && deviation > cost.deviation) return false;
+    if (isOnGrooves(cost) && deviation > cost.deviation) return false;
     // On whole grooves only a board that is too short leaves a score off, and the leaf tells that.
     if (cost.offGrid === 0 && !this.#offGrooves) return true;
     const offGrid = this.#choice.surelyOffGrid(cost.offGrid);
     if (offGrid !== cost.offGrid) return offGrid < cost.offGrid;
-    return deviation <= cost.deviation;
+    // Fewer shims are better still, whatever they cost in deviation.
+    return cost.shims > 0 || deviation <= cost.deviation;
   }
 
   /**
@@ -235,8 +245,10 @@ export class MarksSearch {
 
   /** Values that the tools allow for a section, given those already decided. */
   #valuesFor(at: number): readonly number[] {
-    const { step, pitch } = this.#problem.tools;
+    const { step, pitch, shim } = this.#problem.tools;
     const { least, most } = this.#choice.rangeOf(at);
+    const made = this.#choice.madeAlready(at);
+    if (made !== undefined) return this.#mayBe(at, made) ? [made] : [];
     const every = (increment: number, residue: number) => {
       const first = Math.ceil((least - residue) / increment) * increment + residue;
       const values: number[] = [];
@@ -244,9 +256,20 @@ export class MarksSearch {
       return values;
     };
     if (!this.#decided.onPitch[at]) return every(step, this.#choice.latticeOf(at).residue % step);
-    return this.#offGrooves
-      ? [...new Set([...every(pitch, 0), ...every(step, 0)])]
-      : every(pitch, 0);
+    if (!this.#offGrooves) return every(pitch, 0);
+    // A section lies before a shimmed score, behind one, or between one and a groove.
+    const shimmed =
+      shim === undefined ? [] : [...every(pitch, -shim % pitch), ...every(pitch, shim % pitch)];
+    return [...new Set([...every(pitch, 0), ...every(step, 0), ...shimmed])];
+  }
+
+  /** Whether a section whose size is made already may have it: on grooves, whole grooves only. */
+  #mayBe(at: number, made: number): boolean {
+    const section = this.#problem.sections[at];
+    if (!section || !Number.isInteger(made)) return false;
+    if (isSettled(section)) return true;
+    const isOff = this.#decided.onPitch[at] && made % this.#problem.tools.pitch !== 0;
+    return made >= section.least && made <= section.most && (this.#offGrooves || !isOff);
   }
 
   /** What each value adds to the cost; those that already cost too much are left out. Best first. */
@@ -278,7 +301,7 @@ export class MarksSearch {
       if (cost) {
         // With its unfit at the bound, only deviation can still tell, unless scores can come onto grooves.
         const isBound = unfitBound >= cost.unfit;
-        if (isBound && cost.offGrid === 0 && deviationBound + deviation > cost.deviation) continue;
+        if (isBound && isOnGrooves(cost) && deviationBound + deviation > cost.deviation) continue;
       }
       candidates.push({ value, unfit, deviation });
     }

@@ -30,30 +30,42 @@ function everyValue(problem: MarksProblem): readonly (readonly number[])[] {
 }
 
 function costOf(problem: MarksProblem, values: readonly number[]): MarksCost | undefined {
-  const { step, pitch, reach } = problem.tools;
+  const { step, pitch, reach, shim, edges } = problem.tools;
   const at = (id: string) =>
     values[problem.sections.findIndex((section) => section.id === id)] ?? 0;
   const sums = new Map<string, number>();
   const readings = new Set<number>();
   let offGrid = 0;
+  let shims = 0;
   for (const chain of problem.chains) {
     const sizes = chain.sections.map(at);
     const cut = sizes.reduce((sum, each) => sum + each, 0);
-    if (cut % step !== 0) return undefined;
+    if (chain.cut === undefined ? cut % step !== 0 : cut !== chain.cut) return undefined;
     sums.set(chain.id, cut);
     const starts = sizes
       .slice(0, -1)
       .map((_, i) => sizes.slice(0, i + 1).reduce((a, b) => a + b, 0));
     const turns = Array.from({ length: sizes.length }, (_, turn) =>
-      starts.map((start, i) => (i < turn ? start : cut - start)),
+      starts.map((start, i) => (i < turn || edges === 'first' ? start : cut - start)),
     );
+    const isOn = (groove: number) => groove <= reach && groove % pitch === 0;
+    const isShimmed = (reading: number) =>
+      !isOn(reading) && shim !== undefined && isOn(reading + shim);
+    const shimsIn = (list: readonly number[]) => list.filter(isShimmed).length;
     const off = (list: readonly number[]) =>
-      list.filter((reading) => reading > reach || reading % pitch !== 0).length;
+      list.filter((reading) => !isOn(reading) && !isShimmed(reading)).length;
     const total = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
-    const [best = []] = [...turns].sort((a, b) => off(a) - off(b) || total(a) - total(b));
+    const [best = []] = [...turns].sort(
+      (a, b) => off(a) - off(b) || shimsIn(a) - shimsIn(b) || total(a) - total(b),
+    );
     offGrid += off(best);
+    shims += shimsIn(best);
     best.forEach((reading) => readings.add(reading));
   }
+  const isMade = problem.spans.every(
+    ({ sections, is }) => sections.map(at).reduce((a, b) => a + b, 0) === is,
+  );
+  if (!isMade) return undefined;
   if (problem.smaller.some(({ less, more, by }) => at(less) + by > at(more))) return undefined;
   for (const { across, down, width, height, mayTurn } of problem.limits) {
     const [x, y] = [sums.get(across) ?? 0, sums.get(down) ?? 0];
@@ -68,6 +80,7 @@ function costOf(problem: MarksProblem, values: readonly number[]): MarksCost | u
         return sum + (range ? ownMisfit(gap, range, problem.lean) : 0);
       }, 0) + looseness(gaps, ranges, problem.lean),
     offGrid,
+    shims,
     deviation:
       problem.sections.reduce(
         (sum, { target, weight }, i) => sum + weight * Math.abs((values[i] ?? 0) - target),
@@ -94,8 +107,15 @@ const smallProblem: fc.Arbitrary<MarksProblem> = fc
     sheet: mm(40, 60),
     lean: fc.constantFrom('loose' as const, 'tight' as const),
     shape: fc.constantFrom('tray', 'square tray', 'tube'),
+    shim: fc.constantFrom(undefined, undefined, 0.5, 1, 1.5),
+    edges: fc.constantFrom('both' as const, 'both' as const, 'first' as const),
+    made: fc.constantFrom('nothing', 'nothing', 'cut', 'scored'),
+    off: fc.integer({ min: -2, max: 4 }),
   })
-  .map(({ wall, across, deep, over, step, pitch, reach, sheet, lean, shape }) => {
+  .map(({ wall, across, deep, over, step, pitch, reach, sheet, lean, shape, ...more }) => {
+    const { shim, edges, made, off } = more;
+    // Cut a little off, or scored at the first mark a little off.
+    const onGrain = (length: number) => nanometres((Math.round(length / grain) + off) * grain);
     const section = (id: string, target: number, weight: number, width: number) => ({
       id,
       least: nanometres(target - 1_000_000),
@@ -104,7 +124,13 @@ const smallProblem: fc.Arbitrary<MarksProblem> = fc
       weight,
     });
     const common = {
-      tools: { step: millimetres(step), pitch: millimetres(pitch), reach: millimetres(reach) },
+      tools: {
+        step: millimetres(step),
+        pitch: millimetres(pitch),
+        reach: millimetres(reach),
+        edges,
+        ...(shim !== undefined && { shim: millimetres(shim) }),
+      },
       lean,
       smaller: [],
       fits: [],
@@ -117,7 +143,14 @@ const smallProblem: fc.Arbitrary<MarksProblem> = fc
           section('d', deep, 1, 3),
           section('seam', wall, 0.25, 3),
         ],
-        chains: [{ id: 'tube', sections: ['w', 'd', 'w', 'd', 'seam'] }],
+        chains: [
+          {
+            id: 'tube',
+            sections: ['w', 'd', 'w', 'd', 'seam'],
+            ...(made === 'cut' && { cut: onGrain(2 * across + 2 * deep + wall) }),
+          },
+        ],
+        spans: made === 'scored' ? [{ sections: ['w', 'd'], is: onGrain(across + deep) }] : [],
         limits: [],
       };
     const square = shape === 'square tray';
@@ -144,8 +177,12 @@ const smallProblem: fc.Arbitrary<MarksProblem> = fc
         ways.map((way, i) => ({
           id: `${piece} ${i}`,
           sections: ['wall', `${piece} ${way}`, 'wall'],
+          ...(made === 'cut' &&
+            piece === 'base' && { cut: onGrain(2 * wall + (way === 'x' ? across : deep)) }),
         })),
       ),
+      spans:
+        made === 'scored' ? [{ sections: ['wall', 'base x'], is: onGrain(wall + across) }] : [],
       fits: [
         fit('one', 'lid x', 'base x', over / 1_000_000 - 0.45),
         fit('other', `lid ${ways[1] ?? 'x'}`, `base ${ways[1] ?? 'x'}`, over / 1_000_000),
@@ -182,7 +219,7 @@ describe('the marks solver', () => {
         expect(solution).toBeDefined();
         if (solution) expect(compareCosts(solution.cost, best)).toBeLessThanOrEqual(0);
       }),
-      { numRuns: 60 },
+      { numRuns: 90 },
     );
   }, 60_000);
 });

@@ -17,13 +17,19 @@ export interface OpenSection {
  */
 export class OffGridBound {
   readonly #sections: readonly number[];
+  readonly #cut: number | undefined;
   readonly #tools: MarkTools;
   readonly #open: (at: number) => OpenSection;
   readonly #sizes: (number | undefined)[];
   #known: number | undefined;
 
-  constructor({ sections }: IndexedChain, tools: MarkTools, open: (at: number) => OpenSection) {
+  constructor(
+    { sections, cut }: IndexedChain,
+    tools: MarkTools,
+    open: (at: number) => OpenSection,
+  ) {
     this.#sections = sections;
+    this.#cut = cut;
     this.#tools = tools;
     this.#open = open;
     this.#sizes = sections.map(() => undefined);
@@ -45,14 +51,21 @@ export class OffGridBound {
 
   /** With one section open, it is tried out. */
   #reckon(): number {
-    const { step, pitch, reach } = this.#tools;
+    const { step, pitch } = this.#tools;
+    const grooves = this.#tools;
     const sizes = this.#sizes;
     const at = sizes.indexOf(undefined);
     const isOnlyOpen = at >= 0 && !sizes.includes(undefined, at + 1);
     const open = isOnlyOpen ? this.#open(this.#sections[at] ?? 0) : undefined;
-    if (!open || open.isOnPitch) return leastOffGrid({ sizes, pitch, reach });
+    if (!open || open.isOnPitch) return leastOffGrid({ sizes, grooves });
     let others = 0;
     for (const size of sizes) others += size ?? 0;
+    if (this.#cut !== undefined) {
+      sizes[at] = this.#cut - others;
+      const off = leastOffGrid({ sizes, grooves });
+      sizes[at] = undefined;
+      return off;
+    }
     let fewest = Infinity;
     const first = Math.ceil((open.least + others) / step) * step - others;
     // After so many steps the same remainders come again, and only further from the edge.
@@ -60,7 +73,7 @@ export class OffGridBound {
     const last = Math.min(open.most, first + period - step);
     for (let value = first; value <= last && fewest > 0; value += step) {
       sizes[at] = value;
-      fewest = Math.min(fewest, leastOffGrid({ sizes, pitch, reach }));
+      fewest = Math.min(fewest, leastOffGrid({ sizes, grooves }));
     }
     sizes[at] = undefined;
     return fewest;

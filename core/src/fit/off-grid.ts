@@ -1,15 +1,17 @@
+import { meansOf, type Grooves } from './on-mark.ts';
+
 /** What decides whether a score is on a groove: sections still open are undefined. */
 export interface ScoredChain {
   readonly sizes: readonly (number | undefined)[];
-  readonly pitch: number;
-  readonly reach: number;
+  readonly grooves: Grooves;
 }
 
 /**
  * The least number of scores of a chain that are on no groove, over all turns of the piece, as far as the
  * sections decided say: scores before the turn are read from the start, the others from the end.
  */
-export function leastOffGrid({ sizes, pitch, reach }: ScoredChain): number {
+export function leastOffGrid({ sizes, grooves }: ScoredChain): number {
+  const { reach } = grooves;
   let whole = 0;
   let open = 0;
   for (const size of sizes) {
@@ -27,8 +29,9 @@ export function leastOffGrid({ sizes, pitch, reach }: ScoredChain): number {
     before += size ?? 0;
     if (size === undefined) openBefore++;
     const after = whole - before;
-    const offFromStart = before > reach || (openBefore === 0 && before % pitch !== 0);
-    const offFromEnd = after > reach || (openBefore === open && after % pitch !== 0);
+    const offFromStart =
+      before > reach || (openBefore === 0 && meansOf(before, grooves) === 'none');
+    const offFromEnd = after > reach || (openBefore === open && meansOf(after, grooves) === 'none');
     if (offFromEnd) count++;
     change += Number(offFromStart) - Number(offFromEnd);
     fewest = Math.min(fewest, change);

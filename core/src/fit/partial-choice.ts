@@ -1,6 +1,7 @@
 import { greatestCommonDivisor, type Lattice } from './lattice.ts';
 import type { DecisionOrder, FitPair, IndexedChain, ProblemIndex } from './marks-index.ts';
 import type { MarksProblem } from './marks-problem.ts';
+import { givenLengths, isSettled } from './made-already.ts';
 import { OffGridBound } from './off-grid-bound.ts';
 import type { Reach } from './pair-bound.ts';
 import type { RangeRules } from './range-rules.ts';
@@ -24,6 +25,8 @@ export class PartialChoice {
   readonly #offGrooves: boolean;
   readonly #values: (number | undefined)[];
   readonly #ranges: SectionRanges;
+  /** Of all values that are not whole grooves, the finest step. */
+  readonly #finest: number;
   #offGrid: readonly OffGridBound[] | undefined;
 
   constructor({ problem, index, rules }: SearchedProblem, order: DecisionOrder, where: SearchGrid) {
@@ -33,11 +36,17 @@ export class PartialChoice {
     this.#offGrooves = where === 'off grooves';
     this.#values = problem.sections.map(() => undefined);
     const { step, pitch } = problem.tools;
-    const finest = greatestCommonDivisor(pitch, step);
+    this.#finest = givenLengths(problem).reduce(
+      greatestCommonDivisor,
+      greatestCommonDivisor(pitch, step),
+    );
     this.#ranges = new SectionRanges(
       problem,
       rules,
-      order.onPitch.map((isOnPitch) => (isOnPitch && !this.#offGrooves ? pitch : finest)),
+      problem.sections.map((section, at) => {
+        if (isSettled(section)) return 1;
+        return order.onPitch[at] && !this.#offGrooves ? pitch : this.#finest;
+      }),
     );
   }
 
@@ -72,12 +81,30 @@ export class PartialChoice {
   latticeOf(at: number): Lattice {
     const value = this.#values[at];
     if (value !== undefined) return { residue: value, step: 0 };
+    const made = this.madeAlready(at);
+    if (made !== undefined) return { residue: made, step: 0 };
     const { step, pitch } = this.#problem.tools;
     if (this.#decided.onPitch[at] && !this.#offGrooves) return { residue: 0, step: pitch };
     const others = this.#index.others[at] ?? [];
     if (this.#decided.onPitch[at] || others.some((each) => this.#values[each] === undefined))
-      return { residue: 0, step: greatestCommonDivisor(pitch, step) };
+      return { residue: 0, step: this.#finest };
     return { residue: -this.#sumOf(others), step };
+  }
+
+  /** The only value left to a section, because what it is part of is cut or scored already. */
+  madeAlready(at: number): number | undefined {
+    const section = this.#problem.sections[at];
+    if (section && isSettled(section)) return section.least;
+    for (const { sections, is } of this.#index.ties[at]?.spans ?? []) {
+      let left = is;
+      let times = 0;
+      for (const each of sections) {
+        if (each === at) times++;
+        else left -= this.#values[each] ?? Infinity;
+      }
+      if (left !== -Infinity) return left / times;
+    }
+    return undefined;
   }
 
   /** How far the two sections of a pair can still be apart. */
@@ -104,7 +131,16 @@ export class PartialChoice {
     const ties = this.#index.ties[at];
     if (!ties) return true;
     for (const chain of ties.chains)
-      if (this.#isDecided(chain) && this.#sumOf(chain.sections) % step !== 0) return false;
+      if (
+        chain.cut === undefined &&
+        this.#isDecided(chain) &&
+        this.#sumOf(chain.sections) % step !== 0
+      )
+        return false;
+    for (const { sections, is } of ties.spans) {
+      if (sections.some((each) => this.#values[each] === undefined)) continue;
+      if (this.#sumOf(sections) !== is) return false;
+    }
     for (const { acrossChain, downChain, width, height, mayTurn } of ties.limits) {
       const across = this.#leastSumOf(acrossChain);
       const down = this.#leastSumOf(downChain);

@@ -12,8 +12,19 @@ export interface Tie {
 
 /** A chain that a sheet limits, each section with how often it stands there. */
 export interface LimitedChain {
-  readonly members: readonly { readonly at: number; readonly times: number }[];
+  readonly members: readonly Member[];
   readonly longest: number;
+}
+
+interface Member {
+  readonly at: number;
+  readonly times: number;
+}
+
+/** Sections that come to a length already made. */
+export interface SettledSpan {
+  readonly members: readonly Member[];
+  readonly is: number;
 }
 
 /** What keeps the sections of a problem in their ranges; the same for every search over it. */
@@ -22,14 +33,18 @@ export interface RangeRules {
   /** Between what differences the gaps of a pair are all in their ranges. */
   readonly fits: readonly Tie[];
   readonly chains: readonly LimitedChain[];
+  readonly spans: readonly SettledSpan[];
 }
 
-function limitedChain({ sections, longest }: IndexedChain): LimitedChain {
-  const members = [...new Set(sections)].map((at) => ({
+function membersOf(sections: readonly number[]): readonly Member[] {
+  return [...new Set(sections)].map((at) => ({
     at,
     times: sections.filter((each) => each === at).length,
   }));
-  return { members, longest };
+}
+
+function limitedChain({ sections, longest }: IndexedChain): LimitedChain {
+  return { members: membersOf(sections), longest };
 }
 
 function tieOf(pair: FitPair, pairs: readonly FitPair[]): readonly Tie[] {
@@ -44,7 +59,7 @@ function tieOf(pair: FitPair, pairs: readonly FitPair[]): readonly Tie[] {
 }
 
 /** The rules of a problem, gathered once. */
-export function rangeRules({ smaller, pairs, chains }: ProblemIndex): RangeRules {
+export function rangeRules({ smaller, pairs, chains, spans }: ProblemIndex): RangeRules {
   return {
     smaller: smaller.map(({ less, more, moreTimes, by }) => ({
       outer: less,
@@ -55,5 +70,6 @@ export function rangeRules({ smaller, pairs, chains }: ProblemIndex): RangeRules
     })),
     fits: pairs.flatMap((pair) => tieOf(pair, pairs)),
     chains: chains.filter(({ longest }) => longest !== Infinity).map(limitedChain),
+    spans: spans.map(({ sections, is }) => ({ members: membersOf(sections), is })),
   };
 }

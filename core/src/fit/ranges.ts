@@ -1,6 +1,6 @@
 import { leantAway } from './marks-cost.ts';
 import type { MarksProblem } from './marks-problem.ts';
-import type { LimitedChain, RangeRules, Tie } from './range-rules.ts';
+import type { LimitedChain, RangeRules, SettledSpan, Tie } from './range-rules.ts';
 
 /** Ranges settle in a few rounds; what is left after that is too little to wait for. */
 const rounds = 3;
@@ -75,6 +75,7 @@ export class SectionRanges {
         for (const tie of this.#rules.fits)
           if (this.#settleTie(tie, this.#tight, this.#loose)) isMoved = true;
       for (const chain of this.#rules.chains) if (this.#settleChain(chain)) isMoved = true;
+      for (const span of this.#rules.spans) if (this.#settleSpan(span)) isMoved = true;
       if (!this.#isPossible()) return false;
       if (!isMoved) return true;
     }
@@ -103,6 +104,22 @@ export class SectionRanges {
     let isMoved = false;
     for (const { at, times } of members)
       if (this.#lower(at, this.leastOf(at) + spare / times)) isMoved = true;
+    return isMoved;
+  }
+
+  #settleSpan({ members, is }: SettledSpan): boolean {
+    let spare = is;
+    let short = is;
+    for (const { at, times } of members) {
+      spare -= times * this.leastOf(at);
+      short -= times * this.mostOf(at);
+    }
+    let isMoved = false;
+    for (const { at, times } of members) {
+      const [least, most] = [this.leastOf(at), this.mostOf(at)];
+      const lowered = this.#lower(at, least + spare / times);
+      if (this.#raise(at, most + short / times) || lowered) isMoved = true;
+    }
     return isMoved;
   }
 

@@ -119,7 +119,8 @@ type Solver = (problem: MarksProblem) => BestMarks | undefined;
 /** Off the grooves only where the grooves alone can't do it. */
 function onThenOff(search: Search, budget: Budget, aim: SearchAim): BestMarks | undefined {
   const best = search('on grooves', budget, aim, undefined);
-  const isGood = best?.cost.unfit === 0 && (best.cost.offGrid === 0 || aim === 'any holding');
+  const isGood =
+    best?.cost.unfit === 0 && (best.cost.offGrid + best.cost.shims === 0 || aim === 'any holding');
   return isGood ? best : search('off grooves', budget, aim, best);
 }
 

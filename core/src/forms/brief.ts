@@ -3,7 +3,7 @@ import type { Assembly } from '../fold/index.ts';
 import type { ClearInsideNeeded, Direction, Extents } from '../gift/index.ts';
 import type { Length, Tolerance } from '../length/index.ts';
 import type { Papers } from '../paper/index.ts';
-import type { ScoreGrid } from '../piece/index.ts';
+import type { PunchBoard, ScoreGrid } from '../piece/index.ts';
 import type { Kit } from '../tools/index.ts';
 
 /** What a style is asked for. */
@@ -30,6 +30,8 @@ export interface PieceTemplate {
   /** Which of the papers it is cut from. */
   readonly paper: number;
   readonly copies: number;
+  /** The punch board that its lines are made on, where it is one. */
+  readonly punchBoard?: PunchBoard;
   readonly across: readonly string[];
   readonly down: readonly string[];
   /** Where else rows are scored across than the rest, from the first edge. */

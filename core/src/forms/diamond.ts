@@ -22,6 +22,8 @@ export interface Diamond {
   readonly band: string;
   /** Whether the floor is wider than deep: then the corners lie on the front and the back. */
   readonly wide: boolean;
+  /** Made on a diagonal punch board, where there is one. */
+  readonly punchBoard?: 'diagonal';
 }
 
 /** Card inside the walls: a tip on each, and the two layers of folded corners at both ends of one pair. */
@@ -135,6 +137,7 @@ export function diamondTemplate(diamond: Diamond, card: (slot: number) => Length
     name: diamond.name,
     paper: diamond.paper,
     copies: 1,
+    ...(diamond.punchBoard && { punchBoard: diamond.punchBoard }),
     across: [first, band, second],
     down: [first, band, second],
     draw: (size) => {

@@ -9,6 +9,7 @@ import {
   type Length,
   type Tolerance,
 } from '../length/index.ts';
+import { cuttingMeans, scoringMeans } from '../tools/index.ts';
 import type { FitKind, StyleBrief, StyleFit } from './brief.ts';
 
 /** A tab or wall under this height has no room for glue. */
@@ -18,7 +19,9 @@ type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'>;
 
 /** How far above its target a section may be pushed by the marks before the search gives up. */
 export function marksWindow({ kit }: Pick<Brief, 'kit'>): Length {
-  return largest(times(kit.board.pitch, 2), times(kit.trimmer.step, 4));
+  const pitch = scoringMeans(kit)?.step ?? kit.board.pitch;
+  const step = cuttingMeans(kit)?.step ?? kit.trimmer.step;
+  return largest(times(pitch, 2), times(step, 4));
 }
 
 /** A section that must not be under `least` and should come to `target`. */

@@ -1,28 +1,23 @@
-import {
-  formatLength,
-  formatWithUnit,
-  inchFraction,
-  millimetres,
-  minus,
-  type Length,
-  type Unit,
-} from '../length/index.ts';
+import { formatLength, formatWithUnit, type Length } from '../length/index.ts';
 import type { CellRole } from '../piece/index.ts';
 import {
   edgesInWords,
-  formatSize,
   countInWords,
+  faceWords,
   partsInWords,
+  punchHeadline,
+  punchInWords,
   readingInWords,
   slantHeadline,
   slitHeadline,
   snipHeadline,
   stepInWords,
   taperHeadline,
-  type CutStep,
+  type PunchStep,
   type ScoreStep,
 } from '../steps/index.ts';
-import type { Kit } from '../tools/index.ts';
+import { tapeFor, wetGlueIn, type Kit } from '../tools/index.ts';
+import { sayTrim } from './trim-words.ts';
 import { plural } from './plural.ts';
 import type { CloseStep, FoldStep, GlueStep, JoinStep } from './assembly-step.ts';
 import type { JobStep } from './job.ts';
@@ -44,7 +39,8 @@ function capitalised(words: string): string {
 }
 
 const participles: Readonly<Record<JobStep['work']['kind'], string>> = {
-  cut: 'cut',
+  trim: 'made',
+  punch: 'punched',
   score: 'scored',
   slant: 'scored',
   slit: 'slit',
@@ -56,20 +52,6 @@ const participles: Readonly<Record<JobStep['work']['kind'], string>> = {
   gift: 'filled',
   close: 'closed',
 };
-
-function sayCut({ name, paper, width, height }: CutStep, copies: number, { trimmer }: Kit) {
-  const { unit } = trimmer;
-  const size = formatSize(width, height, unit);
-  const isSquare = width === height;
-  const setting = isSquare
-    ? `Set the trimmer to ${formatWithUnit(width, unit)} and cut strips; turn them and cut at the same setting.`
-    : `Set the trimmer to ${formatWithUnit(height, unit)} and cut strips; set it to ${formatWithUnit(width, unit)} and cut the strips across.`;
-  return {
-    figure: size,
-    text: `${name}. Cut ${countInWords(copies)} from ${paper}. ${setting}`,
-    line: `${name}: ${countInWords(copies)} ${size}`,
-  };
-}
 
 const turns = {
   none: 'score',
@@ -95,18 +77,12 @@ function sayTurns({ passes }: ScoreStep): string {
 function sayWhere(step: ScoreStep, kit: Kit): string {
   const { unit } = step.tool === 'board' ? kit.board : kit.trimmer;
   const reading = formatWithUnit(step.reading, unit);
-  const verb = step.make === 'score' ? 'Score' : 'Don’t score, only mark both edges';
+  const verb = step.make === 'score' ? 'Score' : 'Mark both edges, without scoring,';
   const words = readingInWords(step, kit);
   if (step.offGroove) return `${words}. ${verb} at ${reading}`;
   const [, place] = words.split(' is ');
   return `${verb} at ${reading}${place === undefined ? '' : `, ${place}`}`;
 }
-
-const faces: Readonly<Record<ScoreStep['face'], string>> = {
-  'inside up': 'Inside face up',
-  'print down': 'Print face down',
-  'foil down': 'Foil face down, scored on its back',
-};
 
 /** Short, for a list: one edge by where it is drawn, more by what they are. */
 function fromEdges(step: ScoreStep): string {
@@ -121,24 +97,13 @@ function sayScore(step: ScoreStep, kit: Kit) {
     figure: formatWithUnit(step.reading, unit),
     text: [
       step.tool === 'board'
-        ? `${step.name}. ${faces[step.face]}, ${edge} against the ${kit.board.fence} fence.`
-        : `${step.name}. ${faces[step.face]}, measured from ${edge}.`,
+        ? `${step.name}. ${faceWords[step.face]}, ${edge} against the ${kit.board.fence} fence.`
+        : `${step.name}. ${faceWords[step.face]}, measured from ${edge}.`,
       `${sayWhere(step, kit)}${sayTurns(step)}.`,
       ...partsInWords(step, kit.trimmer.unit),
     ].join(' '),
     line: `${step.name}: ${formatLength(step.reading, unit)} ${fromEdges(step)}`,
   };
-}
-
-/** Tape as it is sold, the widest first. */
-const tapes: Readonly<Record<Unit, readonly Length[]>> = {
-  inch: [inchFraction(1, 2), inchFraction(1, 4), inchFraction(1, 8)],
-  mm: [millimetres(12), millimetres(6), millimetres(3)],
-};
-
-/** Which tape fits a flap so narrow, with a little free on both sides. */
-export function tapeFor(narrow: Length, unit: Unit): Length | undefined {
-  return tapes[unit].find((wide) => wide <= minus(narrow, millimetres(2)));
 }
 
 const roles: Readonly<Record<CellRole, readonly [string, string]>> = {
@@ -173,13 +138,23 @@ function sayFold({ name, inwards, outwards }: FoldStep) {
   };
 }
 
-function sayGlue(step: GlueStep, unit: Unit) {
+/** What holds flaps so narrow, of what the maker has. */
+function meansFor(narrow: Length, { adhesives }: Kit): string {
+  const tape = tapeFor(narrow, adhesives);
+  const glue = wetGlueIn(adhesives);
+  if (tape && glue) return `${tape.name}, or ${glue.name.toLowerCase()}`;
+  if (tape) return tape.name;
+  if (!glue)
+    return adhesives.length === 0
+      ? 'Glue or tape is missing among your tools'
+      : 'Every tape of yours is wider than the flaps: wet glue is missing among your tools';
+  return adhesives.length > 1 ? `${glue.name}: the flap is too narrow for your tapes` : glue.name;
+}
+
+function sayGlue(step: GlueStep, kit: Kit) {
   const { name, count, role, onto, adhesiveOn, narrow, round } = step;
   const what = several(count, role);
-  const tape = tapeFor(narrow, unit);
-  const means = tape
-    ? `Tape up to ${formatWithUnit(tape, unit)} wide, or wet glue`
-    : 'Wet glue: the flap is too narrow for tape';
+  const means = meansFor(narrow, kit);
   const last = round
     ? `Put it over the finished ${round.toLowerCase()} first and glue ${what} there, so that it fits.`
     : `Adhesive on the ${adhesiveOn} face of ${count === 1 ? 'the' : countInWords(count)} ${roles[role][count === 1 ? 0 : 1]}, then press ${count === 1 ? 'it' : 'them'} onto the ${roles[onto][count === 1 ? 0 : 1]}.`;
@@ -240,14 +215,16 @@ function sayClose({ name, count, role, isLast }: CloseStep) {
 function sayWork(step: JobStep, kit: Kit): Omit<JobWords, 'counted'> {
   const { work } = step;
   switch (work.kind) {
-    case 'cut':
-      return sayCut(work, step.copies, kit);
+    case 'trim':
+      return sayTrim(work, kit);
+    case 'punch':
+      return sayPunch(work, kit);
     case 'score':
       return sayScore(work, kit);
     case 'fold':
       return sayFold(work);
     case 'glue':
-      return sayGlue(work, kit.trimmer.unit);
+      return sayGlue(work, kit);
     case 'join':
       return sayJoin(work);
     case 'close':
@@ -265,6 +242,21 @@ function sayWork(step: JobStep, kit: Kit): Omit<JobWords, 'counted'> {
   }
 }
 
+function sayPunch(step: PunchStep, kit: Kit) {
+  const { setting, board, name } = step;
+  const unit = (board === 'diagonal' ? kit.diagonalBoard : kit.cornerBoard)?.unit;
+  const headline = punchHeadline(step);
+  const figure =
+    setting.kind === 'mark'
+      ? `${setting.name === undefined ? '' : `${setting.name}, `}${formatWithUnit(setting.at, unit ?? kit.trimmer.unit)}`
+      : headline;
+  return {
+    ...saySnip(headline, name, punchInWords(step, kit)),
+    figure,
+    line: setting.kind === 'mark' ? `${name}: ${figure}` : `${name}: ${headline.toLowerCase()}`,
+  };
+}
+
 function saySnip(headline: string, name: string, sentence: string) {
   return {
     figure: capitalised(headline),
@@ -280,6 +272,6 @@ function saySnip(headline: string, name: string, sentence: string) {
 export function sayJobStep(step: JobStep, kit: Kit): JobWords {
   const { figure, text, line } = sayWork(step, kit);
   const { name, kind } = step.work;
-  const things = kind === 'gift' ? 'boxes' : plural(name);
+  const things = kind === 'gift' ? 'boxes' : kind === 'trim' ? 'cuts' : plural(name);
   return { figure, text, line, counted: `${things} ${participles[kind]}` };
 }

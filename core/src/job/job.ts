@@ -1,20 +1,31 @@
 import type { Length } from '../length/index.ts';
 import type { Plan } from '../planning/index.ts';
 import type { PlanRequest } from '../request/index.ts';
-import { scoreRun, type ScoreRun, type ScoreStep, type Step } from '../steps/index.ts';
+import type { TrimStep } from '../sheets/index.ts';
+import {
+  scoreRun,
+  type CutStep,
+  type ScoreRun,
+  type ScoreStep,
+  type Step,
+} from '../steps/index.ts';
 import type { AssemblyStep } from './assembly-step.ts';
 import { assemblySteps } from './assembly-steps.ts';
+import { trimSteps } from './job-sheets.ts';
 import { usualSeconds } from './usual-time.ts';
 
 /** Where on the table a step is done. */
-export type Bench = 'trimmer' | 'board' | 'tip' | 'ruler' | 'scissors' | 'glue';
+export type Bench = 'trimmer' | 'punch board' | 'board' | 'tip' | 'ruler' | 'scissors' | 'glue';
+
+/** What a step of the job does: cuts sheets, makes what the plan says of a piece, or puts the box together. */
+export type Work = TrimStep | Exclude<Step, CutStep> | AssemblyStep;
 
 /** One thing to do at the table with one setting, for every piece that needs it. */
 export interface JobStep {
   /** Stays the same while the step does, so that progress is kept when the box is planned anew. */
   readonly id: string;
   readonly bench: Bench;
-  readonly work: Step | AssemblyStep;
+  readonly work: Work;
   /** How many pieces go through it, over all boxes. */
   readonly copies: number;
   /** About how long one of them takes a practised hand, in seconds. */
@@ -35,12 +46,22 @@ export interface Job {
   readonly steps: readonly JobStep[];
 }
 
-const benches: readonly Bench[] = ['trimmer', 'board', 'tip', 'ruler', 'scissors', 'glue'];
+const benches: readonly Bench[] = [
+  'trimmer',
+  'punch board',
+  'board',
+  'tip',
+  'ruler',
+  'scissors',
+  'glue',
+];
 
-function benchOf(work: Step | AssemblyStep): Bench {
+function benchOf(work: Work): Bench {
   switch (work.kind) {
-    case 'cut':
+    case 'trim':
       return 'trimmer';
+    case 'punch':
+      return 'punch board';
     case 'score':
       return work.tool;
     case 'slant':
@@ -55,20 +76,29 @@ function benchOf(work: Step | AssemblyStep): Bench {
 }
 
 /** What tells a step from the others of its piece. */
-function detailOf(work: Step | AssemblyStep): string {
+function detailOf(work: Work): string {
   switch (work.kind) {
-    case 'cut':
-      return `${work.width} ${work.height}`;
+    case 'trim':
+      return [
+        work.paper,
+        work.from.width,
+        work.from.height,
+        work.measures,
+        work.takes,
+        work.gives.kind,
+      ].join(' ');
+    case 'punch':
+      return work.setting.kind === 'mark' ? `${work.setting.at}` : work.setting.kind;
     case 'score':
-      return `${work.make} ${work.reading} ${work.passes.map(({ edge }) => edge).join('')}`;
+      return `${work.make} ${work.tool} ${work.reading} ${work.passes.map(({ edge }) => edge).join('')}`;
     case 'slit':
       return work.slits.map(({ line, from }) => `${line} ${from}`).join(',');
     case 'slant':
-      return `${work.lines}`;
+      return work.lines.map((runs) => runs.join('+')).join(',');
     case 'taper':
       return `${work.inset}`;
     case 'snip':
-      return `${work.shape} ${work.use}`;
+      return `${work.shape} ${work.use} ${work.size ?? ''}`;
     case 'glue':
       return `${work.role} ${work.onto} ${work.stage} ${work.round ?? ''}`;
     case 'close':
@@ -87,7 +117,7 @@ function bySetting(steps: readonly JobStep[]): readonly JobStep[] {
   return settings.flatMap((setting) => steps.filter((step) => settingOf(step) === setting));
 }
 
-function isScore(work: Step | AssemblyStep): work is ScoreStep {
+function isScore(work: Work): work is ScoreStep {
   return work.kind === 'score';
 }
 
@@ -96,7 +126,12 @@ function isScore(work: Step | AssemblyStep): work is ScoreStep {
  * table, then folding and gluing. Everything that can't be done after gluing comes before it.
  */
 export function planJob(plan: Plan, request: PlanRequest, boxes: number): Job {
-  const works = [...plan.steps, ...assemblySteps(plan, request.papers)];
+  const lines = plan.steps.filter((step) => step.kind !== 'cut');
+  const works: readonly Work[] = [
+    ...trimSteps(plan, request, boxes),
+    ...lines,
+    ...assemblySteps(plan, request.papers),
+  ];
   const ids = new Set<string>();
   const all = works.map((work): JobStep => {
     const name = `${work.kind} ${work.piece} ${detailOf(work)}`.trim();
@@ -107,7 +142,8 @@ export function planJob(plan: Plan, request: PlanRequest, boxes: number): Job {
       id,
       bench: benchOf(work),
       work,
-      copies: work.copies * boxes,
+      // Sheets are counted for all boxes together.
+      copies: work.kind === 'trim' ? work.copies : work.copies * boxes,
       usual: usualSeconds(work),
     };
   });

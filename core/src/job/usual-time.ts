@@ -1,5 +1,4 @@
-import type { Step } from '../steps/index.ts';
-import type { AssemblyStep } from './assembly-step.ts';
+import type { Work } from './job.ts';
 
 /** Seconds that one of each thing takes a practised hand. */
 const takes = {
@@ -7,6 +6,7 @@ const takes = {
   lay: 4,
   score: 5,
   ruled: 14,
+  punch: 8,
   slit: 4,
   taper: 5,
   snip: 7,
@@ -18,14 +18,19 @@ const takes = {
 } as const;
 
 /** About how long a step takes for one piece, in seconds. */
-export function usualSeconds(work: Step | AssemblyStep): number {
+export function usualSeconds(work: Work): number {
   switch (work.kind) {
-    case 'cut':
-      return 2 * takes.cut;
+    case 'trim':
+      return takes.cut;
+    case 'punch':
+      return (
+        takes.lay +
+        work.sides * (work.setting.kind === 'mark' ? 1 : work.setting.lines) * takes.punch
+      );
     case 'score':
       return takes.lay + work.passes.length * (work.tool === 'ruler' ? takes.ruled : takes.score);
     case 'slant':
-      return work.lines * takes.ruled;
+      return work.lines.length * takes.ruled;
     case 'slit':
       return work.slits.length * takes.slit;
     case 'taper':

@@ -25,4 +25,4 @@ export { type Make, type Segment } from './segments.ts';
 export { subdivide, type Face, type Subdivision, type SubdivisionEdge } from './subdivision.ts';
 export { isBorder, isWithin, outlinesOf } from './outline.ts';
 export { linesAtMark, type Run } from './mark-lines.ts';
-export { pieceSchema, type Piece } from './piece.ts';
+export { pieceSchema, punchBoardSchema, type Piece, type PunchBoard } from './piece.ts';

@@ -1,6 +1,10 @@
 import { z } from 'zod';
 import { scoreGridSchema } from './score-grid.ts';
 
+/** The kinds of punch boards: one scores at 45° from an edge, the other squares off corners. */
+export const punchBoardSchema = z.enum(['diagonal', 'corner']);
+export type PunchBoard = z.infer<typeof punchBoardSchema>;
+
 /** A piece to be cut: its grid, drawn with the face that will be inside the box turned up. */
 export const pieceSchema = z.object({
   id: z.string(),
@@ -8,6 +12,8 @@ export const pieceSchema = z.object({
   /** Which of the request's papers it is cut from, counted from 0. */
   paper: z.int().min(0).max(9),
   copies: z.int().positive(),
+  /** The punch board that its lines are made on; without it, scores are made in rows on a scoring board. */
+  punchBoard: punchBoardSchema.optional(),
   grid: scoreGridSchema,
 });
 export type Piece = z.infer<typeof pieceSchema>;

@@ -7,6 +7,7 @@ import { laySheets, type SheetUse } from '../sheets/index.ts';
 import { planSteps, type PieceJob } from '../steps/index.ts';
 import { answerWith } from '../styles/index.ts';
 import { judgePairs, worstState } from './judge-pairs.ts';
+import { boardProblems, kitProblems } from './kit-problems.ts';
 import type { Plan } from './plan.ts';
 import {
   cutSizeIn,
@@ -66,13 +67,18 @@ function stand(request: PlanRequest): Stood {
   });
   if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
   const { frame } = answer;
+  const lacking = kitProblems(frame, request);
+  if (lacking.length > 0) return { ok: false, problems: () => lacking };
   const box = solveFrame(frame, request);
+  if (!box && request.made.length > 0) return { ok: false, problems: () => [beyondRescue] };
   if (!box) return { ok: false, problems: () => withWayOut(sheetProblems(request, frame)) };
   // Where a larger lid would go on, it is its sheet that leaves no room for it.
   if (lean === 'loose' && worstState(box) === 'tight') {
     const problems = sheetProblems(request, frame);
     if (problems.length > 0) return { ok: false, problems: () => problems };
   }
+  const offBoard = boardProblems(box, request);
+  if (offBoard.length > 0) return { ok: false, problems: () => offBoard };
   const pieces = frame.pieces.map(({ id, paper, copies }) => ({
     id,
     paper,
@@ -85,7 +91,7 @@ function stand(request: PlanRequest): Stood {
 function finish({ request, box, sheets }: Standing): Plan {
   const drawn = drawBox(box, request.kit);
   const jobs = drawn.pieces.map((marked) => jobOf(marked, request));
-  const marks = jobs.map(readingsOf);
+  const marks = jobs.map((job, i) => readingsOf(job, drawn.pieces[i]));
   const { pairs, finerStep } = judgePairs(box, request);
   return {
     version: 1,
@@ -103,6 +109,13 @@ function finish({ request, box, sheets }: Standing): Plan {
     assembly: drawn.assembly,
   };
 }
+
+/** What is cut already leaves no box round this gift. */
+const beyondRescue: Problem = {
+  field: 'made',
+  message:
+    'No box goes round this gift with what is cut and scored already. Cut a piece again, or choose another gift.',
+};
 
 /** Where no sheet is too small, it is the marks that are too coarse. */
 function withWayOut(problems: readonly Problem[]): readonly Problem[] {
@@ -127,26 +140,36 @@ function byGridLine(
   };
 }
 
+/** A corner board makes its own marks, wherever the grooves of a scoring board are. */
+function onItsBoard(marks: MarkedPiece['across'], { punchBoard }: Piece): MarkedPiece['across'] {
+  if (punchBoard !== 'corner') return marks;
+  return { ...marks, scores: marks.scores.map((score) => ({ ...score, onGroove: true })) };
+}
+
 function jobOf({ piece, across, down }: MarkedPiece, request: PlanRequest): PieceJob {
   return {
     piece,
     paper: paperFor(request.papers, piece.paper),
     marks: {
-      across: byGridLine(across, piece.grid.columns),
-      down: byGridLine(down, piece.grid.rows),
+      across: onItsBoard(byGridLine(across, piece.grid.columns), piece),
+      down: onItsBoard(byGridLine(down, piece.grid.rows), piece),
     },
   };
 }
 
-function readingsOf({ piece, marks }: PieceJob): Plan['marks'][number] {
+function readingsOf(
+  { piece, marks }: PieceJob,
+  bySection: MarkedPiece | undefined,
+): Plan['marks'][number] {
   return {
     piece: piece.id,
-    readings: (['column', 'row'] as const).flatMap((axis) =>
-      marks[axis === 'column' ? 'across' : 'down'].scores.map(({ index, ...reading }) => ({
-        line: lineName({ axis, index }),
-        ...reading,
-      })),
-    ),
+    readings: (['column', 'row'] as const).flatMap((axis) => {
+      const way = axis === 'column' ? 'across' : 'down';
+      return marks[way].scores.map(({ index, ...reading }, i) => {
+        const mark = bySection?.[way].scores[i]?.index ?? 0;
+        return { line: lineName({ axis, index }), ...reading, ...(mark > 0 && { mark }) };
+      });
+    }),
   };
 }
 

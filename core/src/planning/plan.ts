@@ -49,6 +49,10 @@ const readingSchema = z.object({
   from: z.enum(['start', 'end']),
   reading: lengthSchema,
   onGroove: z.boolean(),
+  /** Made with the shim at the fence. */
+  shimmed: z.literal(true).optional(),
+  /** How many sections of the piece lie before it; none for a score of single rows. */
+  mark: z.int().positive().optional(),
 });
 
 /** Everything that follows from a request. Lengths are whole nanometres. */

@@ -1,4 +1,5 @@
 import {
+  meansOf,
   solveMarks,
   solveMisfits,
   type Chain,
@@ -6,8 +7,11 @@ import {
   type Lean,
   type MarksProblem,
   type MarksSolution,
+  type MarkTools,
   type Patience,
   type ScoreReading,
+  type Section,
+  type Span,
 } from '../fit/index.ts';
 import type {
   PieceTemplate,
@@ -17,20 +21,61 @@ import type {
   StyleFit,
   StyleFrame,
 } from '../forms/index.ts';
-import { isOnGrid, minus, smallest, times, zero } from '../length/index.ts';
+import { minus, smallest, times, zero } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
+import type { MadeWay } from '../request/index.ts';
 import type { Kit } from '../tools/index.ts';
+import { largestOn, markTools } from './mark-tools.ts';
 
 /** What decides the marks beside the style itself. */
 export interface SolverBrief {
   readonly papers: Papers;
   readonly kit: Kit;
   readonly lean: Lean;
+  readonly made: readonly MadeWay[];
 }
 
-function chainOf(template: PieceTemplate, way: 'across' | 'down'): Chain {
-  return { id: `${template.id} ${way}`, sections: template[way] };
+type Way = MadeWay['way'];
+const ways: readonly Way[] = ['across', 'down'];
+
+function madeOf(made: readonly MadeWay[], template: PieceTemplate, way: Way) {
+  return made.find((each) => each.piece === template.id && each.way === way);
+}
+
+function chainOf(template: PieceTemplate, way: Way, made: readonly MadeWay[]): Chain {
+  const cut = madeOf(made, template, way)?.cut;
+  const id = `${template.id} ${way}`;
+  return { id, sections: template[way], ...(cut !== undefined && { cut }) };
+}
+
+/** Sections up to each score that is made already, and those from the last one to the edge. */
+function spansOf(template: PieceTemplate, way: Way, made: readonly MadeWay[]): readonly Span[] {
+  const here = madeOf(made, template, way);
+  if (!here) return [];
+  const sections = template[way];
+  const marks = [
+    { mark: 0, at: zero },
+    ...[...here.marks].sort((a, b) => a.mark - b.mark),
+    { mark: sections.length, at: here.cut },
+  ];
+  return marks.slice(1).map(({ mark, at }, i): Span => {
+    const before = marks[i] ?? { mark: 0, at: zero };
+    return { sections: sections.slice(before.mark, mark), is: minus(at, before.at) };
+  });
+}
+
+/** A section that stands alone between two marks is settled, however far above its target it came out. */
+function settle(sections: readonly Section[], spans: readonly Span[]): readonly Section[] {
+  const alone = new Map(
+    spans.flatMap(({ sections: [id, ...more], is }) =>
+      id !== undefined && more.length === 0 ? [[id, is] as const] : [],
+    ),
+  );
+  return sections.map((section) => {
+    const is = alone.get(section.id);
+    return is !== undefined && is >= section.least ? { ...section, least: is, most: is } : section;
+  });
 }
 
 /** The pair that a fit belongs to, by name. */
@@ -43,10 +88,13 @@ function fitName(fit: StyleFit): string {
 }
 
 /** A style's frame as a marks problem: its pieces are chains, its papers' sheets are limits. */
-export function problemOf(frame: StyleFrame, { papers, kit, lean }: SolverBrief): MarksProblem {
+export function problemOf(frame: StyleFrame, brief: SolverBrief): MarksProblem {
+  const { papers, kit, lean, made } = brief;
+  const spans = frame.pieces.flatMap((piece) => ways.flatMap((way) => spansOf(piece, way, made)));
   return {
-    sections: frame.sections,
-    chains: frame.pieces.flatMap((piece) => [chainOf(piece, 'across'), chainOf(piece, 'down')]),
+    sections: settle(frame.sections, spans),
+    chains: frame.pieces.flatMap((piece) => ways.map((way) => chainOf(piece, way, made))),
+    spans,
     fits: frame.fits.map((fit) => ({
       id: fitName(fit),
       group: pairName(fit),
@@ -61,17 +109,19 @@ export function problemOf(frame: StyleFrame, { papers, kit, lean }: SolverBrief)
       },
     })),
     smaller: frame.smaller,
-    limits: frame.pieces.map((piece) => {
+    limits: frame.pieces.flatMap((piece) => {
       const { sheet, printRuns } = paperFor(papers, piece.paper);
-      return {
-        across: `${piece.id} across`,
-        down: `${piece.id} down`,
-        width: sheet.width,
-        height: sheet.height,
-        mayTurn: printRuns === 'any way',
-      };
+      const chains = { across: `${piece.id} across`, down: `${piece.id} down` };
+      const { width, height } = sheet;
+      const largest = largestOn(piece.punchBoard, kit);
+      return [
+        { ...chains, width, height, mayTurn: printRuns === 'any way' },
+        ...(largest === undefined
+          ? []
+          : [{ ...chains, width: largest, height: largest, mayTurn: false }]),
+      ];
     }),
-    tools: { step: kit.trimmer.step, pitch: kit.board.pitch, reach: kit.board.reach },
+    tools: markTools(frame, kit),
     lean,
   };
 }
@@ -106,7 +156,7 @@ function acrossMarks(
   solution: MarksSolution,
   { id, alsoAcross }: PieceTemplate,
   size: SizeOf,
-  { board }: Kit,
+  tools: MarkTools,
 ): ChainMarks {
   const across = chainMarks(solution, `${id} across`);
   if (!alsoAcross) return across;
@@ -118,7 +168,8 @@ function acrossMarks(
       position,
       from: reading === position ? 'start' : 'end',
       reading,
-      onGroove: reading <= board.reach && isOnGrid(reading, board.pitch),
+      onGroove: meansOf(reading, tools) !== 'none',
+      ...(meansOf(reading, tools) === 'shim' && { shimmed: true }),
     };
   });
   const scores = [...across.scores, ...more].sort((a, b) => a.position - b.position);
@@ -140,6 +191,7 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): DrawnBox {
     if (found === undefined) throw new Error(`The solver left out ${id}`);
     return found;
   };
+  const tools = markTools(frame, kit);
   return {
     ...frame.settle(size),
     pieces: frame.pieces.map((template) => ({
@@ -148,9 +200,10 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): DrawnBox {
         name: template.name,
         paper: template.paper,
         copies: template.copies,
+        ...(template.punchBoard && { punchBoard: template.punchBoard }),
         grid: template.draw(size),
       },
-      across: acrossMarks(solution, template, size, kit),
+      across: acrossMarks(solution, template, size, tools),
       down: chainMarks(solution, `${template.id} down`),
     })),
   };

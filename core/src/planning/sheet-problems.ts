@@ -1,9 +1,10 @@
 import { solveMarks } from '../fit/index.ts';
-import type { StyleFrame } from '../forms/index.ts';
-import type { Length } from '../length/index.ts';
+import type { PieceTemplate, StyleFrame } from '../forms/index.ts';
+import { formatWithUnit, type Length } from '../length/index.ts';
 import { commonSheets, paperFor, type Sheet } from '../paper/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
 import { formatSize } from '../steps/index.ts';
+import { largestOn } from './mark-tools.ts';
 import { cutSizeIn, problemOf } from './put-to-solver.ts';
 
 function fitsSheet(
@@ -16,6 +17,24 @@ function fitsSheet(
   return straight || (mayTurn && width <= sheet.height && height <= sheet.width);
 }
 
+/** A piece that its sheet would hold, and its punch board does not. */
+function tooLargeForBoard(
+  { name, punchBoard }: PieceTemplate,
+  width: Length,
+  height: Length,
+  { kit }: PlanRequest,
+): readonly Problem[] {
+  const largest = largestOn(punchBoard, kit);
+  if (largest === undefined || Math.max(width, height) <= largest) return [];
+  const { unit } = kit.trimmer;
+  return [
+    {
+      field: `kit.${punchBoard}Board`,
+      message: `The ${name.toLowerCase()} needs a piece of ${formatSize(width, height, unit)}, and the punch board takes sheets up to ${formatWithUnit(largest, unit)}. Less room or a smaller gift would do, or a ruler in place of the punch board.`,
+    },
+  ];
+}
+
 /** What the pieces would need, and which sheet would do, when the chosen one is too small. None when it is not. */
 export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly Problem[] {
   const free = solveMarks({ ...problemOf(frame, request), limits: [] }, 'rough');
@@ -24,7 +43,8 @@ export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly
     const { width, height } = cutSizeIn(free, piece.id);
     const { sheet, name, printRuns } = paperFor(request.papers, piece.paper);
     const mayTurn = printRuns === 'any way';
-    if (fitsSheet(width, height, sheet, mayTurn)) return [];
+    if (fitsSheet(width, height, sheet, mayTurn))
+      return tooLargeForBoard(piece, width, height, request);
     const larger = commonSheets.find((each) => fitsSheet(width, height, each, mayTurn));
     const out = larger
       ? `It fits on ${larger.name}. Choose a larger sheet, less room or a smaller gift.`

@@ -2,7 +2,7 @@ import { evenRoom, roomStops, roundRoom, type Gift } from '../gift/index.ts';
 import { millimetres, type Unit } from '../length/index.ts';
 import { stockPapers, type Paper } from '../paper/index.ts';
 import { firstStyle } from '../styles/index.ts';
-import { genericBoards, genericTrimmers, type Kit } from '../tools/index.ts';
+import { genericBoards, genericTrimmers, kitOf, type Kit } from '../tools/index.ts';
 import type { PlanRequest, ProjectDocument } from './request.ts';
 
 function firstOf<Item>(items: readonly Item[]): Item {
@@ -13,10 +13,10 @@ function firstOf<Item>(items: readonly Item[]): Item {
 
 /** The tools that are assumed of somebody who reads this ruler. */
 export function usualKit(unit: Unit): Kit {
-  return {
+  return kitOf({
     trimmer: firstOf(genericTrimmers.filter((trimmer) => trimmer.unit === unit)),
     board: firstOf(genericBoards.filter((board) => board.unit === unit)),
-  };
+  });
 }
 
 /** A stock paper by its id; the first one when there is none. */
@@ -43,6 +43,7 @@ export function usualRequest(gift: Gift, unit: Unit): PlanRequest {
     papers: [stockPaper('dusk'), stockPaper('sodium')],
     kit: usualKit(unit),
     lean: 'loose',
+    made: [],
   };
 }
 

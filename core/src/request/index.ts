@@ -1,3 +1,4 @@
+export { type MadeWay } from './made.ts';
 export {
   longestName,
   planRequestSchema,

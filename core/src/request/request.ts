@@ -4,6 +4,7 @@ import { unitSchema } from '../length/index.ts';
 import { papersSchema } from '../paper/index.ts';
 import { styleChoiceSchema } from '../styles/index.ts';
 import { kitSchema } from '../tools/index.ts';
+import { madeWaySchema } from './made.ts';
 
 /** What a plan is asked for. Lengths are whole nanometres. */
 export const planRequestSchema = z.object({
@@ -18,6 +19,8 @@ export const planRequestSchema = z.object({
   kit: kitSchema,
   /** Which side to err on when the tools allow no lid that slides with a light tug. */
   lean: z.enum(['loose', 'tight']),
+  /** What has been cut and scored already, as it came out. */
+  made: z.array(madeWaySchema).max(80).default([]),
 });
 export type PlanRequest = z.infer<typeof planRequestSchema>;
 

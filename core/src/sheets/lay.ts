@@ -1,5 +1,6 @@
 import { minus, plus, zero, type Length } from '../length/index.ts';
 import { paperFor, type Paper, type Papers } from '../paper/index.ts';
+import { layInStrips } from './strips.ts';
 
 /** One piece on one sheet, by its top left corner; turned a quarter when it lies sideways. */
 export interface Placement {
@@ -166,11 +167,35 @@ function layOn(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
   };
 }
 
+/** Strips are quicker to cut; they are left only where that saves a sheet. */
+function layForTrimmer(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
+  const strips = layInStrips(paper, pieces);
+  const densest = layOn(paper, pieces);
+  if (!strips || strips.sheets > densest.sheets) return densest;
+  const { sheets, placements } = strips;
+  const used = pieces.reduce((sum, { copies, width, height }) => sum + copies * width * height, 0);
+  const leftOver = 1 - used / (sheets * paper.sheet.width * paper.sheet.height);
+  return { paper: paper.id, sheets, placements, leftOver };
+}
+
 /**
  * The sheets that a box takes, paper by paper; pieces of the same paper share sheets.
  * @throws RangeError when a piece is larger than its sheet.
  */
 export function laySheets(pieces: readonly SheetPiece[], papers: Papers): readonly SheetUse[] {
+  return stacksOf(pieces, papers).map((stack) => layOn(stack.paper, stack.pieces));
+}
+
+/**
+ * The sheets that a batch takes, laid so that they are quick to cut: in strips, unless that takes more
+ * sheets.
+ * @throws RangeError when a piece is larger than its sheet.
+ */
+export function layBatch(pieces: readonly SheetPiece[], papers: Papers): readonly SheetUse[] {
+  return stacksOf(pieces, papers).map((stack) => layForTrimmer(stack.paper, stack.pieces));
+}
+
+function stacksOf(pieces: readonly SheetPiece[], papers: Papers) {
   const byPaper = new Map<string, { paper: Paper; pieces: SheetPiece[] }>();
   for (const piece of pieces) {
     const paper = paperFor(papers, piece.paper);
@@ -180,5 +205,5 @@ export function laySheets(pieces: readonly SheetPiece[], papers: Papers): readon
     stack.pieces.push(piece);
     byPaper.set(key, stack);
   }
-  return [...byPaper.values()].map((stack) => layOn(stack.paper, stack.pieces));
+  return [...byPaper.values()];
 }

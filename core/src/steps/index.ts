@@ -7,10 +7,13 @@ export {
   type FenceSide,
   type ScoreRun,
 } from './on-board.ts';
+export { grooveFor } from './score-means.ts';
 export { scoreStrips, type ScoreStrip } from './score-strips.ts';
 export {
   stepSchema,
   type CutStep,
+  type FaceUp,
+  type PunchStep,
   type ScorePass,
   type ScoreStep,
   type SlantStep,
@@ -22,9 +25,12 @@ export {
 } from './step.ts';
 export {
   edgesInWords,
+  faceWords,
   formatSize,
   countInWords,
   partsInWords,
+  punchHeadline,
+  punchInWords,
   readingInWords,
   scoreHeadline,
   slantHeadline,

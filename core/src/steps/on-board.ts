@@ -36,10 +36,11 @@ export function scoreRun(
 }
 
 /**
- * From where to where a pass runs down the board, from the ruler on top, once its edge lies at the fence.
+ * From where to where a pass runs down the board, from the ruler on top, once its edge lies at the fence. A
+ * piece that is turned over keeps its edge at the fence and lies with its other end at the ruler.
  */
 export function stretchOnBoard(
-  { edge, part }: Pick<ScorePass, 'edge' | 'part'>,
+  { edge, part, over }: Pick<ScorePass, 'edge' | 'part' | 'over'>,
   width: Length,
   height: Length,
   fence: FenceSide,
@@ -47,7 +48,8 @@ export function stretchOnBoard(
   const long = edge === 'left' || edge === 'right' ? height : width;
   const { from, to } = part ?? { from: zero, to: long };
   // Turned by a half or by three quarters, the piece lies the other way up.
-  return quarterTurnsTo(edge, fence) < 2
+  const isReversed = quarterTurnsTo(edge, fence) >= 2;
+  return isReversed === (over ?? false)
     ? { from, to }
     : { from: minus(long, to), to: minus(long, from) };
 }

@@ -10,7 +10,10 @@ import {
   type Side,
 } from '../piece/index.ts';
 import type { Kit } from '../tools/index.ts';
+import { punchSteps } from './punch-steps.ts';
 import { scoreSteps, type PieceMarks } from './score-steps.ts';
+import { slantSteps } from './slant-steps.ts';
+import { snipSteps } from './snip-steps.ts';
 import type { SlitStep, Step, TaperStep } from './step.ts';
 
 function slitsOf(grid: ScoreGrid, line: GridLine): SlitStep['slits'] {
@@ -33,8 +36,18 @@ export interface PieceJob {
   readonly marks: PieceMarks;
 }
 
+/** The lines of a piece, on a punch board where it is made on one. */
+function linesOf({ piece, marks, paper }: PieceJob, kit: Kit): readonly Step[] {
+  return (
+    punchSteps(piece, paper, kit) ?? [
+      ...scoreSteps(piece, marks, paper, kit),
+      ...slantSteps(piece, paper, () => false),
+    ]
+  );
+}
+
 /**
- * The steps of a box on a trimmer, a scoring board and a pair of scissors: all cuts first, then each
+ * The steps of a box on a trimmer, a scoring or a punch board and a pair of scissors: all cuts first, then each
  * piece's scores, then slits, tapers, notches and holes.
  */
 export function planSteps(jobs: readonly PieceJob[], kit: Kit): readonly Step[] {
@@ -53,35 +66,17 @@ export function planSteps(jobs: readonly PieceJob[], kit: Kit): readonly Step[] 
       height,
     };
   });
-  const scores = jobs.flatMap(({ piece, marks, paper }) => scoreSteps(piece, marks, paper, kit));
+  const lines = jobs.map((job) => linesOf(job, kit));
   const snips = jobs.flatMap((job): readonly Step[] => {
     const { grid } = job.piece;
     const slits = grid.lines.flatMap((line) => slitsOf(grid, line));
     const slitStep: readonly Step[] =
       slits.length > 0 ? [{ kind: 'slit', ...common(job), slits }] : [];
-    return [...slitStep, ...taperSteps(job, common(job)), ...snipSteps(job, common(job))];
+    return [...slitStep, ...taperSteps(job, common(job)), ...snipSteps(job.piece, kit.punches)];
   });
-  const slants = jobs.flatMap((job): readonly Step[] => {
-    const { diagonals } = job.piece.grid;
-    const lines = diagonals.filter(({ make }) => make === 'score').length;
-    return lines === 0 ? [] : [{ kind: 'slant', ...common(job), lines }];
-  });
-  return [...cuts, ...scores, ...slants, ...snips];
-}
-
-function snipSteps(
-  { piece }: PieceJob,
-  common: Pick<TaperStep, 'piece' | 'name' | 'copies'>,
-): readonly Step[] {
-  const { cutouts } = piece.grid;
-  const kinds = new Set(cutouts.map(({ shape, use }) => `${shape} ${use}`));
-  return [...kinds].flatMap((kind): readonly Step[] => {
-    const alike = cutouts.filter(({ shape, use }) => `${shape} ${use}` === kind);
-    const [first] = alike;
-    if (!first) return [];
-    const { shape, use } = first;
-    return [{ kind: 'snip', ...common, shape, use, count: alike.length }];
-  });
+  const straight = lines.flatMap((steps) => steps.filter(({ kind }) => kind !== 'slant'));
+  const slanting = lines.flatMap((steps) => steps.filter(({ kind }) => kind === 'slant'));
+  return [...cuts, ...straight, ...slanting, ...snips];
 }
 
 function taperSteps(

@@ -1,5 +1,5 @@
 import type { ChainMarks } from '../fit/index.ts';
-import { isOnGrid, minus, roundToGrid, zero, type Length } from '../length/index.ts';
+import { minus, roundToGrid, zero } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
 import {
   cutSizeOf,
@@ -9,21 +9,11 @@ import {
   type ScoreGrid,
   type Side,
 } from '../piece/index.ts';
-import type { Kit, Trimmer } from '../tools/index.ts';
-import type { ScorePass, ScoreStep, Turn } from './step.ts';
-
-/** The edges in the order in which quarter turns clockwise bring them to a fence on the left. */
-const turningOrder: readonly Side[] = ['left', 'bottom', 'right', 'top'];
-const turns: readonly Turn[] = ['none', 'quarter', 'half', 'three quarters'];
-
-interface Reading {
-  readonly part: { readonly from: Length; readonly to: Length } | undefined;
-  readonly isScored: boolean;
-  readonly edge: Side;
-  readonly line: string;
-  readonly reading: Length;
-  readonly onGroove: boolean;
-}
+import type { Kit } from '../tools/index.ts';
+import { faceUpFor } from './face-up.ts';
+import { inTurningOrder } from './passes.ts';
+import { makingOf, type MadeScore, type WantedScore } from './score-means.ts';
+import type { ScoreStep } from './step.ts';
 
 /** What is made along a grid line: nothing, a score over all that stays of it, or over a part. */
 function lineOf(grid: ScoreGrid, axis: 'column' | 'row', index: number) {
@@ -52,48 +42,19 @@ function lineOf(grid: ScoreGrid, axis: 'column' | 'row', index: number) {
   };
 }
 
-function readingsOf(
+function wantedOf(
   grid: ScoreGrid,
   axis: 'column' | 'row',
   marks: ChainMarks,
-): readonly Reading[] {
+): readonly WantedScore[] {
   const edges: Record<'start' | 'end', Side> =
     axis === 'column' ? { start: 'left', end: 'right' } : { start: 'top', end: 'bottom' };
-  return marks.scores.map(({ index, from, reading, onGroove }) => ({
+  return marks.scores.map(({ index, from, reading }) => ({
     edge: edges[from],
     line: lineName({ axis, index }),
     reading,
-    onGroove,
     ...lineOf(grid, axis, index),
   }));
-}
-
-/** The passes of one setting in turning order, with the turn from each to the next. */
-function passesOf(readings: readonly Reading[]): ScorePass[] {
-  const ordered = [...readings].sort(
-    (a, b) => turningOrder.indexOf(a.edge) - turningOrder.indexOf(b.edge),
-  );
-  return ordered.map(({ edge, line, part }, i) => {
-    const before = ordered[i - 1]?.edge ?? edge;
-    const quarters = (turningOrder.indexOf(edge) - turningOrder.indexOf(before) + 4) % 4;
-    return { edge, line, turn: turns[quarters] ?? 'none', ...(part && { part }) };
-  });
-}
-
-function faceFor(paper: Paper): ScoreStep['face'] {
-  if (paper.finish === 'foil') return 'foil down';
-  return paper.print === 'one face' ? 'print down' : 'inside up';
-}
-
-/** The trimmer's tip scores right across, at any mark of its ruler; for the rest there is the ruler. */
-function toolOffGrooves(
-  reading: Length,
-  here: readonly Reading[],
-  { scoringTip, step, widthWithArm }: Trimmer,
-): ScoreStep['tool'] {
-  const isAcross = here.every(({ part, isScored }) => isScored && part === undefined);
-  const isMarked = isOnGrid(reading, step) && reading <= widthWithArm;
-  return scoringTip && isAcross && isMarked ? 'tip' : 'ruler';
 }
 
 /** Marks of a piece in its two directions. */
@@ -102,47 +63,57 @@ export interface PieceMarks {
   readonly down: ChainMarks;
 }
 
+/** Scores of one setting: the same reading on the same tool, made in the same way. */
+function settingOf({ reading, tool, isScored, on, pass }: MadeScore): string {
+  return [reading, tool, isScored, on, pass.over ?? false].join(' ');
+}
+
+/** Scores before mere marks, whole scores before what is finished from the other end. */
+function compareSettings(a: MadeScore, b: MadeScore): number {
+  return (
+    a.reading - b.reading ||
+    Number(b.isScored) - Number(a.isScored) ||
+    Number(a.pass.over ?? false) - Number(b.pass.over ?? false)
+  );
+}
+
 /** The scores of a piece, one step for each setting of the board, smallest reading first. */
 export function scoreSteps(
   piece: Piece,
   marks: PieceMarks,
   paper: Paper,
-  { board, trimmer }: Kit,
+  kit: Kit,
 ): readonly ScoreStep[] {
-  const readings = [
-    ...readingsOf(piece.grid, 'column', marks.across),
-    ...readingsOf(piece.grid, 'row', marks.down),
-  ];
-  const { width, height } = cutSizeOf(piece.grid);
-  const settings = [...new Set(readings.map(({ reading }) => reading))].sort((a, b) => a - b);
-  const groups = settings.flatMap((reading) =>
-    [true, false].map((isScored) =>
-      readings.filter((each) => each.reading === reading && each.isScored === isScored),
-    ),
-  );
-  return groups.flatMap((here): readonly ScoreStep[] => {
-    const [first] = here;
-    if (!first) return [];
-    const { reading, isScored } = first;
-    const onGroove = here.every((each) => each.onGroove);
-    const nearest = roundToGrid(reading, board.pitch);
-    return [
-      {
-        kind: 'score',
-        piece: piece.id,
-        name: piece.name,
-        copies: piece.copies,
-        tool: onGroove ? 'board' : toolOffGrooves(reading, here, trimmer),
-        make: isScored ? 'score' : 'mark',
-        face: faceFor(paper),
-        reading,
-        ...(!onGroove && {
-          offGroove: { nearest, beyond: minus(reading, nearest) },
-        }),
-        square: width === height,
-        longSides: height >= width ? 'left and right' : 'top and bottom',
-        passes: passesOf(here),
-      },
-    ];
+  const size = cutSizeOf(piece.grid);
+  const { width, height } = size;
+  const made = [
+    ...wantedOf(piece.grid, 'column', marks.across),
+    ...wantedOf(piece.grid, 'row', marks.down),
+  ].flatMap((wanted) => makingOf(wanted, size, kit));
+  const settings = new Map<string, [MadeScore, ...MadeScore[]]>();
+  for (const each of [...made].sort(compareSettings)) {
+    const setting = settings.get(settingOf(each));
+    if (setting) setting.push(each);
+    else settings.set(settingOf(each), [each]);
+  }
+  const { pitch, shim } = kit.board;
+  return [...settings.values()].map((here): ScoreStep => {
+    const [{ reading, isScored, tool, on }] = here;
+    const nearest = roundToGrid(reading, pitch);
+    return {
+      kind: 'score',
+      piece: piece.id,
+      name: piece.name,
+      copies: piece.copies,
+      tool,
+      make: isScored ? 'score' : 'mark',
+      face: faceUpFor(paper),
+      reading,
+      ...(on === 'none' && { offGroove: { nearest, beyond: minus(reading, nearest) } }),
+      ...(on === 'shim' && shim !== undefined && { shim }),
+      square: width === height,
+      longSides: height >= width ? 'left and right' : 'top and bottom',
+      passes: inTurningOrder(here.map(({ pass }) => pass)),
+    };
   });
 }

@@ -1,10 +1,14 @@
 import { z } from 'zod';
 import { lengthSchema } from '../length/index.ts';
-import { sideSchema } from '../piece/index.ts';
+import { punchBoardSchema, sideSchema } from '../piece/index.ts';
 
 /** How far a piece is turned on the table before a pass, clockwise seen from above. */
 export const turnSchema = z.enum(['none', 'quarter', 'half', 'three quarters']);
 export type Turn = z.infer<typeof turnSchema>;
+
+/** How the card lies: the face that will be inside the box up; a print or foil down. */
+const faceSchema = z.enum(['inside up', 'print down', 'foil down']);
+export type FaceUp = z.infer<typeof faceSchema>;
 
 const common = {
   piece: z.string(),
@@ -29,6 +33,8 @@ const passSchema = z.object({
   line: z.string(),
   /** The only stretch that is scored, along the line from the top or the left; the whole line without it. */
   part: z.object({ from: lengthSchema, to: lengthSchema }).optional(),
+  /** Turned over end to end, the same edge at the fence: the score is made from the other face. */
+  over: z.literal(true).optional(),
 });
 export type ScorePass = z.infer<typeof passSchema>;
 
@@ -40,12 +46,13 @@ export const scoreStepSchema = z.object({
   tool: z.enum(['board', 'tip', 'ruler']),
   /** Whether the card is scored there, or only marked on its edges for scores that run aslant. */
   make: z.enum(['score', 'mark']),
-  /** The face that will be inside the box lies up; a print lies down. */
-  face: z.enum(['inside up', 'print down', 'foil down']),
+  face: faceSchema,
   /** Distance from the edge at the fence. */
   reading: lengthSchema,
   /** For a score on no groove: the nearest groove and how far the score lies beyond it. */
   offGroove: z.object({ nearest: lengthSchema, beyond: lengthSchema }).optional(),
+  /** Thickness of the shim between fence and card, where one is needed. */
+  shim: lengthSchema.optional(),
   /** Whether the piece is square, so that its edges need no names. */
   square: z.boolean(),
   /** Which sides are the longer ones, where there are any. */
@@ -71,13 +78,38 @@ export const taperStepSchema = z.object({
 });
 export type TaperStep = z.infer<typeof taperStepSchema>;
 
-/** Scores that run aslant, from mark to mark along a ruler. */
+/** The end of a slanting line: how far it is from the nearest upright edge and from the nearest level one. */
+const slantEndSchema = z.object({ across: lengthSchema, down: lengthSchema });
+export type SlantEnd = z.infer<typeof slantEndSchema>;
+
+/** Scores that run aslant along a ruler, all alike but for the corner that they are at. */
 export const slantStepSchema = z.object({
   kind: z.literal('slant'),
   ...common,
-  lines: z.int().positive(),
+  face: faceSchema,
+  from: slantEndSchema,
+  to: slantEndSchema,
+  /** Each line by the places of its runs among the diagonals of the piece. */
+  lines: z.array(z.array(z.int().nonnegative()).min(1)).min(1),
 });
 export type SlantStep = z.infer<typeof slantStepSchema>;
+
+/** What a punch board is set by: a mark of its ruler or its table, or the lines that the side before left. */
+const punchSettingSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('mark'), at: lengthSchema, name: z.string().optional() }),
+  z.object({ kind: z.literal('last lines'), lines: z.int().positive() }),
+]);
+
+/** Notches and scores on a punch board, on so many sides with a quarter turn between. */
+export const punchStepSchema = z.object({
+  kind: z.literal('punch'),
+  ...common,
+  board: punchBoardSchema,
+  face: faceSchema,
+  setting: punchSettingSchema,
+  sides: z.int().positive(),
+});
+export type PunchStep = z.infer<typeof punchStepSchema>;
 
 /** What is punched, rounded or snipped away elsewhere than along scores. */
 export const snipStepSchema = z.object({
@@ -86,6 +118,12 @@ export const snipStepSchema = z.object({
   shape: z.enum(['hole', 'notch', 'corner', 'trim']),
   use: z.string(),
   count: z.int().positive(),
+  /** A hole's or a notch's width, a corner's radius; none for what is cut straight. */
+  size: lengthSchema.optional(),
+  /** The punch that makes it, by its name; without one it is cut by hand. */
+  punch: z.string().optional(),
+  /** Where the middle of each is, where they are all alike. */
+  from: slantEndSchema.optional(),
 });
 export type SnipStep = z.infer<typeof snipStepSchema>;
 
@@ -96,6 +134,7 @@ export const stepSchema = z.discriminatedUnion('kind', [
   slitStepSchema,
   taperStepSchema,
   slantStepSchema,
+  punchStepSchema,
   snipStepSchema,
 ]);
 export type Step = z.infer<typeof stepSchema>;

@@ -11,50 +11,10 @@ import {
   stretchOnBoard,
   usualRequest,
   type FenceSide,
-  type Plan,
   type Side,
 } from '../index.ts';
+import { faultsOnBench } from '../testing/bench.ts';
 import { anyRequest, sundial } from '../testing/requests.ts';
-
-/*
- * A sheet on a board, replayed by the board's own geometry: the fence is on the left, a score runs over the
- * whole depth of the piece at the reading from the fence, and turns are made by hand, clockwise.
- */
-
-const clockwise: Record<Side, Side> = {
-  left: 'top',
-  top: 'right',
-  right: 'bottom',
-  bottom: 'left',
-};
-const quarters = { none: 0, quarter: 1, half: 2, 'three quarters': 3 } as const;
-
-/** Every score that the steps make on a piece, as line and distance from the piece's left or top edge. */
-function replay(plan: Plan, piece: string): readonly string[] {
-  const cut = plan.steps.find((step) => step.kind === 'cut' && step.piece === piece);
-  if (cut?.kind !== 'cut') throw new Error('A piece must be cut first');
-  const made: string[] = [];
-  for (const step of plan.steps) {
-    if (step.kind !== 'score' || step.make !== 'score' || step.piece !== piece) continue;
-    // Where each of the piece's own edges lies on the table: as drawn, then turned edge to fence.
-    let atFence: Side = step.passes[0]?.edge ?? 'left';
-    for (const pass of step.passes) {
-      for (let i = 0; i < quarters[pass.turn]; i++) {
-        // A clockwise quarter brings to the left what was at the bottom.
-        const bottom = Object.entries(clockwise).find(([, next]) => next === atFence)?.[0];
-        atFence =
-          (['left', 'top', 'right', 'bottom'] as const).find((side) => side === bottom) ?? atFence;
-      }
-      expect(atFence).toBe(pass.edge);
-      const along = atFence === 'left' || atFence === 'right' ? 'column' : 'row';
-      const size = along === 'column' ? cut.width : cut.height;
-      const fromFirst =
-        atFence === 'left' || atFence === 'top' ? step.reading : size - step.reading;
-      made.push(`${along} ${fromFirst}`);
-    }
-  }
-  return made.sort();
-}
 
 describe('a piece on the board', () => {
   it('has every score at its reading from the fence, from and to where its step says', () => {
@@ -107,35 +67,43 @@ describe('a piece on the board', () => {
 });
 
 describe('the steps of a box', () => {
-  it('score exactly the plan’s lines, cut before scored, scored before slit', () => {
+  it('make exactly the plan’s lines on the maker’s own tools, whatever they are', () => {
+    let punched = 0;
+    let turnedOver = 0;
+    let shimmed = 0;
     fc.assert(
       fc.property(anyRequest, (request) => {
         const result = planBox(request);
         if (!result.ok) return;
         const { plan } = result;
-        for (const { id, grid } of plan.pieces) {
-          const wanted = grid.lines.map(({ axis, index }) => {
-            const sections = axis === 'column' ? grid.columns : grid.rows;
-            return `${axis} ${sections.slice(0, index).reduce((a, b) => a + b, 0)}`;
-          });
-          expect(replay(plan, id)).toEqual(wanted.sort());
+        for (const piece of plan.pieces) {
+          const steps = plan.steps.filter((step) => step.piece === piece.id);
+          expect(faultsOnBench(steps, piece, request.kit)).toEqual([]);
           // Every score stands on one ruler, and those on one ruler are measured along the same edges.
-          const strips = scoreStrips(plan.steps, id).map(({ steps }) => steps);
+          const strips = scoreStrips(plan.steps, piece.id).map((strip) => strip.steps);
           expect(new Set(strips.flat())).toEqual(
-            new Set(plan.steps.filter((step) => step.kind === 'score' && step.piece === id)),
+            new Set(steps.filter((step) => step.kind === 'score')),
           );
           for (const strip of strips) expect(new Set(strip.map(edgesInWords)).size).toBe(1);
-          const kinds = plan.steps.filter(({ piece }) => piece === id).map(({ kind }) => kind);
-          expect(kinds.join(' ')).toMatch(/^cut( score)*( slant)?( slit)?( taper)*( snip)*$/);
+          const kinds = steps.map(({ kind }) => kind);
+          expect(kinds.join(' ')).toMatch(
+            /^cut( punch)*( score)*( slant)*( slit)?( taper)*( snip)*$/,
+          );
         }
         for (const step of plan.steps) {
+          if (step.kind === 'punch') punched++;
+          if (step.kind === 'score' && step.shim !== undefined) shimmed++;
+          if (step.kind === 'score' && step.passes.some(({ over }) => over)) turnedOver++;
           const words = stepInWords(step, request.kit);
           expect(words).toMatch(/^[A-Z][^{}]*\.$/);
           expect(words).not.toMatch(/undefined|NaN|\[object|,,| {2}/);
         }
       }),
+      { numRuns: 400 },
     );
-  });
+    // All of the tools were used.
+    expect(Math.min(punched, turnedOver, shimmed)).toBeGreaterThan(0);
+  }, 60_000);
 
   it('are said as at the table', () => {
     const request = usualRequest(sundial, 'inch');

@@ -2,13 +2,30 @@ import {
   absolute,
   formatLength,
   formatWithUnit,
+  inchFraction,
+  largest,
   markInWords,
+  millimetres,
+  minus,
+  plus,
+  roundToGrid,
   type Length,
   type Unit,
 } from '../length/index.ts';
 import type { Kit } from '../tools/index.ts';
 import type { Side } from '../piece/index.ts';
-import type { CutStep, ScoreStep, SlantStep, SlitStep, SnipStep, Step, TaperStep } from './step.ts';
+import type {
+  CutStep,
+  FaceUp,
+  PunchStep,
+  ScoreStep,
+  SlantEnd,
+  SlantStep,
+  SlitStep,
+  SnipStep,
+  Step,
+  TaperStep,
+} from './step.ts';
 
 const numbers = [
   'no',
@@ -62,10 +79,11 @@ export function edgesInWords(step: ScoreStep): string {
   ].join(' and ');
 }
 
-const faceWords: Record<ScoreStep['face'], string> = {
+/** How the card lies, as it is said: a print lies down, so that it isn’t scored on. */
+export const faceWords: Readonly<Record<FaceUp, string>> = {
   'inside up': 'Inside face up',
   'print down': 'Print face down',
-  'foil down': 'Foil face down',
+  'foil down': 'Foil face down, scored on its back',
 };
 
 /** The short line of a score step: `Score all four sides, turning each time`. */
@@ -79,7 +97,11 @@ export function scoreHeadline(step: ScoreStep): string {
         : passes[1]?.turn === 'half'
           ? ', turning it round between'
           : ', turning between';
-  const parts = step.passes.some(({ part }) => part !== undefined) ? ', a part only' : '';
+  const parts = step.passes.some(({ over }) => over)
+    ? ', finished from the other face'
+    : step.passes.some(({ part }) => part !== undefined)
+      ? ', a part only'
+      : '';
   return `${step.make === 'score' ? 'Score' : 'Mark'} ${edgesInWords(step)}${turning}${parts}`;
 }
 
@@ -87,6 +109,12 @@ export function scoreHeadline(step: ScoreStep): string {
 export function readingInWords(step: ScoreStep, kit: Kit): string {
   const { unit, pitch } = kit.board;
   const figure = formatLength(step.reading, unit);
+  if (step.tool !== 'board' && !step.offGroove) return '';
+  if (step.shim !== undefined) {
+    const groove = plus(step.reading, step.shim);
+    const words = markInWords(groove, { unit, step: pitch });
+    return `Lay the shim at the fence and use the groove at ${formatLength(groove, unit)}${words === undefined ? '' : `, ${words}`}`;
+  }
   if (!step.offGroove) {
     const words = markInWords(step.reading, { unit, step: pitch });
     return words === undefined || words === `the ${figure}` ? '' : `${figure} is ${words}`;
@@ -94,10 +122,11 @@ export function readingInWords(step: ScoreStep, kit: Kit): string {
   const { nearest, beyond } = step.offGroove;
   const where = beyond > 0 ? 'past' : 'short of';
   const off = formatWithUnit(absolute(beyond), kit.trimmer.unit);
+  const verb = step.make === 'score' ? 'Score' : 'Mark';
   const means = step.tool === 'tip' ? 'the trimmer’s scoring tip' : 'a ruler';
   return beyond === 0
-    ? `Beyond the board’s reach: score with ${means}`
-    : `Not on a groove: ${off} ${where} ${formatLength(nearest, unit)}. Score with ${means}`;
+    ? `Beyond the board’s reach. ${verb} with ${means}`
+    : `Not on a groove: ${off} ${where} ${formatLength(nearest, unit)}. ${verb} with ${means}`;
 }
 
 /** The full instruction of a score step. */
@@ -120,13 +149,16 @@ export function scoreInWords(step: ScoreStep, kit: Kit): string {
 
 /** The stretches of a score that does not run over the whole piece. */
 export function partsInWords(step: ScoreStep, unit: Unit): readonly string[] {
-  return step.passes.flatMap(({ edge, part }) => {
+  return step.passes.flatMap(({ edge, part, over }) => {
     if (!part) return [];
     const start = edge === 'left' || edge === 'right' ? 'top' : 'left';
     const from = formatLength(part.from, unit);
-    return [
-      `From the ${edge}, score only between ${from} and ${formatWithUnit(part.to, unit)}, seen from the ${start}.`,
-    ];
+    const to = formatWithUnit(part.to, unit);
+    return over
+      ? [
+          `The grooves end there: turn it over end to end, the same edge at the fence, and score the ${formatWithUnit(minus(part.to, part.from), unit)} that are left.`,
+        ]
+      : [`From the ${edge}, score only between ${from} and ${to}, seen from the ${start}.`];
   });
 }
 
@@ -164,9 +196,68 @@ function taperInWords(step: TaperStep): string {
   return `${step.name}: ${taperHeadline(step)}, drawing in each free corner by ${formatWithUnit(step.inset, 'mm')}.`;
 }
 
-/** The short line of slanting scores. */
-export function slantHeadline(step: SlantStep): string {
-  return `score ${countInWords(step.lines)} slanting ${step.lines === 1 ? 'line' : 'lines'} along a ruler`;
+/** The short line of scores along a ruler. */
+export function slantHeadline({ lines, from, to }: SlantStep): string {
+  const isAslant = from.across !== to.across && from.down !== to.down;
+  return `score ${countInWords(lines.length)} ${isAslant ? 'slanting ' : ''}${lines.length === 1 ? 'line' : 'lines'} along a ruler`;
+}
+
+function isOnEdge({ across, down }: SlantEnd): boolean {
+  return across === 0 || down === 0;
+}
+
+function isCorner({ across, down }: SlantEnd): boolean {
+  return across === 0 && down === 0;
+}
+
+/** A place on a piece by how far it is from the nearest edges. */
+function endInWords({ across, down }: SlantEnd, unit: Unit): string {
+  if (isCorner({ across, down })) return 'the corner of the piece';
+  if (across === 0 || down === 0)
+    return `the edge, ${formatNearest(largest(across, down), unit)} from the corner`;
+  return across === down
+    ? `the point ${formatNearest(across, unit)} in from both edges`
+    : `the point ${formatNearest(across, unit)} from the side and ${formatNearest(down, unit)} from the top or the bottom`;
+}
+
+/** A place that no mark sets: as near as a ruler is read. */
+function formatNearest(length: Length, unit: Unit): string {
+  const step = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
+  return formatWithUnit(roundToGrid(length, step), unit);
+}
+
+function slantInWords(step: SlantStep, unit: Unit): string {
+  const each = step.lines.length === 1 ? '' : ', each';
+  if (isOnEdge(step.from) && isOnEdge(step.to) && !isCorner(step.from))
+    return `${step.name}: ${slantHeadline(step)}${each} from mark to mark.`;
+  const from = endInWords(step.from, unit);
+  return `${step.name}: ${slantHeadline(step)}${each} from ${from}${from.includes(',') ? ',' : ''} to ${endInWords(step.to, unit)}.`;
+}
+
+const timesInWords = ['', 'once', 'twice'];
+
+/** The short line of what is done on a punch board. */
+export function punchHeadline({ setting, sides, board }: PunchStep): string {
+  if (setting.kind === 'last lines')
+    return `Turn, follow the last ${setting.lines === 1 ? 'line' : 'lines'}, ${timesInWords[sides] ?? `${countInWords(sides)} times`}`;
+  return board === 'corner'
+    ? `Punch and score all ${countInWords(sides)} corners, turning each time`
+    : 'Punch and score on the first side';
+}
+
+/** The full instruction of a step on a punch board. */
+export function punchInWords(step: PunchStep, kit: Kit): string {
+  const { board, setting, name, face } = step;
+  const start = `${name}: ${faceWords[face]}.`;
+  if (setting.kind === 'last lines')
+    return `${start} Turn it a quarter clockwise. Put the end of each line that you scored last at the notch: punch there, and score. Do so for ${countInWords(step.sides)} sides, ${countInWords(setting.lines)} lines on each.`;
+  if (board === 'corner') {
+    const mark = setting.name === undefined ? '' : ` “${setting.name}”, which is`;
+    const unit = kit.cornerBoard?.unit ?? kit.trimmer.unit;
+    return `${start} Put a corner at the mark${mark} ${formatWithUnit(setting.at, unit)}: notch it and score its three lines, one from each edge and one across the corner. Turn a quarter clockwise and do the next, all ${countInWords(step.sides)}.`;
+  }
+  const unit = kit.diagonalBoard?.unit ?? kit.trimmer.unit;
+  return `${start} Edge at the fence, corner at ${formatWithUnit(setting.at, unit)}: punch the notch and score the line.`;
 }
 
 /** What is done for each kind of cut-away. */
@@ -181,6 +272,8 @@ const snips: Readonly<Record<SnipStep['shape'], readonly [string, string, string
 const bladed: Readonly<Record<string, readonly [string, string, string]>> = {
   slot: ['cut', 'slot', 'slots'],
   'lock slit': ['cut', 'slit', 'slits'],
+  tip: ['trim', 'tip', 'tips'],
+  corner: ['trim', 'corner', 'corners'],
 };
 
 /** The short line of what is punched or snipped: `punch two holes for ribbon`. */
@@ -188,6 +281,27 @@ export function snipHeadline({ shape, use, count: times }: SnipStep): string {
   const [verb, one, several] = bladed[use] ?? snips[shape];
   const words = use.includes(one) ? use : `${use} ${one}`;
   return `${verb} ${countInWords(times)} ${times === 1 ? words : words.replace(new RegExp(`${one}$`), several)}`;
+}
+
+function snipInWords(step: SnipStep, kit: Kit): string {
+  const { unit } = kit.trimmer;
+  const { shape, punch, size, from, count: times } = step;
+  const tool =
+    punch === undefined
+      ? size === undefined
+        ? ''
+        : shape === 'trim'
+          ? ` with scissors, ${formatNearest(size, unit)} from the corner of the piece along both edges`
+          : shape === 'corner'
+            ? ` with scissors, ${formatNearest(size, unit)} each way`
+            : ` with a knife, ${formatNearest(size, unit)} wide`
+      : ` with the ${punch}`;
+  const half = shape === 'notch' && punch !== undefined ? ', half over the edge' : '';
+  const where =
+    from && shape === 'hole'
+      ? `, ${times === 1 ? 'its middle' : 'their middles'} ${formatNearest(from.across, unit)} from the side and ${formatNearest(from.down, unit)} from the top or the bottom`
+      : '';
+  return `${step.name}: ${snipHeadline(step)}${tool}${half}${where}.`;
 }
 
 /** A step as one would say it; made from the step's data alone. */
@@ -202,8 +316,10 @@ export function stepInWords(step: Step, kit: Kit): string {
     case 'taper':
       return taperInWords(step);
     case 'slant':
-      return `${step.name}: ${slantHeadline(step)}, as drawn.`;
+      return slantInWords(step, kit.trimmer.unit);
+    case 'punch':
+      return punchInWords(step, kit);
     case 'snip':
-      return `${step.name}: ${snipHeadline(step)}, as drawn.`;
+      return snipInWords(step, kit);
   }
 }

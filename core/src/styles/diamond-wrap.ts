@@ -31,9 +31,11 @@ import {
   roundDown,
   roundUp,
   toMillimetres,
+  zero,
   type Length,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
+import type { Kit } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
@@ -43,8 +45,18 @@ const options = z.object({ lid: oneOf('Lid', ['none', 'shallow', 'full']) });
 const floorMark = (length: Length) => nanometres(Math.ceil(length / slant));
 const bandMark = (wall: Length) => nanometres(Math.ceil(wall * slant));
 
-function marksOf(floor: FloorSections): readonly Section[] {
-  return floor.sections.map((each) => markFor(each, floorMark));
+/** No mark stands nearer to the corner than the first one of a punch board's ruler. */
+function marksOf(floor: FloorSections, { diagonalBoard }: Kit): readonly Section[] {
+  const first = diagonalBoard?.least ?? zero;
+  return floor.sections.map((each) => {
+    const mark = markFor(each, floorMark);
+    return {
+      ...mark,
+      least: largest(mark.least, first),
+      target: largest(mark.target, first),
+      most: largest(mark.most, first),
+    };
+  });
 }
 
 function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
@@ -53,6 +65,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { across, deep, high } = brief.inside;
   const wide = across.target > deep.target;
   const floor = floorSections(brief, 'base', card, diamondLayers({ wide }, card));
+  const board = brief.kit.diagonalBoard;
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
   const wall = section(brief, 'base band', needed(high.least), needed(high.target));
   const base: Diamond = {
@@ -64,6 +77,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     second: floor.across,
     band: wall.id,
     wide,
+    ...(board && { punchBoard: 'diagonal' }),
   };
   const long = largest(across.least, deep.least);
   const { step, unit } = brief.kit.trimmer;
@@ -133,8 +147,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     frame: {
       sections: [
         markFor(wall, bandMark),
-        ...marksOf(floor),
-        ...(isLidded ? [markFor(lidWall, bandMark), ...marksOf(lidFloor)] : []),
+        ...marksOf(floor, brief.kit),
+        ...(isLidded ? [markFor(lidWall, bandMark), ...marksOf(lidFloor, brief.kit)] : []),
       ],
       pieces: [diamondTemplate(base, cardOf), ...(isLidded ? [diamondTemplate(lid, cardOf)] : [])],
       fits: isLidded ? fits : [],

@@ -36,7 +36,7 @@ import {
   type Length,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
-import { roundPunches } from '../tools/index.ts';
+import { roundPunches, type Kit } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
@@ -67,9 +67,12 @@ function roundRoom(radius: number, high: number): Cavity {
 /** How much wider than the room asked for an opening may be before the gift slips through. */
 const slip = millimetres(1);
 
+/** Smaller holes are for ribbon. */
+const smallestOpening = millimetres(15);
+
 /** The round punch for an opening between these widths; undefined where none makes one. */
-function punchFor(least: Length, target: Length): Length | undefined {
-  return roundPunches.find(
+function punchFor(least: Length, target: Length, { punches }: Kit): Length | undefined {
+  return roundPunches(punches).find(
     (wide) => wide * Math.cos(Math.PI / runs) >= least && wide <= plus(target, slip),
   );
 }
@@ -77,12 +80,16 @@ function punchFor(least: Length, target: Length): Length | undefined {
 function noPunch({ inside, kit }: Brief): StyleAnswer {
   const { unit } = kit.trimmer;
   const { least, target } = inside.across;
-  const sizes = roundPunches.map((wide) => formatWithUnit(wide, unit));
+  const sizes = roundPunches(kit.punches)
+    .filter((wide) => wide >= smallestOpening)
+    .map((wide) => formatWithUnit(wide, unit));
+  const come =
+    sizes.length === 0 ? 'there is none in this kit' : `they come in ${sizes.join(', ')}`;
   return {
     ok: false,
     refusal: {
       field: 'style.options.opening',
-      message: `No round punch makes an opening between ${formatWithUnit(least, unit)} and ${formatWithUnit(plus(target, slip), unit)}; they come in ${sizes.join(', ')}. Choose a cut opening, or other room.`,
+      message: `No round punch makes an opening between ${formatWithUnit(least, unit)} and ${formatWithUnit(plus(target, slip), unit)}; ${come}. Choose a cut opening, or other room.`,
     },
   };
 }
@@ -102,7 +109,7 @@ function answer(brief: Brief): StyleAnswer {
   const { high } = brief.inside;
   const punched =
     brief.options.opening === 'punched'
-      ? punchFor(brief.inside.across.least, brief.inside.across.target)
+      ? punchFor(brief.inside.across.least, brief.inside.across.target, brief.kit)
       : undefined;
   if (brief.options.opening === 'punched' && punched === undefined) return noPunch(brief);
   const { across, deep } =

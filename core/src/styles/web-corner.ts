@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clearDepth, clearInside, wallFor } from '../fit/index.ts';
+import { clearDepth, clearInside, wallFor, type Section } from '../fit/index.ts';
 import { vector } from '../fold/index.ts';
 import {
   columnScore,
@@ -19,6 +19,8 @@ import {
   type Web,
 } from '../forms/index.ts';
 import {
+  absolute,
+  formatWithUnit,
   half,
   largest,
   millimetres,
@@ -32,6 +34,7 @@ import {
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import type { Cutout } from '../piece/index.ts';
+import type { CornerBoard, NamedMark } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
@@ -53,13 +56,36 @@ function ribbonHoles(wall: Length, across: Length, deep: Length): readonly Cutou
   }));
 }
 
+/** The mark of a corner board for a wall: the nearest to what is wanted of those that are high enough. */
+function markFor({ marks }: CornerBoard, { least, target }: Section): NamedMark | undefined {
+  const off = ({ at }: NamedMark) => absolute(minus(at, target));
+  return marks.filter(({ at }) => at >= least).sort((a, b) => off(a) - off(b))[0];
+}
+
+function noMark({ marks, unit }: CornerBoard, wall: Section, high: Length): StyleAnswer {
+  const last = marks[marks.length - 1]?.at ?? zero;
+  const nearest = minus(high, minus(wall.least, last));
+  return {
+    ok: false,
+    refusal: {
+      field: 'gift.high',
+      message: `The last mark of this corner board makes walls of ${formatWithUnit(last, unit)}, and this gift needs ${formatWithUnit(wall.least, unit)}. Lay it down, or make the corners along a ruler.`,
+      ...(nearest > 0 && { nearest }),
+    },
+  };
+}
+
 function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { corners, closing } = brief.options;
   const card = paperFor(brief.papers, 0).thickness;
   const { across, deep, high } = brief.inside;
   const on = across.target > deep.target ? 'front and back' : 'sides';
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
-  const wall = section(brief, 'wall', needed(high.least), needed(high.target));
+  const board = brief.kit.cornerBoard;
+  const freeWall = section(brief, 'wall', needed(high.least), needed(high.target));
+  const mark = board && markFor(board, freeWall);
+  if (board && !mark) return noMark(board, freeWall, brief.gift.high);
+  const wall = mark ? { ...freeWall, least: mark.at, target: mark.at, most: mark.at } : freeWall;
   const folded = corners === 'inside' ? times(card, 4) : zero;
   const layers = on === 'sides' ? { across: folded, deep: zero } : { across: zero, deep: folded };
   const floor = floorSections(brief, 'box', card, layers);
@@ -89,6 +115,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           name: 'Box',
           paper: 0,
           copies: 1,
+          ...(mark && { punchBoard: 'corner' as const }),
           across: [wall.id, floor.across, wall.id],
           down: [wall.id, floor.deep, wall.id],
           draw: (size) =>

@@ -3,7 +3,11 @@ import {
   allStyles,
   evenRoom,
   genericBoards,
+  genericCornerBoards,
+  genericDiagonalBoards,
   genericTrimmers,
+  inchFraction,
+  kitOf,
   millimetres,
   nanometres,
   stockPaper,
@@ -11,10 +15,12 @@ import {
   usualRequest,
   type Gift,
   type GiftItem,
+  type Kit,
   type Paper,
   type PlanRequest,
   type StyleChoice,
   type StyleSummary,
+  type ToolKind,
 } from '../index.ts';
 
 const length = (least: number, most: number) =>
@@ -105,24 +111,65 @@ export function anyChoiceOf(style: StyleSummary): fc.Arbitrary<StyleChoice> {
     );
 }
 
-/** Any request in one of these styles, over the shipped tools, mixed units among them. */
+const plainKit = fc
+  .record({
+    trimmer: fc.constantFrom(...genericTrimmers),
+    board: fc.constantFrom(...genericBoards),
+  })
+  .map(kitOf);
+
+/** A table crowded with tools, or one that lacks the usual ones. */
+const oddKit: fc.Arbitrary<Kit> = fc
+  .record({
+    kit: plainKit,
+    shim: fc.constantFrom(undefined, millimetres(0.5), millimetres(1), inchFraction(1, 16)),
+    fence: fc.constantFrom('left' as const, 'right' as const),
+    grooveLength: fc.constantFrom(millimetres(110), millimetres(200), millimetres(300)),
+    scoringTip: fc.boolean(),
+    diagonalBoard: fc.constantFrom(undefined, ...genericDiagonalBoards),
+    cornerBoard: fc.constantFrom(undefined, ...genericCornerBoards),
+    lineLength: fc.constantFrom(millimetres(20), millimetres(150)),
+    without: fc.constantFrom<ToolKind[]>(
+      [],
+      [],
+      [],
+      ['boards'],
+      ['trimmers'],
+      ['boards', 'trimmers'],
+    ),
+  })
+  .map(({ kit, shim, fence, grooveLength, scoringTip, diagonalBoard, cornerBoard, ...more }) => ({
+    ...kit,
+    board: { ...kit.board, fence, grooveLength, ...(shim !== undefined && { shim }) },
+    trimmer: { ...kit.trimmer, scoringTip },
+    ...(diagonalBoard && { diagonalBoard }),
+    ...(cornerBoard && { cornerBoard: { ...cornerBoard, lineLength: more.lineLength } }),
+    without: more.without,
+  }));
+
+/** Any kit, mixed units among them. */
+export const anyKit = fc.oneof(
+  { arbitrary: plainKit, weight: 3 },
+  { arbitrary: oddKit, weight: 2 },
+);
+
+/** Any request in one of these styles, on any tools. */
 export function requestsIn(styles: readonly StyleSummary[]): fc.Arbitrary<PlanRequest> {
   return fc
     .record({
       gift: anyGift,
       room: length(0, 8).map(evenRoom),
       papers: fc.tuple(anyPaper, anyPaper, anyPaper),
-      trimmer: fc.constantFrom(...genericTrimmers),
-      board: fc.constantFrom(...genericBoards),
+      kit: anyKit,
       style: fc.oneof(...styles.map(anyChoiceOf)),
       lean: fc.constantFrom('loose' as const, 'tight' as const),
       unit: fc.constantFrom('inch' as const, 'mm' as const),
     })
-    .map(({ gift, room, papers, trimmer, board, style, lean, unit }) => ({
+    .map(({ gift, room, papers, kit, style, lean, unit }) => ({
       ...usualRequest(gift, unit),
       room,
       papers,
-      kit: { trimmer, board },
+      kit,
       style,
       lean,
     }));

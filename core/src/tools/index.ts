@@ -1,12 +1,44 @@
-export { kitSchema, type Kit } from './kit.ts';
-export { roundPunches } from './punches.ts';
+export { adhesiveSchema, genericAdhesives, tapeFor, wetGlueIn, type Adhesive } from './adhesive.ts';
+export {
+  cornerBoardSchema,
+  faultsInMarks,
+  genericCornerBoards,
+  type CornerBoard,
+  type MarkFault,
+  type NamedMark,
+} from './corner-board.ts';
+export {
+  diagonalBoardSchema,
+  genericDiagonalBoards,
+  type DiagonalBoard,
+} from './diagonal-board.ts';
+export { genericRulers, type HandRuler } from './hand-ruler.ts';
+export {
+  cuttingMeans,
+  hasRuler,
+  hasTip,
+  kitOf,
+  kitSchema,
+  scoringMeans,
+  toolKindSchema,
+  type CuttingMeans,
+  type Kit,
+  type Marked,
+  type ScoringMeans,
+  type ToolKind,
+} from './kit.ts';
+export { genericPunches, roundPunches, type Punch, type PunchShape } from './punch.ts';
 export { genericBoards, scoringBoardSchema, type ScoringBoard } from './scoring-board.ts';
 export {
+  changeDrawer,
   kitAsItIs,
   kitFor,
+  ownTools,
   shippedToolbox,
   toolboxSchema,
   toolsAtHand,
+  type Kept,
   type Toolbox,
+  type ToolOf,
 } from './toolbox.ts';
 export { genericTrimmers, trimmerSchema, type Trimmer } from './trimmer.ts';

@@ -1,65 +1,132 @@
 import { z } from 'zod';
 import type { Unit } from '../length/index.ts';
-import type { Kit } from './kit.ts';
-import { genericBoards, scoringBoardSchema, type ScoringBoard } from './scoring-board.ts';
-import { genericTrimmers, trimmerSchema, type Trimmer } from './trimmer.ts';
+import { adhesiveSchema, genericAdhesives } from './adhesive.ts';
+import { cornerBoardSchema, genericCornerBoards } from './corner-board.ts';
+import { diagonalBoardSchema, genericDiagonalBoards } from './diagonal-board.ts';
+import { genericRulers, handRulerSchema } from './hand-ruler.ts';
+import { toolKindSchema, type Kit, type ToolKind } from './kit.ts';
+import { genericPunches, punchSchema } from './punch.ts';
+import { genericBoards, scoringBoardSchema } from './scoring-board.ts';
+import { genericTrimmers, trimmerSchema } from './trimmer.ts';
 
-const owned = z.boolean();
+interface Named {
+  readonly id: string;
+  readonly unit: Unit;
+}
+
+/** A tool in the toolbox, with whether it is on the maker's table. */
+export interface Kept<Tool> {
+  readonly owned: boolean;
+  readonly tool: Tool;
+}
+
+function unowned<Tool>(tools: readonly Tool[]): Kept<Tool>[] {
+  return tools.map((tool) => ({ owned: false, tool }));
+}
+
+function drawer<Tool>(tool: z.ZodType<Tool>, shipped: readonly Tool[]) {
+  return z
+    .array(z.object({ owned: z.boolean(), tool }))
+    .max(80)
+    .default(() => unowned(shipped));
+}
 
 /** All tools that a maker has told about, with which of them are on the table. */
 export const toolboxSchema = z
   .object({
     version: z.literal(1),
-    boards: z.array(z.object({ owned, tool: scoringBoardSchema })).max(40),
-    trimmers: z.array(z.object({ owned, tool: trimmerSchema })).max(40),
+    boards: drawer(scoringBoardSchema, genericBoards),
+    trimmers: drawer(trimmerSchema, genericTrimmers),
+    diagonalBoards: drawer(diagonalBoardSchema, genericDiagonalBoards),
+    cornerBoards: drawer(cornerBoardSchema, genericCornerBoards),
+    rulers: drawer(handRulerSchema, genericRulers),
+    punches: drawer(punchSchema, genericPunches),
+    adhesives: drawer(adhesiveSchema, genericAdhesives),
+    /** Kinds of which the maker has none. */
+    without: z.array(toolKindSchema).default([]),
   })
-  .superRefine(({ boards, trimmers }, context) => {
-    const ids = [...boards, ...trimmers].map(({ tool }) => tool.id);
+  .superRefine((toolbox, context) => {
+    const ids = toolKindSchema.options.flatMap((kind) => toolbox[kind].map(({ tool }) => tool.id));
     if (ids.includes('') || new Set(ids).size < ids.length)
       context.addIssue({ code: 'custom', message: 'Every tool needs an id of its own.' });
   });
 export type Toolbox = z.infer<typeof toolboxSchema>;
 
-/** What is shipped: tools of both rulers, none of which is anybody's yet. */
-export const shippedToolbox: Toolbox = {
-  version: 1,
-  boards: genericBoards.map((tool) => ({ owned: false, tool })),
-  trimmers: genericTrimmers.map((tool) => ({ owned: false, tool })),
-};
+/** The tool that a drawer holds. */
+export type ToolOf<Kind extends ToolKind> = Toolbox[Kind][number]['tool'];
 
-interface Kept<Tool> {
-  readonly owned: boolean;
-  readonly tool: Tool;
-}
+/** What is shipped: tools of both rulers, none of which is anybody's yet. */
+export const shippedToolbox: Toolbox = toolboxSchema.parse({ version: 1 });
 
 /** The tools to choose from: those that the maker has; all, until any is marked as theirs. */
 export function toolsAtHand<Tool>(kept: readonly Kept<Tool>[]): readonly Tool[] {
-  const own = kept.filter((each) => each.owned);
-  return (own.length > 0 ? own : kept).map(({ tool }) => tool);
+  const own = ownTools(kept);
+  return own.length > 0 ? own : kept.map(({ tool }) => tool);
 }
 
-/** What somebody who reads this ruler works with: their own tool in it, or else any that they have. */
-function usualOf<Tool extends { readonly unit: Unit }>(
-  kept: readonly Kept<Tool>[],
-  unit: Unit,
-): Tool | undefined {
-  const atHand = toolsAtHand(kept);
-  return atHand.find((tool) => tool.unit === unit) ?? atHand[0];
+/** The tools that the maker has marked as theirs. */
+export function ownTools<Tool>(kept: readonly Kept<Tool>[]): readonly Tool[] {
+  return kept.filter((each) => each.owned).map(({ tool }) => tool);
 }
 
-/** The kit to plan a new box with; what is missing in the toolbox comes from what is shipped. */
-export function kitFor({ boards, trimmers }: Toolbox, unit: Unit): Kit {
-  const board = usualOf(boards, unit) ?? usualOf(shippedToolbox.boards, unit);
-  const trimmer = usualOf(trimmers, unit) ?? usualOf(shippedToolbox.trimmers, unit);
+/** What somebody who reads this ruler works with: a tool in it, or else any that they have. */
+function usualOf<Tool extends Named>(tools: readonly Tool[], unit: Unit): Tool | undefined {
+  return tools.find((tool) => tool.unit === unit) ?? tools[0];
+}
+
+/** What a kit takes from the toolbox whatever the box. */
+function commonTools({ punches, adhesives, rulers, without }: Toolbox) {
+  return {
+    punches: [...toolsAtHand(punches)],
+    adhesives: [...toolsAtHand(adhesives)],
+    rulers: [...toolsAtHand(rulers)],
+    without,
+  };
+}
+
+/**
+ * The kit to plan a new box with; a board or a trimmer that is missing in the toolbox comes from what is
+ * shipped. A punch board is in it only where the maker has one.
+ */
+export function kitFor(toolbox: Toolbox, unit: Unit): Kit {
+  const board =
+    usualOf(toolsAtHand(toolbox.boards), unit) ?? usualOf(toolsAtHand(shippedToolbox.boards), unit);
+  const trimmer =
+    usualOf(toolsAtHand(toolbox.trimmers), unit) ??
+    usualOf(toolsAtHand(shippedToolbox.trimmers), unit);
   if (!board || !trimmer) throw new Error('Rangoli ships no tools');
-  return { trimmer, board };
+  const diagonalBoard = usualOf(ownTools(toolbox.diagonalBoards), unit);
+  const cornerBoard = usualOf(ownTools(toolbox.cornerBoards), unit);
+  return {
+    trimmer,
+    board,
+    ...(diagonalBoard && { diagonalBoard }),
+    ...(cornerBoard && { cornerBoard }),
+    ...commonTools(toolbox),
+  };
 }
 
-function same<Tool extends ScoringBoard | Trimmer>(kept: readonly Kept<Tool>[], old: Tool): Tool {
+function asItIs<Tool extends Named>(kept: readonly Kept<Tool>[], old: Tool): Tool {
   return kept.find(({ tool }) => tool.id === old.id)?.tool ?? old;
 }
 
 /** A box's kit with its tools as they are in the toolbox now. */
-export function kitAsItIs(kit: Kit, { boards, trimmers }: Toolbox): Kit {
-  return { trimmer: same(trimmers, kit.trimmer), board: same(boards, kit.board) };
+export function kitAsItIs(kit: Kit, toolbox: Toolbox): Kit {
+  const { trimmer, board, diagonalBoard, cornerBoard } = kit;
+  return {
+    trimmer: asItIs(toolbox.trimmers, trimmer),
+    board: asItIs(toolbox.boards, board),
+    ...(diagonalBoard && { diagonalBoard: asItIs(toolbox.diagonalBoards, diagonalBoard) }),
+    ...(cornerBoard && { cornerBoard: asItIs(toolbox.cornerBoards, cornerBoard) }),
+    ...commonTools(toolbox),
+  };
+}
+
+/** The toolbox with one drawer changed. */
+export function changeDrawer<Kind extends ToolKind>(
+  toolbox: Toolbox,
+  kind: Kind,
+  change: (kept: Toolbox[Kind]) => Toolbox[Kind],
+): Toolbox {
+  return { ...toolbox, [kind]: change(toolbox[kind]) };
 }

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  inches,
   inchFraction,
   kitAsItIs,
   kitFor,
+  kitOf,
   kitSchema,
   millimetres,
   planBox,
@@ -20,7 +22,7 @@ import { anyRequest, sundial } from '../testing/requests.ts';
 const anyToolbox: fc.Arbitrary<Toolbox> = fc
   .array(fc.boolean(), { minLength: 8, maxLength: 8 })
   .map((marks) => ({
-    version: 1,
+    ...shippedToolbox,
     boards: shippedToolbox.boards.map(({ tool }, i) => ({ tool, owned: marks[i] ?? false })),
     trimmers: shippedToolbox.trimmers.map(({ tool }, i) => ({
       tool,
@@ -63,7 +65,7 @@ describe('a toolbox', () => {
         expect(now.board.pitch).toBe(isIt ? millimetres(7) : kit.board.pitch);
         expect(now.trimmer).toEqual(kit.trimmer);
         // A tool that is gone from the toolbox stays in the box as it was.
-        expect(kitAsItIs(kit, { version: 1, boards: [], trimmers: [] })).toEqual(kit);
+        expect(kitAsItIs(kit, { ...toolbox, boards: [], trimmers: [] })).toEqual(kit);
       }),
     );
   });
@@ -102,7 +104,8 @@ describe('a score off the grooves', () => {
       fc.property(anyRequest, (request) => {
         const [without, withTip] = [false, true].map((scoringTip) => {
           const trimmer = { ...request.kit.trimmer, scoringTip };
-          const result = planBox({ ...request, kit: { ...request.kit, trimmer } });
+          const kit = kitOf({ trimmer, board: { ...request.kit.board, grooveLength: inches(40) } });
+          const result = planBox({ ...request, kit });
           return result.ok ? result.plan : undefined;
         });
         // What is cut and where it is scored is the same either way.

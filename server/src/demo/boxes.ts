@@ -3,6 +3,7 @@ import {
   evenRoom,
   genericBoards,
   genericTrimmers,
+  kitOf,
   inches,
   inchFraction,
   millimetres,
@@ -34,7 +35,7 @@ function fineKit(): Kit {
   const [trimmer] = genericTrimmers.filter(({ step }) => step === inchFraction(1, 32));
   const [board] = genericBoards.filter(({ pitch }) => pitch === inchFraction(1, 16));
   if (!trimmer || !board) throw new Error('No fine tools are shipped');
-  return { trimmer, board };
+  return kitOf({ trimmer, board });
 }
 
 /** The observatory's open night, from the last made box to the first on the shelf. */

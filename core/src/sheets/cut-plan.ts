@@ -1,0 +1,246 @@
+import { isOnGrid, millimetres, minus, plus, type Length } from '../length/index.ts';
+import type { Paper } from '../paper/index.ts';
+import { cuttingMeans, type Kit } from '../tools/index.ts';
+import type { CutCaution, CutGives, SheetCut, TrimStep } from './cut-step.ts';
+import { cutTree, type CutTree, type LaidPiece, type Region } from './cut-tree.ts';
+import type { SheetPiece, SheetUse } from './lay.ts';
+
+/** A cut with what must be cut before it. */
+interface PlannedCut {
+  readonly region: Region;
+  readonly what: TrimStep['from']['what'];
+  readonly depth: number;
+  readonly across: boolean;
+  readonly takes: Length;
+  readonly gives: CutGives;
+  readonly piece: string;
+  readonly cuts: readonly SheetCut[];
+}
+
+/** What pieces are called, by id. */
+type PieceNames = ReadonlyMap<string, string>;
+
+/** What is narrower than this is easily kept in place of the piece. */
+const narrow = millimetres(25);
+
+function firstPiece({ pieces }: Region): string | undefined {
+  return pieces[0]?.piece;
+}
+
+function givesOf({ region, cut }: CutTree, names: PieceNames): CutGives {
+  const piece = firstPiece(region);
+  if (piece === undefined) return { kind: 'waste' };
+  return cut ? { kind: 'strip' } : { kind: 'piece', piece, name: names.get(piece) ?? piece };
+}
+
+/** Whether two strips come off at the same setting for the same end, whatever is cut of them later. */
+function isAlike(a: CutTree, b: CutTree): boolean {
+  return (
+    a.region.width === b.region.width &&
+    a.region.height === b.region.height &&
+    (a.cut === undefined) === (b.cut === undefined) &&
+    (a.cut !== undefined || firstPiece(a.region) === firstPiece(b.region))
+  );
+}
+
+function lineOf(
+  { x, y, width, height }: Region,
+  across: boolean,
+  at: Length,
+  sheet: number,
+): SheetCut {
+  return across
+    ? { sheet, x1: at, y1: y, x2: at, y2: plus(y, height) }
+    : { sheet, x1: x, y1: at, x2: plus(x, width), y2: at };
+}
+
+/** The cuts of one sheet; strips alike that lie side by side are cut at one setting, one after the other. */
+function cutsOf(
+  tree: CutTree,
+  sheet: number,
+  depth: number,
+  what: TrimStep['from']['what'],
+  names: PieceNames,
+): readonly PlannedCut[] {
+  const { region, cut } = tree;
+  if (!cut) return [];
+  const { across, first } = cut;
+  const start = across ? region.x : region.y;
+  const takes = minus(cut.at, start);
+  const lines: SheetCut[] = [lineOf(region, across, cut.at, sheet)];
+  const strips = [first];
+  let { rest } = cut;
+  while (rest.cut && rest.cut.across === across && isAlike(rest.cut.first, first)) {
+    lines.push(lineOf(rest.region, across, rest.cut.at, sheet));
+    strips.push(rest.cut.first);
+    ({ rest } = rest.cut);
+  }
+  return [
+    {
+      region,
+      what,
+      depth,
+      across,
+      takes,
+      gives: givesOf(first, names),
+      piece: firstPiece(first.region) ?? firstPiece(region) ?? '',
+      cuts: lines,
+    },
+    ...strips.flatMap((strip) => cutsOf(strip, sheet, depth + 1, 'strip', names)),
+    ...cutsOf(rest, sheet, depth + 1, 'rest', names),
+  ];
+}
+
+interface Setting {
+  readonly setting: Length;
+  readonly wanted: TrimStep['wanted'];
+  readonly tool: TrimStep['tool'];
+  readonly arm: TrimStep['arm'];
+  readonly cautions: readonly CutCaution[];
+}
+
+/**
+ * How a cut is set on the trimmer: the wanted part is measured, unless it is too narrow to be held or too
+ * wide for the ruler; then the rest of the part is.
+ */
+function settingFor({ region, across, takes, cuts }: PlannedCut, paper: Paper, kit: Kit): Setting {
+  const { trimmer } = kit;
+  const [whole, long] = across ? [region.width, region.height] : [region.height, region.width];
+  const rest = minus(whole, takes);
+  const leftOver = minus(whole, plus(...cuts.map(() => takes)));
+  const isNarrow = takes < trimmer.leastStrip;
+  const cautions: CutCaution[] = [
+    ...(isNarrow ? (['narrow strip'] as const) : []),
+    ...(leftOver > 0 && leftOver < narrow ? (['narrow waste'] as const) : []),
+    ...(paper.printRuns === 'one way' ? (['print runs up'] as const) : []),
+  ];
+  const arm = (setting: Length) => (setting > trimmer.tableWidth ? 'out' : 'in');
+  const isByHand = cuttingMeans(kit)?.tool !== 'trimmer' || long > trimmer.cutLength;
+  const isInReach = (setting: Length) => setting <= trimmer.widthWithArm;
+  // The other side can only be set once: after the first cut the rest is narrower.
+  const other = cuts.length === 1 && isInReach(rest) && isOnGrid(rest, trimmer.step);
+  if (!isByHand && other && (isNarrow || !isInReach(takes)))
+    return { setting: rest, wanted: 'beyond the blade', tool: 'trimmer', arm: arm(rest), cautions };
+  const tool = isByHand || !isInReach(takes) ? 'ruler' : 'trimmer';
+  return {
+    setting: takes,
+    wanted: 'on the ruler',
+    tool,
+    arm: tool === 'ruler' ? 'in' : arm(takes),
+    cautions,
+  };
+}
+
+/** Cuts that are made in one go: parts of one size, at one setting, for the same outcome. */
+function keyOf(cut: PlannedCut, paper: Paper, setting: Setting): string {
+  const { region, across, takes, gives, what, depth } = cut;
+  const outcome = gives.kind === 'piece' ? gives.piece : gives.kind;
+  return [
+    paper.id,
+    what,
+    region.width,
+    region.height,
+    across,
+    takes,
+    outcome,
+    setting.setting,
+    setting.wanted,
+    depth,
+  ].join(' ');
+}
+
+/** A piece to be cut, with what it is called. */
+export type NamedPiece = SheetPiece & { readonly name: string };
+
+interface Draft extends TrimStep {
+  readonly depth: number;
+}
+
+function draftsFor(
+  { placements, sheets }: SheetUse,
+  sizes: ReadonlyMap<string, NamedPiece>,
+  paper: Paper,
+  kit: Kit,
+): readonly Draft[] {
+  const drafts = new Map<string, Draft>();
+  const names = new Map([...sizes.values()].map(({ id, name }) => [id, name]));
+  for (let sheet = 0; sheet < sheets; sheet++) {
+    const laid = placements
+      .filter((each) => each.sheet === sheet)
+      .flatMap(({ piece, x, y, turned }): readonly LaidPiece[] => {
+        const size = sizes.get(piece);
+        if (!size) return [];
+        const [width, height] = turned ? [size.height, size.width] : [size.width, size.height];
+        return [{ piece, x, y, width, height }];
+      });
+    for (const cut of cutsOf(
+      cutTree(paper.sheet, laid, kit.trimmer.leastStrip),
+      sheet,
+      0,
+      'sheet',
+      names,
+    )) {
+      const setting = settingFor(cut, paper, kit);
+      const key = keyOf(cut, paper, setting);
+      const known = drafts.get(key);
+      const { region, across, takes, gives, piece, cuts, what, depth } = cut;
+      drafts.set(key, {
+        kind: 'trim',
+        name: paper.name,
+        piece,
+        paper: paper.id,
+        ...setting,
+        takes,
+        gives,
+        from: {
+          what,
+          count: (known?.from.count ?? 0) + 1,
+          width: region.width,
+          height: region.height,
+        },
+        ...((known?.cutsEach ?? cuts.length) === cuts.length &&
+          (!known || known.cutsEach !== undefined) && { cutsEach: cuts.length }),
+        measures: across ? 'width' : 'height',
+        copies: (known?.copies ?? 0) + cuts.length,
+        cuts: [...(known?.cuts ?? []), ...cuts],
+        depth,
+      });
+    }
+  }
+  return [...drafts.values()];
+}
+
+/** Wide strips first; what is narrow is held longest by the wider part. */
+function isNarrow({ cautions }: TrimStep): boolean {
+  return cautions.includes('narrow strip');
+}
+
+/** Of what can be cut next, the one at the setting that the trimmer has; narrow strips last. */
+function nextOf(open: readonly Draft[], setting: Length | undefined): Draft | undefined {
+  const least = Math.min(...open.map(({ depth }) => depth));
+  const ready = open.filter(({ depth }) => depth === least);
+  const rank = (draft: Draft) => Number(isNarrow(draft)) * 2 + Number(draft.setting !== setting);
+  return [...ready].sort((a, b) => rank(a) - rank(b) || b.setting - a.setting)[0];
+}
+
+/**
+ * The cuts that take sheets apart into the pieces of a job, in order: from whole sheets to strips to
+ * pieces, the trimmer's setting changed as seldom as that allows, narrow strips last.
+ */
+export function cutPlan(
+  uses: readonly { readonly use: SheetUse; readonly paper: Paper }[],
+  pieces: readonly NamedPiece[],
+  kit: Kit,
+): readonly TrimStep[] {
+  const sizes = new Map(pieces.map((piece) => [piece.id, piece]));
+  const steps: TrimStep[] = [];
+  let setting: Length | undefined;
+  let open = uses.flatMap(({ use, paper }) => draftsFor(use, sizes, paper, kit));
+  for (let next = nextOf(open, setting); next; next = nextOf(open, setting)) {
+    const { depth: _, ...step } = next;
+    steps.push(step);
+    ({ setting } = next);
+    open = open.filter((each) => each !== next);
+  }
+  return steps;
+}
