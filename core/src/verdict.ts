@@ -10,6 +10,8 @@ import {
 } from './length/index.ts';
 import type { Plan, PlannedPair } from './plan.ts';
 import type { PlanRequest } from './request/index.ts';
+import { missingTools, stepInWords } from './steps/index.ts';
+import { scoringMeans } from './tools/index.ts';
 
 /** One answer to what makers check before they cut. */
 export interface Verdict {
@@ -79,17 +81,31 @@ function pairVerdicts({ pairs }: Plan): readonly Verdict[] {
   ];
 }
 
-function marksVerdict(plan: Plan): Verdict {
+function capitalised(words: string): string {
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
+}
+
+function marksVerdict(plan: Plan, { kit }: PlanRequest): Verdict {
+  const [missing] = missingTools(plan.steps, kit);
+  if (missing)
+    return {
+      about: 'marks',
+      state: 'wrong',
+      text: ['', capitalised(missing.tool), ' is missing'],
+      detail: missing.steps.map((step) => stepInWords(step, kit)).join(' '),
+    };
+  const isOnBoard = plan.pieces.every(({ punchBoard }) => punchBoard === undefined);
+  const mark = isOnBoard && scoringMeans(kit)?.tool === 'board' ? 'groove' : 'mark';
   return plan.offGrid === 0
     ? {
         about: 'marks',
         state: 'holds',
-        text: ['', 'Every score', ' is on a groove'],
+        text: ['', 'Every score', ` is on a ${mark}`],
       }
     : {
         about: 'marks',
         state: 'care',
-        text: ['', `${plan.offGrid} ${plan.offGrid === 1 ? 'score' : 'scores'}`, ' on no groove'],
+        text: ['', `${plan.offGrid} ${plan.offGrid === 1 ? 'score' : 'scores'}`, ` on no ${mark}`],
         detail: 'The cut card says how to make them.',
       };
 }
@@ -119,7 +135,7 @@ export function verdictsOf(plan: Plan, request: PlanRequest): readonly Verdict[]
   return [
     giftVerdict(plan, request.unit),
     ...pairVerdicts(plan),
-    marksVerdict(plan),
+    marksVerdict(plan, request),
     paperVerdict(plan, request),
   ];
 }

@@ -2,6 +2,7 @@ import { extentsOf, giftLimits, stretchedGift, type Gift } from '../gift/index.t
 import { millimetres, nanometres, type Length } from '../length/index.ts';
 import { planBox } from '../planning/index.ts';
 import type { PlanRequest } from '../request/index.ts';
+import { lastThatDoes } from './last-that-does.ts';
 
 /** Gifts of one kind by how far they reach across and up. */
 export type GiftFamily = (across: Length, high: Length) => Gift;
@@ -43,23 +44,6 @@ function fitsIn(request: PlanRequest, family: GiftFamily): Fits {
       ...request,
       gift: family(nanometres(Math.round(across)), nanometres(Math.round(high))),
     }).ok;
-}
-
-/** The last value that will do between one that does and one that doesn't, by so many halvings. */
-function lastThatDoes(
-  does: number,
-  doesnt: number,
-  halvings: number,
-  test: (value: number) => boolean,
-) {
-  let [good, bad] = [does, doesnt];
-  for (let i = 0; i < halvings; i++) {
-    const middle = Math.round((good + bad) / 2);
-    if (middle === good) break;
-    if (test(middle)) good = middle;
-    else bad = middle;
-  }
-  return good;
 }
 
 /** Sizes that are tried first, to find some height at which a footprint can be boxed. */

@@ -11,3 +11,4 @@ export {
   type Furthest,
   type GiftFamily,
 } from './frontier.ts';
+export { largestEachWay, type LargestEachWay } from './largest-each-way.ts';

@@ -7,7 +7,9 @@ export {
   type FenceSide,
   type ScoreRun,
 } from './on-board.ts';
+export { lineFromMark, linesAtCorner } from './on-punch-board.ts';
 export { grooveFor } from './score-means.ts';
+export { missingTools, type MissingTool } from './missing-tools.ts';
 export { scoreStrips, type ScoreStrip } from './score-strips.ts';
 export {
   stepSchema,

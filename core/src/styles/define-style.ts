@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { StyleAnswer, StyleBrief } from '../forms/index.ts';
+import type { PunchBoard } from '../piece/index.ts';
 
 /** What a maker chooses a style by, beside its look. */
 export interface StyleTraits {
@@ -16,6 +17,8 @@ interface Definition<Id extends string, Options extends z.ZodObject> {
   /** What each paper that may be chosen is for. */
   readonly papers: readonly string[];
   readonly options: Options;
+  /** The punch board that its lines can be made on, where there is one. */
+  readonly punchBoard?: PunchBoard;
   readonly usual: z.infer<Options>;
   readonly traits: (options: z.infer<Options>) => StyleTraits;
   /** Puts the style round the gift, or says why it can't be. */

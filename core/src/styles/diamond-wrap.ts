@@ -190,6 +190,7 @@ export const diamondWrap = defineStyle({
   about: 'A square sheet scored at 45°, its corners folded in',
   papers: ['Base', 'Lid'],
   options,
+  punchBoard: 'diagonal',
   usual: { lid: 'shallow' },
   traits: ({ lid }) => ({ opensFromTop: true, showsGift: lid === 'none' }),
   answer,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { PunchBoard } from '../piece/index.ts';
 import type { StyleAnswer, StyleBrief } from '../forms/index.ts';
 import type { StyleTraits } from './define-style.ts';
 import { drawer } from './drawer.ts';
@@ -68,17 +69,20 @@ export interface StyleSummary {
   readonly options: readonly StyleOption[];
   /** The style with its usual options. */
   readonly usual: StyleChoice;
+  /** The punch board that its lines can be made on, where there is one. */
+  readonly punchBoard?: PunchBoard;
 }
 
 /** All styles, in the order in which makers look for them. */
 export const allStyles: readonly StyleSummary[] = styles.map(
-  ({ id, name, about, papers, options, usualChoice }) => ({
+  ({ id, name, about, papers, options, usualChoice, punchBoard }) => ({
     id,
     name,
     about,
     papers,
     options: optionsOf(options),
     usual: usualChoice,
+    ...(punchBoard && { punchBoard }),
   }),
 );
 

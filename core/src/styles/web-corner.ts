@@ -174,6 +174,7 @@ export const webCorner = defineStyle({
   about: 'An open tray with whole corners folded flat: nothing is slit',
   papers: ['Box'],
   options,
+  punchBoard: 'corner',
   usual: { corners: 'inside', closing: 'ribbon holes' },
   traits: () => ({ opensFromTop: true, showsGift: true }),
   answer,

@@ -30,7 +30,7 @@ export {
 export { genericPunches, roundPunches, type Punch, type PunchShape } from './punch.ts';
 export { genericBoards, scoringBoardSchema, type ScoringBoard } from './scoring-board.ts';
 export {
-  changeDrawer,
+  drawerOf,
   kitAsItIs,
   kitFor,
   ownTools,
@@ -38,6 +38,8 @@ export {
   toolboxSchema,
   toolsAtHand,
   type Kept,
+  type KeptTool,
+  type KindedTool,
   type Toolbox,
   type ToolOf,
 } from './toolbox.ts';

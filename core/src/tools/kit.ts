@@ -58,8 +58,8 @@ export interface Marked {
 }
 
 /** Whether the maker has a ruler. */
-export function hasRuler({ rulers, without }: Kit): boolean {
-  return rulers.length > 0 && !without.includes('rulers');
+export function hasRuler({ rulers }: Kit): boolean {
+  return rulers.length > 0;
 }
 
 function rulerOf(kit: Kit, unit: Unit) {

@@ -76,10 +76,12 @@ function usualOf<Tool extends Named>(tools: readonly Tool[], unit: Unit): Tool |
 
 /** What a kit takes from the toolbox whatever the box. */
 function commonTools({ punches, adhesives, rulers, without }: Toolbox) {
+  const atHand = <Tool>(kind: ToolKind, kept: readonly Kept<Tool>[]): Tool[] =>
+    without.includes(kind) ? [] : [...toolsAtHand(kept)];
   return {
-    punches: [...toolsAtHand(punches)],
-    adhesives: [...toolsAtHand(adhesives)],
-    rulers: [...toolsAtHand(rulers)],
+    punches: atHand('punches', punches),
+    adhesives: atHand('adhesives', adhesives),
+    rulers: atHand('rulers', rulers),
     without,
   };
 }
@@ -122,11 +124,28 @@ export function kitAsItIs(kit: Kit, toolbox: Toolbox): Kit {
   };
 }
 
-/** The toolbox with one drawer changed. */
-export function changeDrawer<Kind extends ToolKind>(
-  toolbox: Toolbox,
-  kind: Kind,
-  change: (kept: Toolbox[Kind]) => Toolbox[Kind],
-): Toolbox {
-  return { ...toolbox, [kind]: change(toolbox[kind]) };
+/** A tool with the drawer that it lies in. */
+export type KindedTool = {
+  readonly [Kind in ToolKind]: { readonly kind: Kind; readonly tool: ToolOf<Kind> };
+}[ToolKind];
+
+/** A tool in its drawer, with whether the maker has it. */
+export type KeptTool = KindedTool & { readonly owned: boolean };
+
+/** The tools of one drawer; the maker's own first. */
+export function drawerOf(toolbox: Toolbox, kind: ToolKind): readonly KeptTool[] {
+  const kept = keptTools(toolbox).filter((each) => each.kind === kind);
+  return [...kept].sort((a, b) => Number(b.owned) - Number(a.owned));
+}
+
+function keptTools(toolbox: Toolbox): readonly KeptTool[] {
+  return [
+    ...toolbox.boards.map((kept) => ({ kind: 'boards', ...kept }) as const),
+    ...toolbox.trimmers.map((kept) => ({ kind: 'trimmers', ...kept }) as const),
+    ...toolbox.diagonalBoards.map((kept) => ({ kind: 'diagonalBoards', ...kept }) as const),
+    ...toolbox.cornerBoards.map((kept) => ({ kind: 'cornerBoards', ...kept }) as const),
+    ...toolbox.rulers.map((kept) => ({ kind: 'rulers', ...kept }) as const),
+    ...toolbox.punches.map((kept) => ({ kind: 'punches', ...kept }) as const),
+    ...toolbox.adhesives.map((kept) => ({ kind: 'adhesives', ...kept }) as const),
+  ];
 }

@@ -2,6 +2,7 @@
 import {
   cutSizeOf,
   paperFor,
+  punchHeadline,
   readingInWords,
   scoreHeadline,
   scoreStrips,
@@ -15,6 +16,7 @@ import {
   type Plan,
   type PlanChanges,
   type PlanRequest,
+  type PunchStep,
   type ScoreStep,
   type ScoreStrip,
 } from '@rangoli/core';
@@ -89,6 +91,42 @@ watch(
     if (piece !== undefined) chosen.value = piece;
   },
 );
+
+/** What a punch board is set by, where a piece is made on one. */
+function punchesOf(piece: Piece): readonly PunchStep[] {
+  return props.plan.steps.flatMap((step) =>
+    step.kind === 'punch' && step.piece === piece.id ? [step] : [],
+  );
+}
+
+/** The marks on the punch board's ruler. */
+function punchMarks(piece: Piece) {
+  const isLit = piece.grid.columns.some((_, i) => highlight.isLit(piece.id, `column ${i}`));
+  return punchesOf(piece).flatMap(({ setting }) =>
+    setting.kind === 'mark' ? [{ reading: setting.at, isLit }] : [],
+  );
+}
+
+function markNames(piece: Piece): readonly string[] {
+  return punchesOf(piece).flatMap(({ setting }) =>
+    setting.kind === 'mark' && setting.name !== undefined ? [setting.name] : [],
+  );
+}
+
+/** Every line that starts at the marks of a piece. */
+function allLines({ grid }: Piece): readonly string[] {
+  return [
+    ...grid.columns.slice(1).map((_, i) => `column ${i + 1}`),
+    ...grid.rows.slice(1).map((_, i) => `row ${i + 1}`),
+  ];
+}
+
+/** The ruler of the punch board; a corner board's marks are shown on the trimmer's. */
+function punchRuler(piece: Piece) {
+  const { diagonalBoard, trimmer } = props.request.kit;
+  const board = piece.punchBoard === 'diagonal' && diagonalBoard ? diagonalBoard : trimmer;
+  return { pitch: board.step, unit: board.unit };
+}
 
 /** Slits and tapers as one short line. */
 function snips(piece: Piece): string {
@@ -166,6 +204,28 @@ function snips(piece: Piece): string {
               :class="{ off: step.offGroove }"
               ><Worded :text="text"
             /></span>
+          </p>
+        </div>
+        <div
+          v-if="punchesOf(piece).length > 0"
+          class="score"
+          tabindex="0"
+          @pointerenter="highlight.light(piece.id, allLines(piece))"
+          @pointerleave="highlight.unlight()"
+          @focus="highlight.light(piece.id, allLines(piece))"
+          @blur="highlight.unlight()"
+        >
+          <p class="headline">{{ punchesOf(piece).map(punchHeadline)[0] }}</p>
+          <RulerStrip
+            :length="cutSizeOf(piece.grid).width"
+            v-bind="punchRuler(piece)"
+            :marks="punchMarks(piece)"
+          />
+          <p v-for="step in punchesOf(piece).slice(2)" :key="punchHeadline(step)" class="words">
+            <span>{{ punchHeadline(step) }}</span>
+          </p>
+          <p v-for="name in markNames(piece)" :key="name" class="words">
+            <span>Mark “{{ name }}” on your board</span>
           </p>
         </div>
         <p v-if="snips(piece)" class="snips">{{ snips(piece) }}</p>

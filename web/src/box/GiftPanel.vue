@@ -144,8 +144,10 @@ function setItem(changed: GiftItem, what: string): void {
       @change="(papers, what) => project.changeBox(what, { papers: [...papers] })"
     />
     <ToolControl
+      :request="request"
       :kit="request.kit"
       :unit="request.unit"
+      :punch-board="styleSummary(request.style.style).punchBoard"
       @change="(kit) => project.changeBox('kit', { kit })"
     />
   </aside>

@@ -1,11 +1,30 @@
 <script setup lang="ts">
-import { toolsAtHand, type Kit, type Unit } from '@rangoli/core';
-import { computed } from 'vue';
+import {
+  formatWithUnit,
+  inchFraction,
+  largestEachWay,
+  millimetres,
+  roundDown,
+  toolsAtHand,
+  type Kit,
+  type Length,
+  type PlanRequest,
+  type PunchBoard,
+  type Unit,
+} from '@rangoli/core';
+import { watchDebounced } from '@vueuse/core';
+import { computed, shallowRef } from 'vue';
 import Pick from '../parts/Pick.vue';
+import Worded from '../parts/Worded.vue';
 import { useToolbox } from '../stores/toolbox.ts';
 
 /** The tools that the box is planned for, out of those that the maker has. */
-const props = defineProps<{ kit: Kit; unit: Unit }>();
+const props = defineProps<{
+  request: PlanRequest;
+  kit: Kit;
+  unit: Unit;
+  punchBoard: PunchBoard | undefined;
+}>();
 const emit = defineEmits<{ change: [kit: Kit] }>();
 
 const box = useToolbox();
@@ -37,6 +56,48 @@ function setBoard(id: string): void {
   const found = box.toolbox.boards.find(({ tool }) => tool.id === id);
   if (found) emit('change', { ...props.kit, board: found.tool });
 }
+
+/** Slanting lines go along a ruler, or on a punch board where the style has one. */
+const byRuler = 'ruler';
+const drawer = computed(() =>
+  props.punchBoard === 'diagonal' ? box.toolbox.diagonalBoards : box.toolbox.cornerBoards,
+);
+const chosen = computed(() =>
+  props.punchBoard === 'diagonal' ? props.kit.diagonalBoard : props.kit.cornerBoard,
+);
+const punchBoards = computed(() => [
+  { value: byRuler, label: 'along a ruler' },
+  ...toolsAtHand<Named>(drawer.value).map(({ id, name }) => ({ value: id, label: name })),
+]);
+
+function setPunchBoard(id: string): void {
+  const { diagonalBoard, cornerBoard, ...kit } = props.kit;
+  const diagonal = box.toolbox.diagonalBoards.find(({ tool }) => tool.id === id)?.tool;
+  const corner = box.toolbox.cornerBoards.find(({ tool }) => tool.id === id)?.tool;
+  emit('change', {
+    ...kit,
+    ...(props.punchBoard === 'diagonal'
+      ? { ...(diagonal && { diagonalBoard: diagonal }), ...(cornerBoard && { cornerBoard }) }
+      : { ...(corner && { cornerBoard: corner }), ...(diagonalBoard && { diagonalBoard }) }),
+  });
+}
+
+/** The largest box that the board makes; looked for once the maker's hand rests. */
+const largest = shallowRef<string>();
+watchDebounced(
+  () => [chosen.value, props.request] as const,
+  ([board, request]) => {
+    const found = board && largestEachWay(request);
+    if (!found) {
+      largest.value = undefined;
+      return;
+    }
+    const step = request.unit === 'inch' ? inchFraction(1, 16) : millimetres(1);
+    const said = (length: Length) => formatWithUnit(roundDown(length, step), request.unit);
+    largest.value = `Its largest: a gift ${said(found.across)} wide at this height, or ${said(found.high)} high.`;
+  },
+  { debounce: 350, immediate: true },
+);
 </script>
 
 <template>
@@ -50,6 +111,16 @@ function setBoard(id: string): void {
       <span>Scoring board</span>
       <Pick label="Scoring board" :value="kit.board.id" :options="boards" @change="setBoard" />
     </div>
+    <div v-if="punchBoard" class="wide">
+      <span>Slanting lines</span>
+      <Pick
+        label="Slanting lines"
+        :value="chosen?.id ?? byRuler"
+        :options="punchBoards"
+        @change="setPunchBoard"
+      />
+      <p v-if="chosen && largest" class="quiet largest"><Worded :text="largest" /></p>
+    </div>
   </section>
 </template>
 
@@ -62,6 +133,15 @@ function setBoard(id: string): void {
 
 .tools > div {
   min-width: 0;
+}
+
+.largest {
+  margin: 4px 0 0;
+  font-size: 13px;
+}
+
+.tools > .wide {
+  grid-column: 1 / -1;
 }
 
 span {

@@ -1,13 +1,20 @@
 <script setup lang="ts">
-import { formatWithUnit, shippedToolbox, type ScoringBoard, type Trimmer } from '@rangoli/core';
+import {
+  drawerOf,
+  shippedToolbox,
+  toolKindSchema,
+  type KeptTool,
+  type ToolKind,
+} from '@rangoli/core';
 import { useEventListener } from '@vueuse/core';
+import ToggleSwitch from 'primevue/toggleswitch';
 import { computed, nextTick, onBeforeUnmount, onMounted, shallowRef } from 'vue';
 import TopBar from '../parts/TopBar.vue';
-import { useToolbox, type ToolKind } from '../stores/toolbox.ts';
-import BoardForm from './BoardForm.vue';
-import ToolPicture from './ToolPicture.vue';
+import { useToolbox } from '../stores/toolbox.ts';
+import { toolFacts } from './tool-facts.ts';
+import ToolDrawing from './ToolDrawing.vue';
+import ToolForm from './ToolForm.vue';
 import ToolRow from './ToolRow.vue';
-import TrimmerForm from './TrimmerForm.vue';
 
 /** The maker's tools: told once, and from then on every figure is one that they can hit. */
 const kit = useToolbox();
@@ -15,46 +22,56 @@ onMounted(() => void kit.open());
 onBeforeUnmount(() => kit.flush());
 useEventListener(window, 'pagehide', () => kit.flush());
 
-const editing = shallowRef<string>();
-const hasAny = computed(() =>
-  [...kit.toolbox.boards, ...kit.toolbox.trimmers].some(({ owned }) => owned),
-);
-
-function boardFacts({ unit, pitch, reach, grooveLength, fence, markers, shim }: ScoringBoard) {
-  return [
-    `A groove every ${formatWithUnit(pitch, unit)}, up to ${formatWithUnit(reach, unit)}`,
-    `grooves ${formatWithUnit(grooveLength, unit)} long`,
-    `fence on the ${fence}`,
-    markers === 0 ? 'no markers' : markers === 1 ? 'one marker' : `${markers} markers`,
-    ...(shim === undefined ? [] : [`a shim of ${formatWithUnit(shim, unit)}`]),
-  ].join(', ');
+interface Section {
+  readonly title: string;
+  readonly kinds: readonly ToolKind[];
+  /** Small tools stand closer together. */
+  readonly isSmall?: true;
+  /** What it means to have none. */
+  readonly none?: string;
 }
 
-function trimmerFacts(trimmer: Trimmer) {
-  const { unit, step, cutLength, tableWidth, widthWithArm, leastStrip, scoringTip } = trimmer;
-  return [
-    `A mark every ${formatWithUnit(step, unit)}, cuts of ${formatWithUnit(cutLength, unit)}`,
-    `table ${formatWithUnit(tableWidth, unit)}, ${formatWithUnit(widthWithArm, unit)} with the arm out`,
-    `holds strips of ${formatWithUnit(leastStrip, unit)}`,
-    scoringTip ? 'with a scoring tip' : 'no scoring tip',
-  ].join(', ');
+const sections: readonly Section[] = [
+  {
+    title: 'Scoring boards',
+    kinds: ['boards'],
+    none: 'I have none: I score with the trimmer’s tip or along a ruler',
+  },
+  { title: 'Trimmers', kinds: ['trimmers'], none: 'I have none: I cut along a ruler' },
+  { title: 'Punch boards', kinds: ['diagonalBoards', 'cornerBoards'] },
+  { title: 'Rulers', kinds: ['rulers'], none: 'I have none' },
+  { title: 'Punches', kinds: ['punches'], isSmall: true, none: 'I have none: I cut by hand' },
+  { title: 'Glue and tape', kinds: ['adhesives'], isSmall: true, none: 'I have none' },
+];
+
+const editing = shallowRef<string>();
+const hasAny = computed(() =>
+  toolKindSchema.options.flatMap((kind) => drawerOf(kit.toolbox, kind)).some(({ owned }) => owned),
+);
+
+function toolsOf({ kinds }: Section): readonly KeptTool[] {
+  return kinds.flatMap((kind) => drawerOf(kit.toolbox, kind));
+}
+
+function hasNone({ kinds }: Section): boolean {
+  return kinds.every((kind) => kit.toolbox.without.includes(kind));
+}
+
+function setNone({ kinds }: Section, none: boolean): void {
+  for (const kind of kinds) kit.setWithout(kind, none);
 }
 
 const shipped = new Set(
-  [...shippedToolbox.boards, ...shippedToolbox.trimmers].map(({ tool }) => tool.id),
+  toolKindSchema.options.flatMap((kind) =>
+    drawerOf(shippedToolbox, kind).map(({ tool }) => tool.id),
+  ),
 );
 
-/** The maker's own first. */
-function ownFirst<Kept extends { readonly owned: boolean }>(kept: readonly Kept[]) {
-  return [...kept].sort((a, b) => Number(b.owned) - Number(a.owned));
-}
-
 /** A copy is opened at once, its name ready to be typed. */
-async function copy(kind: ToolKind, id: string): Promise<void> {
-  const made = kit.copy(kind, id);
+async function copy(kept: KeptTool): Promise<void> {
+  const made = kit.copy(kept);
   editing.value = made;
   await nextTick();
-  if (made === undefined) return;
   const row = document.getElementById(`tool-${made}`);
   row?.scrollIntoView({ block: 'center' });
   row?.querySelector<HTMLElement>('.name input')?.focus();
@@ -80,66 +97,34 @@ function edit(id: string): void {
         </p>
         <p v-if="kit.trouble" role="alert" class="trouble">{{ kit.trouble }}</p>
       </div>
-      <section aria-labelledby="boards">
-        <h2 id="boards">Scoring boards</h2>
-        <ul>
+      <section v-for="section in sections" :key="section.title" :aria-label="section.title">
+        <header>
+          <h2>{{ section.title }}</h2>
+          <label v-if="section.none">
+            <ToggleSwitch
+              :model-value="hasNone(section)"
+              @update:model-value="(none) => setNone(section, none)"
+            />{{ section.none }}
+          </label>
+        </header>
+        <ul :class="{ small: section.isSmall, none: hasNone(section) }">
           <ToolRow
-            v-for="{ owned, tool } in ownFirst(kit.toolbox.boards)"
-            :id="tool.id"
-            :key="tool.id"
-            :name="tool.name"
-            :facts="boardFacts(tool)"
-            :owned="owned"
-            :is-edited="editing === tool.id"
-            :can-go="!shipped.has(tool.id)"
-            @owned="(has) => kit.setOwned('boards', tool.id, has)"
-            @edit="edit(tool.id)"
-            @copy="copy('boards', tool.id)"
-            @remove="kit.remove(tool.id)"
+            v-for="kept in toolsOf(section)"
+            :id="kept.tool.id"
+            :key="kept.tool.id"
+            :name="kept.tool.name"
+            :facts="toolFacts(kept)"
+            :owned="kept.owned"
+            :is-edited="editing === kept.tool.id"
+            :is-small="section.isSmall === true"
+            :can-go="!shipped.has(kept.tool.id)"
+            @owned="(has) => kit.setOwned(kept.kind, kept.tool.id, has)"
+            @edit="edit(kept.tool.id)"
+            @copy="copy(kept)"
+            @remove="kit.remove(kept)"
           >
-            <template #picture>
-              <ToolPicture
-                kind="board"
-                :unit="tool.unit"
-                :pitch="tool.pitch"
-                :reach="tool.reach"
-                :length="tool.grooveLength"
-                :fence="tool.fence"
-              />
-            </template>
-            <BoardForm :board="tool" @change="kit.changeBoard" />
-          </ToolRow>
-        </ul>
-      </section>
-      <section aria-labelledby="trimmers">
-        <h2 id="trimmers">Trimmers</h2>
-        <ul>
-          <ToolRow
-            v-for="{ owned, tool } in ownFirst(kit.toolbox.trimmers)"
-            :id="tool.id"
-            :key="tool.id"
-            :name="tool.name"
-            :facts="trimmerFacts(tool)"
-            :owned="owned"
-            :is-edited="editing === tool.id"
-            :can-go="!shipped.has(tool.id)"
-            @owned="(has) => kit.setOwned('trimmers', tool.id, has)"
-            @edit="edit(tool.id)"
-            @copy="copy('trimmers', tool.id)"
-            @remove="kit.remove(tool.id)"
-          >
-            <template #picture>
-              <ToolPicture
-                kind="trimmer"
-                :unit="tool.unit"
-                :pitch="tool.step"
-                :reach="tool.widthWithArm"
-                :length="tool.cutLength"
-                :table="tool.tableWidth"
-                fence="left"
-              />
-            </template>
-            <TrimmerForm :trimmer="tool" @change="kit.changeTrimmer" />
+            <template #picture><ToolDrawing :kept="kept" /></template>
+            <ToolForm :kept="kept" @change="(part) => kit.change(kept, part)" />
           </ToolRow>
         </ul>
       </section>
@@ -175,8 +160,24 @@ h1 {
   color: var(--vermilion);
 }
 
-h2 {
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 22px;
   margin: 22px 0 6px;
+}
+
+header label {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+
+h2 {
+  margin: 0;
   font: 700 20px var(--figures);
 }
 
@@ -187,6 +188,14 @@ ul {
   margin: 0;
   padding: 0;
   list-style: none;
+}
+
+ul.small {
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+}
+
+ul.none {
+  opacity: 0.45;
 }
 
 @media (max-width: 920px) {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { toMillimetres, type Length, type Unit } from '@rangoli/core';
 import { computed } from 'vue';
+import { rulerMarks } from '../parts/ruler-marks.ts';
 
 /** A ruled tool drawn from its own numbers: marks from a fence, grooves under them or a table. */
 const props = defineProps<{
@@ -13,7 +14,7 @@ const props = defineProps<{
   length: Length;
   fence: 'left' | 'right';
   /** A board has grooves; a trimmer has one line that it cuts along. */
-  kind: 'board' | 'trimmer';
+  kind: 'board' | 'trimmer' | 'ruler';
   /** Where the table ends and the arm goes on. */
   table?: Length;
 }>();
@@ -25,45 +26,30 @@ const reach = computed(() => Math.min(toMillimetres(props.reach), shown.value));
 const goesOn = computed(() => reach.value < toMillimetres(props.reach));
 const width = 190;
 const scale = computed(() => width / (reach.value + 24));
-const drawn = computed(() => Math.min(toMillimetres(props.length), 88 / scale.value));
+const drawn = computed(() =>
+  Math.min(toMillimetres(props.length), (props.kind === 'ruler' ? 22 : 88) / scale.value),
+);
 const ruler = computed(() => 20 / scale.value);
 const grain = computed(() => 1 / scale.value);
 
-interface Mark {
-  readonly x: number;
-  readonly isFigure: boolean;
-  readonly figure?: string;
-}
-
-const marks = computed((): readonly Mark[] => {
-  const pitch = toMillimetres(props.pitch);
-  const perFigure = props.unit === 'inch' ? 25.4 : 10;
-  const perMark = Math.max(1, Math.round(perFigure / pitch));
-  const every = [1, 2, 5, 10, perMark].find((n) => n * pitch * scale.value >= 2.2) ?? perMark;
-  const figureEvery = isBoard.value
-    ? props.unit === 'inch'
-      ? 1
-      : 2
-    : props.unit === 'inch'
-      ? 3
-      : 10;
-  const found: Mark[] = [];
-  for (let i = 0; i * pitch <= reach.value + 0.01; i++) {
-    const isFigure = i % perMark === 0;
-    if (!isFigure && i % every !== 0) continue;
-    const figures = i / perMark;
-    found.push({
-      x: props.fence === 'left' ? i * pitch : reach.value - i * pitch,
-      isFigure,
-      ...(isFigure &&
-        figures > 0 &&
-        figures % figureEvery === 0 && {
-          figure: `${props.unit === 'inch' ? figures : figures * 10}`,
-        }),
-    });
-  }
-  return found;
+const figureEvery = computed(() => {
+  if (isBoard.value) return props.unit === 'inch' ? 1 : 2;
+  return props.unit === 'inch' ? 3 : 10;
 });
+const marks = computed(() =>
+  rulerMarks({
+    unit: props.unit,
+    pitch: props.pitch,
+    to: reach.value,
+    pixelsPerMillimetre: scale.value,
+    apart: 2.2,
+    figureEvery: figureEvery.value,
+  }).map((mark) => ({
+    ...mark,
+    x: props.fence === 'left' ? mark.at : reach.value - mark.at,
+    isFigure: mark.kind === 'figure',
+  })),
+);
 const fenceX = computed(() => (props.fence === 'left' ? -7 : reach.value));
 /** Where the drawing breaks off because the board goes on. */
 const torn = computed(() => (props.fence === 'left' ? reach.value + 12 : -12));
@@ -108,7 +94,14 @@ const table = computed(() => (props.table === undefined ? undefined : toMillimet
         {{ mark.figure }}
       </text>
     </g>
-    <rect class="fence" :x="fenceX" :y="-ruler" width="7" :height="drawn + ruler" />
+    <rect
+      v-if="kind !== 'ruler'"
+      class="fence"
+      :x="fenceX"
+      :y="-ruler"
+      width="7"
+      :height="drawn + ruler"
+    />
     <line
       v-if="kind === 'trimmer'"
       class="blade"

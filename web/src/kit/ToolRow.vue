@@ -10,6 +10,7 @@ defineProps<{
   facts: string;
   owned: boolean;
   isEdited: boolean;
+  isSmall: boolean;
   /** What is shipped stays; what the maker added can go. */
   canGo: boolean;
 }>();
@@ -17,7 +18,7 @@ const emit = defineEmits<{ owned: [has: boolean]; edit: []; copy: []; remove: []
 </script>
 
 <template>
-  <li :id="`tool-${id}`" :class="{ owned }">
+  <li :id="`tool-${id}`" :class="{ owned, small: isSmall, edited: isEdited }">
     <slot name="picture" />
     <div class="said">
       <h3><Worded :text="name" /></h3>
@@ -50,6 +51,16 @@ li {
   align-items: start;
   padding: 12px 0;
   border-top: 1px solid var(--rule);
+}
+
+li.small {
+  grid-template-columns: 84px 1fr;
+  gap: 12px;
+  padding: 9px 0;
+}
+
+li.small.edited {
+  grid-column: 1 / -1;
 }
 
 li > :deep(svg) {

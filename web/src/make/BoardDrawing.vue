@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   cutSizeOf,
+  grooveFor,
   quarterTurnsTo,
   scoreRun,
   stretchOnBoard,
@@ -14,6 +15,7 @@ import {
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import { isDark } from '../parts/colour.ts';
+import { rulerMarks } from '../parts/ruler-marks.ts';
 
 /** The scoring board as it lies in front of the maker, the piece against its fence, the line to score lit. */
 const props = defineProps<{
@@ -69,39 +71,24 @@ const drawn = computed(() => {
 });
 const grain = computed(() => 1 / drawn.value.scale);
 
-interface Groove {
-  readonly x: number;
-  readonly tick: number;
-  readonly isFigure: boolean;
-  readonly figure?: string;
-}
+const ticks = { figure: 8, half: 5.5, small: 3.5 } as const;
 
-/** Grooves as far as the board reaches; the small ones thinned out where they would run together. */
-const grooves = computed((): readonly Groove[] => {
-  const pitch = toMillimetres(props.board.pitch);
-  const perFigure = props.board.unit === 'inch' ? 25.4 : 10;
-  const perGroove = Math.max(1, Math.round(perFigure / pitch));
-  const every = [1, 2, 5, 10].find((n) => n * pitch * drawn.value.scale >= 3.2) ?? 10;
-  const figureEvery = props.board.unit === 'inch' ? 1 : 2;
-  const found: Groove[] = [];
-  for (let i = 0; i * pitch <= reach.value + 0.01; i++) {
-    const isFigure = i % perGroove === 0;
-    if (!isFigure && i % every !== 0) continue;
-    const figures = i / perGroove;
-    const isHalf = perGroove % 2 === 0 && i % (perGroove / 2) === 0;
-    found.push({
-      x: away.value * i * pitch,
-      tick: isFigure ? 8 : isHalf ? 5.5 : 3.5,
-      isFigure,
-      ...(isFigure &&
-        i > 0 &&
-        figures % figureEvery === 0 && {
-          figure: `${props.board.unit === 'inch' ? figures : figures * 10}`,
-        }),
-    });
-  }
-  return found;
-});
+/** Grooves as far as the board reaches. */
+const grooves = computed(() =>
+  rulerMarks({
+    unit: props.board.unit,
+    pitch: props.board.pitch,
+    to: reach.value,
+    pixelsPerMillimetre: drawn.value.scale,
+    apart: 3.2,
+    figureEvery: props.board.unit === 'inch' ? 1 : 2,
+  }).map((mark) => ({
+    ...mark,
+    x: away.value * mark.at,
+    tick: ticks[mark.kind],
+    isFigure: mark.kind === 'figure',
+  })),
+);
 
 const pass = computed(() => props.step.passes[props.pass] ?? props.step.passes[0]);
 const quarters = computed(() =>
@@ -115,6 +102,9 @@ const start = computed(() =>
   props.board.fence === 'left' ? -fence - border : fence + border - drawn.value.across,
 );
 
+/** How far the shim keeps the piece off the fence. */
+const shim = computed(() => toMillimetres(props.step.shim ?? zero));
+
 /** The piece brought to lie in the corner of fence and ruler, turned clockwise. */
 const placed = computed(() => {
   const shift = [
@@ -124,10 +114,14 @@ const placed = computed(() => {
     [0, wide.value],
   ][quarters.value] ?? [0, 0];
   const across = quarters.value % 2 === 0 ? wide.value : tall.value;
+  const down = quarters.value % 2 === 0 ? tall.value : wide.value;
   const left = (shift[0] ?? 0) - (props.board.fence === 'left' ? 0 : across);
   // Turned on from where it lay, not back to it.
   const angle = 90 * props.turns;
-  return { transform: `translate(${left}px, ${shift[1]}px) rotate(${angle}deg)` };
+  const turned = `translate(${left}px, ${shift[1]}px) rotate(${angle}deg)`;
+  // Over end to end, the same edge stays at the fence.
+  const over = pass.value?.over ? `translate(0px, ${down}px) scale(1, -1) ` : '';
+  return { transform: `translate(${away.value * shim.value}px, 0px) ${over}${turned}` };
 });
 
 const runs = computed(() => {
@@ -152,7 +146,8 @@ function inMillimetres({ x1, y1, x2, y2 }: ScoreRun) {
   };
 }
 
-const reading = computed(() => toMillimetres(props.step.reading));
+/** The groove that the score is made at. */
+const reading = computed(() => toMillimetres(grooveFor(props.step.reading, props.step.shim)));
 /** How far down the board the score at hand runs. */
 const ends = computed(() => {
   const now = pass.value;
@@ -213,6 +208,14 @@ const ends = computed(() => {
         :width="fence"
         :height="drawn.down - border / 2"
         :rx="2 * grain"
+      />
+      <rect
+        v-if="shim > 0"
+        class="shim"
+        :x="board.fence === 'left' ? 0 : -shim"
+        y="0"
+        :width="shim"
+        :height="lies.down"
       />
       <g class="piece" :style="placed">
         <rect class="card" x="0" y="0" :width="wide" :height="tall" :fill="colour" />
@@ -283,6 +286,10 @@ svg {
 
 .fence {
   fill: #b9cbc2;
+}
+
+.shim {
+  fill: var(--ink);
 }
 
 .groove {

@@ -55,9 +55,10 @@ const runs = computed((): readonly Run[] => {
         linesAtMark(piece.grid, line).map((run) => part(run, from, toMillimetres(length))),
       );
     case 'slant':
-      return piece.grid.diagonals
-        .filter(({ make }) => make === 'score')
-        .map(({ from, to }) => ({ from: place(from), to: place(to) }));
+      return work.lines.flat().flatMap((at): readonly Run[] => {
+        const diagonal = piece.grid.diagonals[at];
+        return diagonal ? [{ from: place(diagonal.from), to: place(diagonal.to) }] : [];
+      });
     case 'fold':
       return [
         ...piece.grid.lines.flatMap(({ axis, index, spans }) =>

@@ -9,9 +9,9 @@ import {
   type Piece,
   type ScoreStep,
 } from '@rangoli/core';
-import { RotateCw } from '@lucide/vue';
 import { computed } from 'vue';
 import BoardDrawing from './BoardDrawing.vue';
+import TurnAside from './TurnAside.vue';
 import { usePasses } from './use-passes.ts';
 
 /** A setting of the board or the ruler: the piece as it lies, side after side, and how it is turned. */
@@ -66,22 +66,13 @@ const turnWords = computed(() => {
       :turns="turns"
       :scored="scored"
     />
-    <aside v-if="turnWords" class="turn">
-      <RotateCw :size="58" :stroke-width="2.2" aria-hidden="true" />
-      <b>{{ turnWords.turn }}</b>
-      <span>{{ turnWords.rest }}</span>
-      <div class="passes" role="group" aria-label="Show one side">
-        <button
-          v-for="(_, i) in score.passes"
-          :key="i"
-          type="button"
-          :aria-pressed="i === pass"
-          @click="choose(i)"
-        >
-          {{ i + 1 }}
-        </button>
-      </div>
-    </aside>
+    <TurnAside
+      v-if="turnWords"
+      v-bind="turnWords"
+      :passes="score.passes.length"
+      :at="pass"
+      @choose="choose"
+    />
   </div>
 </template>
 
@@ -96,51 +87,6 @@ const turnWords = computed(() => {
   flex: 1;
 }
 
-.turn {
-  display: flex;
-  flex: none;
-  flex-direction: column;
-  gap: 4px;
-  width: 150px;
-  padding-top: 26px;
-  color: #d3e2dd;
-}
-
-.turn b {
-  margin-top: 6px;
-  font-size: 17px;
-  color: #ffffff;
-}
-
-.passes {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin-top: 8px;
-}
-
-.passes button {
-  width: 34px;
-  height: 34px;
-  border: 2px solid #7fa79e;
-  border-radius: 50%;
-  font: 700 15px var(--figures);
-  color: #ffffff;
-  background: none;
-  cursor: pointer;
-}
-
-.passes button[aria-pressed='true'] {
-  border-color: var(--turmeric);
-  color: var(--ink);
-  background: var(--turmeric);
-}
-
-.passes button:focus-visible {
-  outline: 3px solid #ffffff;
-  outline-offset: 2px;
-}
-
 @media (max-width: 560px) {
   .picture {
     flex-direction: column;
@@ -150,26 +96,6 @@ const turnWords = computed(() => {
   .drawing {
     flex: none;
     height: 300px;
-  }
-
-  .turn {
-    flex-flow: row wrap;
-    align-items: center;
-    width: auto;
-    padding: 0;
-  }
-
-  .turn svg {
-    width: 30px;
-    height: 30px;
-  }
-
-  .turn span {
-    display: none;
-  }
-
-  .passes {
-    margin: 0 0 0 auto;
   }
 }
 </style>

@@ -6,32 +6,34 @@ import {
   toMillimetres,
   type Plan,
   type PlanRequest,
+  type SheetCut,
+  type TrimStep,
 } from '@rangoli/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import { isDark } from '../parts/colour.ts';
 
-/** The sheets that a piece is cut from, with where it lies on each. */
+/** The sheets that are cut, with what lies where, and the cuts at hand lit. */
 const props = defineProps<{
   plan: Plan;
   request: PlanRequest;
   boxes: number;
-  /** The piece that is cut now. */
-  piece: string;
+  trim: TrimStep;
 }>();
 
 const frame = useTemplateRef('frame');
 const { width, height } = useElementSize(frame, { width: 840, height: 440 });
 
+const use = computed(() =>
+  sheetsFor(props.plan, props.request.papers, props.boxes).find(
+    ({ paper: id, placements }) =>
+      id === props.trim.paper && placements.some(({ piece }) => piece === props.trim.piece),
+  ),
+);
 const paper = computed(() =>
   paperFor(
     props.request.papers,
-    props.plan.pieces.find(({ id }) => id === props.piece)?.paper ?? 0,
-  ),
-);
-const use = computed(() =>
-  sheetsFor(props.plan, props.request.papers, props.boxes).find(({ placements }) =>
-    placements.some(({ piece }) => piece === props.piece),
+    props.plan.pieces.find(({ id }) => id === props.trim.piece)?.paper ?? 0,
   ),
 );
 
@@ -41,14 +43,19 @@ interface LaidPiece {
   readonly y: number;
   readonly width: number;
   readonly height: number;
-  readonly isNow: boolean;
   readonly name: string;
+}
+
+interface SheetAtHand {
+  times: number;
+  readonly pieces: readonly LaidPiece[];
+  readonly cuts: readonly SheetCut[];
 }
 
 /** Sheets that are cut alike are drawn once, with how many there are. */
 const sheets = computed(() => {
   const { placements = [], sheets: count = 0 } = use.value ?? {};
-  const alike = new Map<string, { times: number; pieces: readonly LaidPiece[] }>();
+  const alike = new Map<string, SheetAtHand>();
   for (let sheet = 0; sheet < count; sheet++) {
     const pieces = placements
       .filter((each) => each.sheet === sheet)
@@ -65,21 +72,21 @@ const sheets = computed(() => {
             y,
             width: toMillimetres(across),
             height: toMillimetres(down),
-            isNow: each.piece === props.piece,
             name: piece.name,
           },
         ];
       });
-    if (!pieces.some(({ isNow }) => isNow)) continue;
-    const key = pieces
-      .map((each) => each.key)
-      .sort()
-      .join('|');
+    const cuts = props.trim.cuts.filter((cut) => cut.sheet === sheet);
+    if (cuts.length === 0) continue;
+    const key = [
+      ...pieces.map((each) => each.key).sort(),
+      ...cuts.map(({ x1, y1, x2, y2 }) => `${x1} ${y1} ${x2} ${y2}`),
+    ].join('|');
     const known = alike.get(key);
     if (known) known.times++;
-    else alike.set(key, { times: 1, pieces });
+    else alike.set(key, { times: 1, pieces, cuts });
   }
-  return [...alike.values()].slice(0, 4);
+  return [...alike.values()].slice(0, 3);
 });
 
 const sheet = computed(() => ({
@@ -90,10 +97,8 @@ const gap = 26;
 const label = 30;
 const scale = computed(() => {
   const count = Math.max(1, sheets.value.length);
-  return Math.min(
-    (width.value - gap * (count - 1)) / (count * sheet.value.width),
-    (height.value - label) / sheet.value.height,
-  );
+  const room = height.value - (label + gap) * count + gap;
+  return Math.min(width.value / sheet.value.width, room / (count * sheet.value.height));
 });
 const grain = computed(() => 1 / scale.value);
 </script>
@@ -120,12 +125,11 @@ const grain = computed(() => 1 / scale.value);
         <g v-for="laid in each.pieces" :key="laid.key">
           <rect
             class="piece"
-            :class="{ now: laid.isNow }"
             :x="laid.x"
             :y="laid.y"
             :width="laid.width"
             :height="laid.height"
-            :stroke-width="(laid.isNow ? 3 : 1.2) * grain"
+            :stroke-width="1.2 * grain"
           />
           <text
             :x="laid.x + laid.width / 2"
@@ -136,6 +140,16 @@ const grain = computed(() => 1 / scale.value);
             {{ laid.name }}
           </text>
         </g>
+        <line
+          v-for="(cut, n) in each.cuts"
+          :key="n"
+          class="cut"
+          :x1="toMillimetres(cut.x1)"
+          :y1="toMillimetres(cut.y1)"
+          :x2="toMillimetres(cut.x2)"
+          :y2="toMillimetres(cut.y2)"
+          :stroke-width="4 * grain"
+        />
       </svg>
       <figcaption>
         {{ each.times === 1 ? 'one sheet' : `${each.times} sheets like this` }} of {{ paper.name }},
@@ -148,6 +162,7 @@ const grain = computed(() => 1 / scale.value);
 <style scoped>
 .frame {
   display: flex;
+  flex-direction: column;
   gap: 26px;
   min-width: 0;
   min-height: 0;
@@ -177,8 +192,7 @@ figcaption {
   stroke: rgb(255 255 255 / 70%);
 }
 
-.piece.now {
-  fill: rgb(242 179 28 / 26%);
+.cut {
   stroke: var(--turmeric);
 }
 

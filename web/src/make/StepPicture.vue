@@ -4,7 +4,8 @@ import { computed } from 'vue';
 import FoldPicture from './FoldPicture.vue';
 import PieceFocus from './PieceFocus.vue';
 import ScorePicture from './ScorePicture.vue';
-import SheetPicture from './SheetPicture.vue';
+import PunchPicture from './PunchPicture.vue';
+import TrimPicture from './TrimPicture.vue';
 
 /** What a step looks like on the table: sheets, the board, the piece with its places, or the box folding. */
 const props = defineProps<{ plan: Plan; request: PlanRequest; job: Job; step: JobStep }>();
@@ -36,12 +37,19 @@ const folding = computed(() => {
     :piece="piece"
     :colour="colour"
   />
-  <SheetPicture
-    v-else-if="work.kind === 'cut'"
+  <TrimPicture
+    v-else-if="work.kind === 'trim'"
     :plan="plan"
     :request="request"
     :boxes="job.boxes"
-    :piece="work.piece"
+    :trim="work"
+  />
+  <PunchPicture
+    v-else-if="work.kind === 'punch' && piece"
+    :punch="work"
+    :kit="request.kit"
+    :piece="piece"
+    :colour="colour"
   />
   <FoldPicture
     v-else-if="folding"

@@ -1,9 +1,10 @@
 import {
   shippedToolbox,
   toolboxSchema,
-  type ScoringBoard,
+  type Kept,
+  type KindedTool,
   type Toolbox,
-  type Trimmer,
+  type ToolKind,
 } from '@rangoli/core';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
@@ -11,10 +12,6 @@ import { readToolbox, writeToolbox } from '../api/toolbox.ts';
 
 const quiet = 500;
 const retry = 3000;
-
-/** A kind of tool that the toolbox holds. */
-export type ToolKind = 'boards' | 'trimmers';
-type ToolOf = Readonly<Record<'boards', ScoringBoard> & Record<'trimmers', Trimmer>>;
 
 /** The maker's tools, with their way to the server. */
 export const useToolbox = defineStore('toolbox', () => {
@@ -53,66 +50,61 @@ export const useToolbox = defineStore('toolbox', () => {
     }
   }
 
-  /** Takes a change that the schema takes, and sends it. */
-  function adopt(next: Toolbox): void {
+  /** Takes a change that the schema takes, and sends it; false when it doesn't. */
+  function adopt(next: unknown): boolean {
     const checked = toolboxSchema.safeParse(next);
-    if (!checked.success) return;
+    if (!checked.success) return false;
     toolbox.value = checked.data;
     clearTimeout(timer);
     timer = setTimeout(() => void send(), quiet);
+    return true;
+  }
+
+  function setDrawer(kind: ToolKind, drawer: readonly Kept<KindedTool['tool']>[]): boolean {
+    return adopt({ ...toolbox.value, [kind]: drawer });
+  }
+
+  function changeKept(
+    kind: ToolKind,
+    id: string,
+    make: (kept: Kept<KindedTool['tool']>) => Kept<KindedTool['tool']>,
+  ): boolean {
+    const drawer: readonly Kept<KindedTool['tool']>[] = toolbox.value[kind];
+    return setDrawer(
+      kind,
+      drawer.map((each) => (each.tool.id === id ? make(each) : each)),
+    );
   }
 
   function setOwned(kind: ToolKind, id: string, owned: boolean): void {
-    const set = <Kept extends { readonly tool: { readonly id: string } }>(kept: readonly Kept[]) =>
-      kept.map((each) => (each.tool.id === id ? { ...each, owned } : each));
-    adopt(
-      kind === 'boards'
-        ? { ...toolbox.value, boards: set(toolbox.value.boards) }
-        : { ...toolbox.value, trimmers: set(toolbox.value.trimmers) },
-    );
+    changeKept(kind, id, (kept) => ({ ...kept, owned }));
   }
 
-  function changeBoard(board: ScoringBoard): void {
-    const boards = toolbox.value.boards.map((each) =>
-      each.tool.id === board.id ? { ...each, tool: board } : each,
-    );
-    adopt({ ...toolbox.value, boards });
+  /** Changes some numbers of a tool. */
+  function change({ kind, tool }: KindedTool, part: object): void {
+    changeKept(kind, tool.id, (kept) => ({ ...kept, tool: { ...kept.tool, ...part } }));
   }
 
-  function changeTrimmer(trimmer: Trimmer): void {
-    const trimmers = toolbox.value.trimmers.map((each) =>
-      each.tool.id === trimmer.id ? { ...each, tool: trimmer } : each,
-    );
-    adopt({ ...toolbox.value, trimmers });
-  }
-
-  function copyOf<Kind extends ToolKind>(tool: ToolOf[Kind]) {
-    const name = `${tool.name.slice(0, 50)}, mine`;
-    return { owned: true, tool: { ...tool, id: crypto.randomUUID(), name } };
+  /** Says that the maker has no tool of a kind, or has one after all. */
+  function setWithout(kind: ToolKind, hasNone: boolean): void {
+    const others = toolbox.value.without.filter((each) => each !== kind);
+    adopt({ ...toolbox.value, without: hasNone ? [...others, kind] : others });
   }
 
   /** A tool of the maker's own, begun from another one; its id. */
-  function copy(kind: ToolKind, id: string): string | undefined {
-    if (kind === 'boards') {
-      const from = toolbox.value.boards.find(({ tool }) => tool.id === id);
-      if (!from) return undefined;
-      const made = copyOf<'boards'>(from.tool);
-      adopt({ ...toolbox.value, boards: [...toolbox.value.boards, made] });
-      return made.tool.id;
-    }
-    const from = toolbox.value.trimmers.find(({ tool }) => tool.id === id);
-    if (!from) return undefined;
-    const made = copyOf<'trimmers'>(from.tool);
-    adopt({ ...toolbox.value, trimmers: [...toolbox.value.trimmers, made] });
-    return made.tool.id;
+  function copy({ kind, tool }: KindedTool): string {
+    const id = crypto.randomUUID();
+    const name = `${tool.name.slice(0, 50)}, mine`;
+    setDrawer(kind, [...toolbox.value[kind], { owned: true, tool: { ...tool, id, name } }]);
+    return id;
   }
 
-  function remove(id: string): void {
-    adopt({
-      ...toolbox.value,
-      boards: toolbox.value.boards.filter(({ tool }) => tool.id !== id),
-      trimmers: toolbox.value.trimmers.filter(({ tool }) => tool.id !== id),
-    });
+  function remove({ kind, tool }: KindedTool): void {
+    const drawer: readonly Kept<KindedTool['tool']>[] = toolbox.value[kind];
+    setDrawer(
+      kind,
+      drawer.filter((each) => each.tool.id !== tool.id),
+    );
   }
 
   /** Sends what is pending, on leaving the view or the page. */
@@ -126,8 +118,8 @@ export const useToolbox = defineStore('toolbox', () => {
     trouble,
     open,
     setOwned,
-    changeBoard,
-    changeTrimmer,
+    setWithout,
+    change,
     copy,
     remove,
     flush,

@@ -1,0 +1,353 @@
+<script setup lang="ts">
+import {
+  cutSizeOf,
+  lineFromMark,
+  linesAtCorner,
+  minus,
+  plus,
+  toMillimetres,
+  zero,
+  type Kit,
+  type Length,
+  type Piece,
+  type PunchStep,
+  type ScoreRun,
+} from '@rangoli/core';
+import { useElementSize, useIntervalFn, usePreferredReducedMotion } from '@vueuse/core';
+import { computed, ref, useTemplateRef, watch } from 'vue';
+import { isDark } from '../parts/colour.ts';
+import { rulerMarks } from '../parts/ruler-marks.ts';
+import TurnAside from './TurnAside.vue';
+
+/** A punch board as it lies in front of the maker, with the sheet on it and the line at hand lit. */
+const props = defineProps<{ punch: PunchStep; kit: Kit; piece: Piece; colour: string }>();
+
+const frame = useTemplateRef('frame');
+const { width, height } = useElementSize(frame, { width: 840, height: 440 });
+const motion = usePreferredReducedMotion();
+
+const size = computed(() => cutSizeOf(props.piece.grid));
+const sheet = computed(() => toMillimetres(size.value.width));
+const tall = computed(() => toMillimetres(size.value.height));
+const isCorner = computed(() => props.punch.board === 'corner');
+/** Both marks of a diamond, from the corner; the one mark of a web-corner box. */
+const marks = computed((): readonly Length[] => {
+  const [first = zero, band = zero] = props.piece.grid.columns;
+  return isCorner.value ? [first] : [first, plus(first, band)];
+});
+
+interface Moment {
+  /** How often the sheet has been turned by a quarter. */
+  readonly side: number;
+  readonly mark: Length;
+}
+
+/** What is done one after the other at this step: one notch with its line, or one corner. */
+const moments = computed((): readonly Moment[] => {
+  const { setting, sides } = props.punch;
+  if (setting.kind === 'mark')
+    return Array.from({ length: sides }, (_, side) => ({ side, mark: setting.at }));
+  return Array.from({ length: sides }, (_, side) => side + 1).flatMap((side) =>
+    marks.value.map((mark) => ({ side, mark })),
+  );
+});
+const shown = ref(0);
+const moment = computed(() => moments.value[shown.value] ?? { side: 0, mark: zero });
+const cycle = useIntervalFn(() => {
+  if (motion.value !== 'reduce') shown.value = (shown.value + 1) % moments.value.length;
+}, 2600);
+watch(
+  () => props.punch,
+  () => {
+    shown.value = 0;
+    if (moments.value.length > 1) cycle.resume();
+    else cycle.pause();
+  },
+  { immediate: true },
+);
+function choose(to: number): void {
+  cycle.pause();
+  shown.value = to;
+}
+
+function linesOf({ side, mark }: Moment): readonly ScoreRun[] {
+  if (!isCorner.value) return [lineFromMark(side, mark, size.value.width)];
+  const long = props.kit.cornerBoard?.lineLength ?? size.value.width;
+  return linesAtCorner(side, mark, long, size.value);
+}
+
+function drawnLine({ x1, y1, x2, y2 }: ScoreRun) {
+  return {
+    x1: toMillimetres(x1),
+    y1: toMillimetres(y1),
+    x2: toMillimetres(x2),
+    y2: toMillimetres(y2),
+  };
+}
+
+/** Lines made before: those of the first side, at this step those of the moments before. */
+const before = computed(() => {
+  const earlier =
+    props.punch.setting.kind === 'last lines'
+      ? marks.value.map((mark): Moment => ({ side: 0, mark }))
+      : marks.value
+          .filter((mark) => !isCorner.value && mark < moment.value.mark)
+          .map((mark): Moment => ({ side: 0, mark }));
+  return [...earlier, ...moments.value.slice(0, shown.value)].flatMap(linesOf).map(drawnLine);
+});
+const lit = computed(() => linesOf(moment.value).map(drawnLine));
+
+/** How far along the upper edge the notch is, from the left. */
+const along = computed(() => {
+  if (isCorner.value) return 0;
+  const { side, mark } = moment.value;
+  return toMillimetres(side % 2 === 0 ? mark : minus(size.value.width, mark));
+});
+/** The ruler of a diagonal board runs to the left of its punch; a corner board's begins in its corner. */
+const board = computed(() => {
+  const { diagonalBoard, cornerBoard } = props.kit;
+  if (isCorner.value) {
+    const last = cornerBoard?.marks[cornerBoard.marks.length - 1]?.at ?? zero;
+    return {
+      left: 10,
+      right: Math.max(toMillimetres(last) + 20, Math.max(sheet.value, tall.value)),
+    };
+  }
+  const most = toMillimetres(diagonalBoard?.most ?? zero);
+  return { left: Math.max(most, sheet.value) + 8, right: sheet.value };
+});
+const ruler = 17;
+const border = 8;
+const drawn = computed(() => {
+  const across = board.value.left + board.value.right + 2 * border;
+  const down = ruler + Math.max(sheet.value, tall.value) + 2 * border;
+  const scale = Math.min(width.value / across, height.value / down);
+  return { across, down: Math.max(down, height.value / scale), scale };
+});
+const grain = computed(() => 1 / drawn.value.scale);
+
+interface Mark {
+  readonly x: number;
+  readonly tick: number;
+  readonly said?: string;
+}
+const heights = { figure: 8, half: 5.5, small: 3.5 } as const;
+const ticks = computed((): readonly Mark[] => {
+  const { diagonalBoard, cornerBoard } = props.kit;
+  if (isCorner.value)
+    return (
+      cornerBoard?.marks.map(({ name, at }) => ({ x: toMillimetres(at), tick: 8, said: name })) ??
+      []
+    );
+  if (!diagonalBoard) return [];
+  return rulerMarks({
+    unit: diagonalBoard.unit,
+    pitch: diagonalBoard.step,
+    from: toMillimetres(diagonalBoard.least),
+    to: toMillimetres(diagonalBoard.most),
+    pixelsPerMillimetre: drawn.value.scale,
+    apart: 3.2,
+    figureEvery: diagonalBoard.unit === 'inch' ? 1 : 2,
+  }).map(({ at, kind, figure }) => ({
+    x: -at,
+    tick: heights[kind],
+    ...(figure !== undefined && { said: figure }),
+  }));
+});
+const notch = computed(() =>
+  isCorner.value
+    ? Math.min(8, toMillimetres(moment.value.mark) / 3)
+    : toMillimetres(props.kit.diagonalBoard?.notch ?? zero),
+);
+/** Where the mark that is set is lit: at the sheet's corner, or over the line that falls there. */
+const setAt = computed(() => {
+  if (props.punch.setting.kind !== 'mark') return undefined;
+  const at = toMillimetres(props.punch.setting.at);
+  return isCorner.value ? at : -at;
+});
+
+/** The sheet turned clockwise, its upper left corner where the board wants it. */
+const placed = computed(() => {
+  const { side } = moment.value;
+  const shift = [
+    [0, 0],
+    [tall.value, 0],
+    [sheet.value, tall.value],
+    [0, sheet.value],
+  ][side % 4] ?? [0, 0];
+  return {
+    transform: `translate(${(shift[0] ?? 0) - along.value}px, ${shift[1]}px) rotate(${90 * side}deg)`,
+  };
+});
+const ink = computed(() => (isDark(props.colour) ? '#ffffff' : '#14302d'));
+const turnWords = computed(() => {
+  if (props.punch.setting.kind === 'last lines')
+    return { turn: 'A quarter turn', rest: 'the end of the last line at the notch, both lines' };
+  return isCorner.value
+    ? { turn: 'Then a quarter turn', rest: 'same mark, all four corners' }
+    : undefined;
+});
+</script>
+
+<template>
+  <div class="picture">
+    <div ref="frame" class="frame">
+      <svg
+        :width="drawn.across * drawn.scale"
+        :height="drawn.down * drawn.scale"
+        :viewBox="`${-board.left - border} ${-ruler} ${drawn.across} ${drawn.down}`"
+        :style="{ '--grain': grain }"
+        role="img"
+        aria-label="The punch board with the sheet on it"
+      >
+        <rect
+          class="bed"
+          :x="-board.left - border"
+          :y="-ruler"
+          :width="drawn.across"
+          :height="drawn.down"
+          :rx="12 * grain"
+        />
+        <rect
+          class="ruler"
+          :x="-board.left - border"
+          :y="-ruler"
+          :width="drawn.across"
+          :height="ruler"
+          :rx="12 * grain"
+        />
+        <g v-for="mark in ticks" :key="mark.x">
+          <line class="tick" :x1="mark.x" :x2="mark.x" :y1="-mark.tick" y2="0" />
+          <text v-if="mark.said" :x="mark.x" y="-10.5" :font-size="15 * grain">
+            {{ mark.said }}
+          </text>
+        </g>
+        <g class="piece" :style="placed">
+          <rect class="card" x="0" y="0" :width="sheet" :height="tall" :fill="colour" />
+          <line v-for="(run, i) in before" :key="i" v-bind="run" class="scored" :stroke="ink" />
+          <template v-for="(run, i) in lit" :key="i">
+            <line v-bind="run" class="casing" />
+            <line v-bind="run" class="lit" />
+          </template>
+        </g>
+        <path v-if="isCorner" class="notch" :d="`M0 0 L${notch} 0 L0 ${notch} Z`" />
+        <path v-else class="notch" :d="`M${-notch} 0 L0 ${notch} L${notch} 0 Z`" />
+        <g v-if="setAt !== undefined" class="at" :transform="`translate(${setAt} 0)`">
+          <line y1="-8.5" y2="0" />
+          <circle cx="0" :cy="-ruler - 1" :r="8 * grain" />
+        </g>
+      </svg>
+    </div>
+    <TurnAside
+      v-if="turnWords"
+      v-bind="turnWords"
+      :passes="moments.length"
+      :at="shown"
+      @choose="choose"
+    />
+  </div>
+</template>
+
+<style scoped>
+.picture {
+  display: flex;
+  gap: 22px;
+  height: 100%;
+}
+
+.frame {
+  flex: 1;
+  display: flex;
+  align-items: flex-start;
+  min-width: 0;
+  min-height: 0;
+  overflow: hidden;
+  margin: -12px;
+  padding: 12px;
+}
+
+svg {
+  flex: none;
+  overflow: visible;
+}
+
+.bed {
+  fill: #edf2ee;
+}
+
+.ruler {
+  fill: #dbe5df;
+}
+
+.tick {
+  stroke: var(--ink);
+  stroke-width: calc(1.4px * var(--grain));
+}
+
+text {
+  font-family: var(--figures);
+  font-weight: 700;
+  text-anchor: middle;
+  fill: var(--ink);
+}
+
+.piece {
+  transition: transform 0.7s cubic-bezier(0.4, 0, 0.2, 1);
+}
+
+.card {
+  stroke: rgb(20 48 45 / 55%);
+  stroke-width: calc(1.2px * var(--grain));
+  fill-opacity: 0.92;
+}
+
+.scored {
+  stroke-width: calc(1.6px * var(--grain));
+  stroke-dasharray: calc(7px * var(--grain)) calc(5px * var(--grain));
+}
+
+.casing {
+  stroke: var(--ink);
+  stroke-width: calc(6.5px * var(--grain));
+}
+
+.lit {
+  stroke: var(--turmeric);
+  stroke-width: calc(4px * var(--grain));
+}
+
+.notch {
+  fill: #edf2ee;
+  stroke: var(--ink);
+  stroke-width: calc(1.6px * var(--grain));
+}
+
+.at line {
+  stroke: var(--turmeric);
+  stroke-width: calc(4.5px * var(--grain));
+}
+
+.at circle {
+  fill: var(--turmeric);
+  stroke: var(--ink);
+  stroke-width: calc(1.6px * var(--grain));
+}
+
+@media (max-width: 560px) {
+  .picture {
+    flex-direction: column;
+    height: auto;
+  }
+
+  .frame {
+    flex: none;
+    height: 300px;
+  }
+}
+
+@media (prefers-reduced-motion: reduce) {
+  .piece {
+    transition: none;
+  }
+}
+</style>
