@@ -19,7 +19,7 @@ const coreRooms = {
   forms: ['length', 'gift', 'paper', 'tools', 'piece', 'fit', 'fold'],
   styles: ['length', 'gift', 'paper', 'tools', 'piece', 'fit', 'fold', 'forms'],
   steps: ['length', 'paper', 'tools', 'piece', 'fit'],
-  sheets: ['length', 'paper', 'piece'],
+  sheets: ['length', 'paper', 'tools', 'piece'],
   export: ['length', 'piece'],
   request: ['length', 'gift', 'paper', 'tools', 'styles'],
   planning: [
@@ -38,6 +38,7 @@ const coreRooms = {
   ],
   compare: ['length', 'gift', 'piece', 'styles', 'request', 'planning'],
   job: ['length', 'paper', 'tools', 'piece', 'fold', 'steps', 'sheets', 'request', 'planning'],
+  rescue: ['length', 'piece', 'steps', 'request', 'planning', 'compare', 'job'],
 };
 
 const coreRules = Object.entries(coreRooms).map(([room, open]) => ({

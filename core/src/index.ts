@@ -28,4 +28,5 @@ export * from './request/index.ts';
 export * from './plan.ts';
 export * from './compare/index.ts';
 export * from './job/index.ts';
+export * from './rescue/index.ts';
 export { verdictsOf, type Verdict } from './verdict.ts';

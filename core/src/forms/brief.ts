@@ -18,6 +18,8 @@ export interface StyleBrief<Options> {
   readonly kit: Kit;
   readonly options: Options;
   readonly lean: Lean;
+  /** Whether what would be square may come out oblong, because a part of it is made already. */
+  readonly mayBeOblong: boolean;
 }
 
 /** Tells the chosen length of a section. */

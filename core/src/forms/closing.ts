@@ -19,7 +19,7 @@ import { section, type FloorSections } from './sections.ts';
 import { thumbRadius } from './tray.ts';
 import { flapOf, panels, type EndPlace, type TubeEnd } from './tube.ts';
 
-type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'>;
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'>;
 
 /** How much shorter than the panel that it covers a lid may be, so that its flap tucks in behind the wall. */
 const tuckGap: Tolerance = {

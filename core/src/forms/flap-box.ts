@@ -23,7 +23,9 @@ import { floorSections, leastWall, section } from './sections.ts';
 import { tabTaper, thumbRadius, trimmedCorners } from './tray.ts';
 import { webCreases, webStacks, webTrims, type Web } from './web.ts';
 
-type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'> & { readonly papers: Papers };
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'> & {
+  readonly papers: Papers;
+};
 
 interface FlapBox {
   readonly id: string;

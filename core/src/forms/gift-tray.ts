@@ -24,7 +24,9 @@ import {
   type Tray,
 } from './tray.ts';
 
-type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'> & { readonly papers: Papers };
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'> & {
+  readonly papers: Papers;
+};
 
 /** A tray that holds the gift. */
 export interface GiftTray {

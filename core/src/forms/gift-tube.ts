@@ -17,7 +17,9 @@ import {
   type TubePanels,
 } from './tube.ts';
 
-type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'> & { readonly papers: Papers };
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'> & {
+  readonly papers: Papers;
+};
 
 /** A tube round the gift before its ends are known. */
 export interface GiftTube {

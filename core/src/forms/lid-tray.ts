@@ -56,7 +56,9 @@ interface Under {
   readonly outside: Layers;
 }
 
-type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'> & { readonly papers: Papers };
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'> & {
+  readonly papers: Papers;
+};
 
 /** A tray upside down over something. */
 export interface LidTray {

@@ -21,7 +21,9 @@ import {
   tubeTemplate,
 } from './tube.ts';
 
-type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'> & { readonly papers: Papers };
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'> & {
+  readonly papers: Papers;
+};
 
 /** Card that lies outside a liner's fold lines and inside the walls round it. */
 interface Around {

@@ -15,7 +15,7 @@ import type { FitKind, StyleBrief, StyleFit } from './brief.ts';
 /** A tab or wall under this height has no room for glue. */
 export const leastWall: Length = millimetres(8);
 
-type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'>;
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'>;
 
 /** How far above its target a section may be pushed by the marks before the search gives up. */
 export function marksWindow({ kit }: Pick<Brief, 'kit'>): Length {
@@ -72,8 +72,9 @@ function gather(
 }
 
 /** A gift as deep as it is across gets a square box, cut at one setting. */
-export function isSquare({ inside }: Pick<Brief, 'inside'>): boolean {
+export function isSquare({ inside, mayBeOblong }: Pick<Brief, 'inside' | 'mayBeOblong'>): boolean {
   const { across, deep } = inside;
+  if (mayBeOblong) return false;
   return across.target === deep.target && across.least === deep.least;
 }
 

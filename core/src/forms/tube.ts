@@ -32,7 +32,7 @@ import {
 import { atFront, lies } from './placing.ts';
 import { floorSections, section, type FloorSections } from './sections.ts';
 
-type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit'>;
+type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'>;
 
 /** A panel of a tube by its column, seen from the inside. */
 export const panels = { right: 0, front: 1, left: 2, back: 3 } as const;

@@ -34,11 +34,13 @@ function piecesOf(plan: Plan, boxes: number): readonly NamedPiece[] {
  */
 export function trimSteps(
   plan: Plan,
-  { papers, kit }: Pick<PlanRequest, 'papers' | 'kit'>,
+  { papers, kit, made }: Pick<PlanRequest, 'papers' | 'kit' | 'made'>,
   boxes: number,
 ): readonly TrimStep[] {
-  const pieces = piecesOf(plan, boxes);
-  const uses = sheetsFor(plan, papers, boxes).flatMap((use) => {
+  // What is cut already, and planned round, is not cut again.
+  const isCut = new Set(made.map(({ piece }) => piece));
+  const pieces = piecesOf(plan, boxes).filter(({ id }) => !isCut.has(id));
+  const uses = layBatch(pieces, papers).flatMap((use) => {
     // The same card in two sheet sizes is told apart by the pieces that lie on it.
     const laid = use.placements[0]?.piece;
     const slot = plan.pieces.find(({ id }) => id === laid)?.paper;

@@ -3,6 +3,7 @@ import type { Plan } from '../planning/index.ts';
 import type { PlanRequest } from '../request/index.ts';
 import type { TrimStep } from '../sheets/index.ts';
 import {
+  inTurningOrder,
   scoreRun,
   type CutStep,
   type ScoreRun,
@@ -121,12 +122,37 @@ function isScore(work: Work): work is ScoreStep {
   return work.kind === 'score';
 }
 
+/** A score step without the lines that have been made already. */
+function stillToScore(
+  step: ScoreStep,
+  { marks }: Plan,
+  made: PlanRequest['made'],
+): readonly ScoreStep[] {
+  const readings = marks.find(({ piece }) => piece === step.piece)?.readings ?? [];
+  const isMade = (line: string) => {
+    const mark = readings.find((each) => each.line === line)?.mark;
+    const way = line.startsWith('column') ? 'across' : 'down';
+    return made.some(
+      (each) =>
+        each.piece === step.piece &&
+        each.way === way &&
+        each.marks.some((done) => done.mark === mark),
+    );
+  };
+  const passes = step.passes.filter(({ line }) => !isMade(line));
+  if (passes.length === step.passes.length) return [step];
+  return passes.length === 0 ? [] : [{ ...step, passes: inTurningOrder(passes) }];
+}
+
 /**
  * The whole job for so many boxes: what the plan says for one, for all of them and in the order of the
  * table, then folding and gluing. Everything that can't be done after gluing comes before it.
  */
 export function planJob(plan: Plan, request: PlanRequest, boxes: number): Job {
-  const lines = plan.steps.filter((step) => step.kind !== 'cut');
+  const lines = plan.steps.flatMap((step): readonly Work[] => {
+    if (step.kind === 'cut') return [];
+    return step.kind === 'score' ? stillToScore(step, plan, request.made) : [step];
+  });
   const works: readonly Work[] = [
     ...trimSteps(plan, request, boxes),
     ...lines,

@@ -64,6 +64,7 @@ function stand(request: PlanRequest): Stood {
     papers,
     kit,
     lean,
+    mayBeOblong: isAnyOblong(request.made),
   });
   if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
   const { frame } = answer;
@@ -86,6 +87,20 @@ function stand(request: PlanRequest): Stood {
     ...cutSizeIn(box.solution, id),
   }));
   return { ok: true, standing: { request, box, sheets: laySheets(pieces, papers) } };
+}
+
+/** Whether a piece that is made has come out otherwise across than down. */
+function isAnyOblong(made: PlanRequest['made']): boolean {
+  return made.some((one) =>
+    made.some(
+      (other) =>
+        other.piece === one.piece &&
+        (other.cut !== one.cut ||
+          one.marks.some(({ mark, at }) =>
+            other.marks.some((each) => each.mark === mark && each.at !== at),
+          )),
+    ),
+  );
 }
 
 function finish({ request, box, sheets }: Standing): Plan {

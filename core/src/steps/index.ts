@@ -8,6 +8,7 @@ export {
   type ScoreRun,
 } from './on-board.ts';
 export { lineFromMark, linesAtCorner } from './on-punch-board.ts';
+export { inTurningOrder } from './passes.ts';
 export { grooveFor } from './score-means.ts';
 export { missingTools, type MissingTool } from './missing-tools.ts';
 export { scoreStrips, type ScoreStrip } from './score-strips.ts';

@@ -1,0 +1,107 @@
+import { minus, zero, type Length } from '../length/index.ts';
+import { cutSizeOf, type Piece, type Side } from '../piece/index.ts';
+import type { Plan } from '../planning/index.ts';
+import type { MadeWay } from '../request/index.ts';
+import { lineOf, type DoneSoFar, type Mishap } from './mishap.ts';
+
+type Way = MadeWay['way'];
+const ways: readonly Way[] = ['across', 'down'];
+
+type Reading = Plan['marks'][number]['readings'][number];
+
+function readingsOf(plan: Plan, piece: string, way: Way): readonly Reading[] {
+  const axis = way === 'across' ? 'column' : 'row';
+  return plan.marks.flatMap((marks) =>
+    marks.piece === piece ? marks.readings.filter(({ line }) => line.startsWith(axis)) : [],
+  );
+}
+
+function isStart(edge: Side): boolean {
+  return edge === 'left' || edge === 'top';
+}
+
+function wayOf(edge: Side): Way {
+  return edge === 'left' || edge === 'right' ? 'across' : 'down';
+}
+
+/** What a strip cut off an edge leaves of a piece one way. */
+export function trimmedAt(edge: Side, depth: Length, made: MadeWay): MadeWay {
+  const shift = isStart(edge) ? depth : zero;
+  const cut = minus(made.cut, depth);
+  return {
+    ...made,
+    cut,
+    marks: made.marks
+      .map(({ mark, at }) => ({ mark, at: minus(at, shift) }))
+      .filter(({ at }) => at > 0 && at < cut),
+  };
+}
+
+/** A piece one way as its steps have left it: cut, and with the scores that are done. */
+function asPlanned(plan: Plan, { id, grid }: Piece, way: Way, done: DoneSoFar): MadeWay {
+  const { width, height } = cutSizeOf(grid);
+  return {
+    piece: id,
+    way,
+    cut: way === 'across' ? width : height,
+    marks: readingsOf(plan, id, way).flatMap(({ line, position, mark }) =>
+      mark !== undefined && done.scored.has(lineOf(id, line)) ? [{ mark, at: position }] : [],
+    ),
+  };
+}
+
+/** Where a score lies that was measured from the edge of its step. */
+function placeOf({ from }: Reading, at: Length, cut: Length): Length {
+  return from === 'start' ? at : minus(cut, at);
+}
+
+function afterMishap(plan: Plan, made: MadeWay, mishap: Mishap): MadeWay {
+  if (mishap.piece !== made.piece) return made;
+  switch (mishap.kind) {
+    case 'cut': {
+      const cut = made.way === 'across' ? mishap.width : mishap.height;
+      // Scores that were measured from the far edge lie where they were measured.
+      const readings = readingsOf(plan, made.piece, made.way);
+      const marks = made.marks.map(({ mark, at }) => {
+        const reading = readings.find((each) => each.mark === mark);
+        return { mark, at: reading ? placeOf(reading, reading.reading, cut) : at };
+      });
+      return { ...made, cut, marks };
+    }
+    case 'score': {
+      const reading = readingsOf(plan, made.piece, made.way).find(
+        ({ line }) => line === mishap.line,
+      );
+      if (reading?.mark === undefined) return made;
+      const { mark } = reading;
+      const others = made.marks.filter((each) => each.mark !== mark);
+      return { ...made, marks: [...others, { mark, at: placeOf(reading, mishap.at, made.cut) }] };
+    }
+    case 'torn':
+      return wayOf(mishap.edge) === made.way ? trimmedAt(mishap.edge, mishap.depth, made) : made;
+  }
+}
+
+/** Everything that is cut and scored, as it is now. */
+export function factsAfter(plan: Plan, done: DoneSoFar, mishap: Mishap): readonly MadeWay[] {
+  return plan.pieces
+    .filter(({ id }) => done.cut.has(id) || id === mishap.piece)
+    .flatMap((piece) => ways.map((way) => asPlanned(plan, piece, way, done)))
+    .map((made) => afterMishap(plan, made, mishap));
+}
+
+/**
+ * What has to be cut off so that a score which lies too far in is as far from its edge as planned;
+ * undefined where it lies too near to the edge.
+ */
+export function trimFor(plan: Plan, mishap: Mishap) {
+  if (mishap.kind !== 'score') return undefined;
+  const way = mishap.line.startsWith('column') ? 'across' : 'down';
+  const reading = readingsOf(plan, mishap.piece, way).find(({ line }) => line === mishap.line);
+  if (!reading) return undefined;
+  const depth = minus(mishap.at, reading.reading);
+  if (depth <= 0) return undefined;
+  const start: Side = way === 'across' ? 'left' : 'top';
+  const end: Side = way === 'across' ? 'right' : 'bottom';
+  return { edge: reading.from === 'start' ? start : end, depth, way } as const;
+}

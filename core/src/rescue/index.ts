@@ -1,0 +1,4 @@
+export { doneSoFar } from './done-so-far.ts';
+export { type DoneSoFar, type Mishap } from './mishap.ts';
+export { redone } from './redo.ts';
+export { rescue, type Rescue, type WayOn } from './rescue.ts';

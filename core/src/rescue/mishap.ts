@@ -1,0 +1,39 @@
+import type { Length } from '../length/index.ts';
+import type { Side } from '../piece/index.ts';
+
+/** What came out otherwise than planned. */
+export type Mishap =
+  /** A piece was cut to another size. */
+  | {
+      readonly kind: 'cut';
+      readonly piece: string;
+      readonly width: Length;
+      readonly height: Length;
+    }
+  /** A score lies elsewhere, measured from the same edge as in its step. */
+  | {
+      readonly kind: 'score';
+      readonly piece: string;
+      readonly line: string;
+      readonly at: Length;
+    }
+  /** The card is torn or spoilt at an edge, so far in. */
+  | {
+      readonly kind: 'torn';
+      readonly piece: string;
+      readonly edge: Side;
+      readonly depth: Length;
+    };
+
+/** What has been done to the pieces of a box so far. */
+export interface DoneSoFar {
+  /** Pieces that are cut. */
+  readonly cut: ReadonlySet<string>;
+  /** Lines that are scored or marked, as `piece line`. */
+  readonly scored: ReadonlySet<string>;
+}
+
+/** How a line is named among those of all pieces. */
+export function lineOf(piece: string, line: string): string {
+  return `${piece} ${line}`;
+}

@@ -1,0 +1,163 @@
+import { planChanges } from '../compare/index.ts';
+import { formatGap, formatLength, formatWithUnit, zero } from '../length/index.ts';
+import { cutSizeOf, type Piece } from '../piece/index.ts';
+import { planBox, type Plan } from '../planning/index.ts';
+import type { MadeWay, PlanRequest } from '../request/index.ts';
+import { formatSize } from '../steps/index.ts';
+import { factsAfter, trimFor, trimmedAt } from './facts.ts';
+import type { DoneSoFar, Mishap } from './mishap.ts';
+
+/** A way to go on with what is made. */
+export interface WayOn {
+  readonly kind: 'go on' | 'trim';
+  /** Whether the box is as good as it was planned: what goes over what still holds. */
+  readonly isGood: boolean;
+  readonly request: PlanRequest;
+  readonly plan: Plan;
+  /** What to do about the piece, and what becomes of the others. */
+  readonly sentences: readonly string[];
+}
+
+/** What can be done about a mishap: ways to go on, the best first, and what cutting again would take. */
+export interface Rescue {
+  readonly ways: readonly WayOn[];
+  /** The piece as it was planned, where it is better cut again. */
+  readonly again: string;
+  /** Why nothing made so can be used, where there is no way on. */
+  readonly why?: string;
+}
+
+/** A plan with what was asked for. */
+interface Answered {
+  readonly plan: Plan;
+  readonly request: PlanRequest;
+}
+
+const order = ['holds', 'loose', 'tight'];
+
+function worst({ pairs }: Plan): number {
+  return Math.max(0, ...pairs.map(({ state }) => order.indexOf(state)));
+}
+
+function readingsInWords(plan: Plan, piece: string, { kit }: PlanRequest): string {
+  const marks = plan.marks.find((each) => each.piece === piece)?.readings ?? [];
+  const readings = [...new Set(marks.map(({ reading }) => reading))].sort((a, b) => a - b);
+  return readings.map((reading) => formatLength(reading, kit.board.unit)).join(', ');
+}
+
+function changeSentences(old: Answered, now: Answered): readonly string[] {
+  const { unit } = now.request.kit.trimmer;
+  const made = new Set(now.request.made.map(({ piece }) => piece));
+  const named = (id: string): Piece | undefined => now.plan.pieces.find((piece) => piece.id === id);
+  return planChanges(old, now).pieces.flatMap(({ piece: id, sameSize, sameScores }) => {
+    const piece = named(id);
+    if (!piece) return [];
+    const { width, height } = cutSizeOf(piece.grid);
+    const cut =
+      sameSize || made.has(id) ? [] : [`${piece.name}: cut it ${formatSize(width, height, unit)}.`];
+    const scores = readingsInWords(now.plan, id, now.request);
+    const scored = sameScores || scores === '' ? [] : [`${piece.name}: score at ${scores}.`];
+    return [...cut, ...scored];
+  });
+}
+
+function pairSentences({ pairs }: Plan): readonly string[] {
+  return pairs.flatMap(({ kind, state }) => {
+    if (state === 'holds') return [];
+    const name = { lid: 'The lid', drawer: 'The drawer', liner: 'The liner' }[
+      kind === 'drawer' || kind === 'liner' ? kind : 'lid'
+    ];
+    return [`${name} would be ${state === 'tight' ? 'too tight' : 'loose'}.`];
+  });
+}
+
+type Try = WayOn | { readonly kind: 'none'; readonly why: string };
+
+/** The same request with no more room round the gift than is left. */
+function withAnyRoom(request: PlanRequest): PlanRequest {
+  const { across, deep, high } = request.room;
+  const any = ({ target }: typeof across) => ({ target, floor: zero });
+  return { ...request, room: { across: any(across), deep: any(deep), high: any(high) } };
+}
+
+function roomSentence(plan: Plan, { room, unit }: PlanRequest): readonly string[] {
+  const ways = [
+    ['at the sides', plan.room.across, room.across.floor],
+    ['at front and back', plan.room.deep, room.deep.floor],
+    ['over the top', plan.room.high, room.high.floor],
+  ] as const;
+  return ways.flatMap(([where, left, wanted]) =>
+    left < wanted
+      ? [
+          `The gift has less room than you asked for: ${formatGap(left)} ${where}, and not ${formatWithUnit(wanted, unit)}.`,
+        ]
+      : [],
+  );
+}
+
+/** Plans a box round what is made; with less room for the gift where there is no other way. */
+function wayOn(
+  kind: WayOn['kind'],
+  old: Answered,
+  made: readonly MadeWay[],
+  first: readonly string[],
+): Try {
+  const wanted = { ...old.request, made: [...made] };
+  const strict = planBox(wanted);
+  const request = strict.ok ? wanted : withAnyRoom(wanted);
+  const result = strict.ok ? strict : planBox(request);
+  if (!result.ok) return { kind: 'none', why: result.problems[0]?.message ?? '' };
+  const { plan } = result;
+  const changes = changeSentences(old, { plan, request });
+  return {
+    kind,
+    isGood: strict.ok && worst(plan) <= worst(old.plan),
+    request,
+    plan,
+    sentences: [
+      ...first,
+      ...(changes.length === 0 ? ['Everything else stays as it is.'] : changes),
+      ...pairSentences(plan),
+      ...roomSentence(plan, wanted),
+    ],
+  };
+}
+
+/**
+ * What to do when a piece came out otherwise than planned: everything that is not cut yet is planned again
+ * round it; where a score lies too far in, also with a strip cut off; and what it takes to cut it again.
+ */
+export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap: Mishap): Rescue {
+  const old = { plan, request };
+  const facts = factsAfter(plan, done, mishap);
+  const piece = plan.pieces.find(({ id }) => id === mishap.piece);
+  if (!piece) throw new RangeError(`No piece ${mishap.piece} in this box`);
+  const { unit } = request.kit.trimmer;
+  const name = piece.name.toLowerCase();
+  const torn =
+    mishap.kind === 'torn'
+      ? [
+          `Cut ${formatWithUnit(mishap.depth, unit)} off the ${name} at the ${mishap.edge}, past the tear.`,
+        ]
+      : [];
+  const tries = [wayOn('go on', old, facts, torn)];
+  const trim = trimFor(plan, mishap);
+  if (trim) {
+    const { edge, depth, way } = trim;
+    const trimmed = facts.map((each) =>
+      each.piece === mishap.piece && each.way === way ? trimmedAt(edge, depth, each) : each,
+    );
+    const sentence = `Cut ${formatWithUnit(depth, unit)} off the ${name} at the ${edge}: then the score is as far from its edge as planned.`;
+    tries.push(wayOn('trim', old, trimmed, [sentence]));
+  }
+  const ways = tries
+    .flatMap((each) => (each.kind === 'none' ? [] : [each]))
+    .sort((a, b) => Number(b.isGood) - Number(a.isGood));
+  const refused = tries.find((each) => each.kind === 'none');
+  const { width, height } = cutSizeOf(piece.grid);
+  return {
+    ways,
+    again: `Cut the ${name} again: ${formatSize(width, height, unit)}.`,
+    ...(ways.length === 0 && refused && { why: refused.why }),
+  };
+}
