@@ -21,7 +21,7 @@ import type {
   StyleFit,
   StyleFrame,
 } from '../forms/index.ts';
-import { minus, smallest, times, zero } from '../length/index.ts';
+import { largest, minus, smallest, times, zero } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { MadeWay } from '../request/index.ts';
@@ -65,7 +65,10 @@ function spansOf(template: PieceTemplate, way: Way, made: readonly MadeWay[]): r
   });
 }
 
-/** A section that stands alone between two marks is settled, however far above its target it came out. */
+/** How much larger than wanted a section that came out so may be: a wider seam reaches past its panel. */
+const mostOver = 1.5;
+
+/** A section that stands alone between two marks is settled, if it came out within reason. */
 function settle(sections: readonly Section[], spans: readonly Span[]): readonly Section[] {
   const alone = new Map(
     spans.flatMap(({ sections: [id, ...more], is }) =>
@@ -74,7 +77,10 @@ function settle(sections: readonly Section[], spans: readonly Span[]): readonly 
   );
   return sections.map((section) => {
     const is = alone.get(section.id);
-    return is !== undefined && is >= section.least ? { ...section, least: is, most: is } : section;
+    const most = largest(section.most, times(section.target, mostOver));
+    return is !== undefined && is >= section.least && is <= most
+      ? { ...section, least: is, most: is }
+      : section;
   });
 }
 

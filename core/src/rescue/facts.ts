@@ -90,6 +90,22 @@ export function factsAfter(plan: Plan, done: DoneSoFar, mishap: Mishap): readonl
     .map((made) => afterMishap(plan, made, mishap));
 }
 
+/** The facts with a piece that was cut too large cut down to its size; undefined where it is none. */
+export function cutDown(
+  plan: Plan,
+  facts: readonly MadeWay[],
+  mishap: Mishap,
+): readonly MadeWay[] | undefined {
+  const piece = plan.pieces.find(({ id }) => id === mishap.piece);
+  if (mishap.kind !== 'cut' || !piece) return undefined;
+  const { width, height } = cutSizeOf(piece.grid);
+  const isLarger = mishap.width >= width && mishap.height >= height;
+  if (!isLarger || (mishap.width === width && mishap.height === height)) return undefined;
+  return facts.map((made) =>
+    made.piece === mishap.piece ? { ...made, cut: made.way === 'across' ? width : height } : made,
+  );
+}
+
 /**
  * What has to be cut off so that a score which lies too far in is as far from its edge as planned;
  * undefined where it lies too near to the edge.

@@ -4,7 +4,7 @@ import { cutSizeOf, type Piece } from '../piece/index.ts';
 import { planBox, type Plan } from '../planning/index.ts';
 import type { MadeWay, PlanRequest } from '../request/index.ts';
 import { formatSize } from '../steps/index.ts';
-import { factsAfter, trimFor, trimmedAt } from './facts.ts';
+import { cutDown, factsAfter, trimFor, trimmedAt } from './facts.ts';
 import type { DoneSoFar, Mishap } from './mishap.ts';
 
 /** A way to go on with what is made. */
@@ -134,6 +134,8 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
   if (!piece) throw new RangeError(`No piece ${mishap.piece} in this box`);
   const { unit } = request.kit.trimmer;
   const name = piece.name.toLowerCase();
+  const { width, height } = cutSizeOf(piece.grid);
+  const size = formatSize(width, height, unit);
   const torn =
     mishap.kind === 'torn'
       ? [
@@ -141,6 +143,8 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
         ]
       : [];
   const tries = [wayOn('go on', old, facts, torn)];
+  const down = cutDown(plan, facts, mishap);
+  if (down) tries.push(wayOn('trim', old, down, [`Cut the ${name} down to ${size}.`]));
   const trim = trimFor(plan, mishap);
   if (trim) {
     const { edge, depth, way } = trim;
@@ -154,10 +158,9 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
     .flatMap((each) => (each.kind === 'none' ? [] : [each]))
     .sort((a, b) => Number(b.isGood) - Number(a.isGood));
   const refused = tries.find((each) => each.kind === 'none');
-  const { width, height } = cutSizeOf(piece.grid);
   return {
     ways,
-    again: `Cut the ${name} again: ${formatSize(width, height, unit)}.`,
+    again: `Cut the ${name} again: ${size}.`,
     ...(ways.length === 0 && refused && { why: refused.why }),
   };
 }
