@@ -24,4 +24,5 @@ export {
   withDone,
   type Progress,
 } from './progress.ts';
+export { plural } from './plural.ts';
 export { sayJobStep, type JobWords } from './job-words.ts';

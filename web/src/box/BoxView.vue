@@ -12,10 +12,12 @@ import {
 import { Download, Redo2, Undo2 } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import Button from 'primevue/button';
-import { computed, onBeforeUnmount, watch } from 'vue';
+import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import TopBar from '../parts/TopBar.vue';
 import Choice from '../parts/Choice.vue';
+import MadeNote from '../rescue/MadeNote.vue';
+import RescueDialog from '../rescue/RescueDialog.vue';
 import { useDrafts } from '../stores/drafts.ts';
 import { useProject } from '../stores/project.ts';
 import ConflictBar from './ConflictBar.vue';
@@ -61,6 +63,12 @@ function cameFromViewOf(id: string): boolean {
   const isOpen = project.id === id && project.openState.kind === 'open';
   return isOpen && typeof back === 'string' && back.startsWith(`/box/${id}/`);
 }
+
+/** Whether the maker is telling what went wrong. */
+const rescues = shallowRef(false);
+const names = computed(
+  () => new Map(project.shown?.plan.pieces.map(({ id, name }) => [id, name]) ?? []),
+);
 
 /** The box that this one was made from: the same one, however often the document is written anew. */
 const basis = computed<PlanRequest | undefined>((before) => {
@@ -221,6 +229,12 @@ async function keepBoth(): Promise<void> {
         :stale="stale"
         :changes="changes"
       >
+        <MadeNote
+          v-if="project.shown.request.made.length > 0"
+          :request="project.shown.request"
+          :names="names"
+          @forget="project.changeBox('rescue', { made: [] })"
+        />
         <BasisBar
           v-if="project.document.basis"
           :name="project.document.basis.name"
@@ -249,7 +263,9 @@ async function keepBoth(): Promise<void> {
       :plan="project.shown.plan"
       :request="project.shown.request"
       :trouble="trouble"
+      @rescue="rescues = true"
     />
+    <RescueDialog :id="id" :visible="rescues" @close="rescues = false" />
   </div>
 </template>
 

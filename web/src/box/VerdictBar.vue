@@ -5,6 +5,7 @@ import Worded from '../parts/Worded.vue';
 
 /** What makers check before they cut; or why the plan above is the last good one. */
 const props = defineProps<{ plan: Plan; request: PlanRequest; trouble: string | undefined }>();
+const emit = defineEmits<{ rescue: [] }>();
 
 const verdicts = computed(() => verdictsOf(props.plan, props.request));
 </script>
@@ -27,6 +28,7 @@ const verdicts = computed(() => verdictsOf(props.plan, props.request));
         <span v-if="verdict.detail" class="detail"><Worded :text="verdict.detail" /></span>
       </li>
     </ul>
+    <button type="button" @click="emit('rescue')">Off by a bit?</button>
   </footer>
 </template>
 
@@ -39,6 +41,18 @@ const verdicts = computed(() => verdictsOf(props.plan, props.request));
   padding: 6px 16px;
   color: #e9f1ee;
   background: var(--mat-deep);
+}
+
+button {
+  flex: none;
+  margin-left: 20px;
+  padding: 4px 8px;
+  border: 0;
+  font: 600 14px var(--text);
+  color: inherit;
+  text-decoration: underline;
+  background: none;
+  cursor: pointer;
 }
 
 ul {

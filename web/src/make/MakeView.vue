@@ -5,6 +5,8 @@ import { useEventListener, useSwipe } from '@vueuse/core';
 import { computed, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import Worded from '../parts/Worded.vue';
+import MadeNote from '../rescue/MadeNote.vue';
+import RescueDialog from '../rescue/RescueDialog.vue';
 import { useMaking } from '../stores/making.ts';
 import { useOpenProject } from '../stores/open-project.ts';
 import CopyCount from './CopyCount.vue';
@@ -71,6 +73,7 @@ function finishShown(): void {
 
 useEventListener(window, 'keydown', (event) => {
   const { target, key } = event;
+  if (rescues.value) return;
   if (target instanceof HTMLElement && target.closest('input, [role="spinbutton"]')) return;
   const isButton = target instanceof HTMLElement && target.closest('button, a') !== null;
   if (key === 'ArrowRight' || key === 'ArrowLeft') {
@@ -89,6 +92,13 @@ useSwipe(bench, {
     if (direction === 'right') walk(-1);
   },
 });
+
+/** Whether the maker is telling what went wrong. */
+const rescues = shallowRef(false);
+const pieceAtHand = computed(() => step.value?.work.piece);
+const names = computed(
+  () => new Map(shown.value?.plan.pieces.map(({ id, name }) => [id, name]) ?? []),
+);
 
 const leftWords = computed(() => {
   const words = minutesInWords(making.leftInAll);
@@ -130,6 +140,12 @@ const boxesMade = computed(() => {
         <p v-if="making.state === 'here only'" class="away" role="alert">
           The server doesn’t answer. Progress is kept on this page until it does.
         </p>
+        <MadeNote
+          v-if="shown.request.made.length > 0"
+          :request="shown.request"
+          :names="names"
+          @forget="project.changeBox('rescue', { made: [] })"
+        />
         <template v-if="step && words && !rests">
           <header>
             <div class="said" aria-live="polite">
@@ -160,6 +176,7 @@ const boxesMade = computed(() => {
               Back
             </button>
             <span class="left">{{ leftWords }}</span>
+            <button type="button" class="big off" @click="rescues = true">Off by a bit?</button>
             <template v-if="isStepDone">
               <button type="button" class="big" @click="making.doAgain()">Do it again</button>
               <button type="button" class="big go" @click="walk(1)">Next</button>
@@ -190,6 +207,7 @@ const boxesMade = computed(() => {
         </div>
       </section>
     </main>
+    <RescueDialog :id="id" :visible="rescues" :piece="pieceAtHand" @close="rescues = false" />
   </div>
 </template>
 

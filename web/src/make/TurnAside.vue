@@ -36,6 +36,10 @@ const emit = defineEmits<{ choose: [pass: number] }>();
   color: #d3e2dd;
 }
 
+.turn svg {
+  flex: none;
+}
+
 .turn b {
   margin-top: 6px;
   font-size: 17px;

@@ -68,7 +68,13 @@ async function begin(): Promise<void> {
 async function resize({ document: { name, box } }: StoredProject): Promise<void> {
   await attempt(async () => {
     const wanted = `${name.slice(0, longestName - 20)}, another gift`;
-    const { id } = await createProject({ version: 1, name: wanted, box, basis: { name, box } });
+    const fresh = { ...box, made: [] };
+    const { id } = await createProject({
+      version: 1,
+      name: wanted,
+      box: fresh,
+      basis: { name, box: fresh },
+    });
     await router.push({ name: 'box', params: { id } });
   });
 }

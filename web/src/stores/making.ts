@@ -4,6 +4,7 @@ import {
   isDone,
   noProgress,
   planJob,
+  redone,
   secondsLeft,
   stepAtHand,
   undone,
@@ -117,6 +118,12 @@ export const useMaking = defineStore('making', () => {
     begun.value = Date.now();
   }
 
+  /** So many copies of a piece are cut again, and go through its steps once more. */
+  function cutAgain(piece: string, copies: number): void {
+    if (job.value) adopt(redone(job.value, progress.value, piece, copies));
+    begun.value = Date.now();
+  }
+
   function setBoxes(boxes: number): void {
     adopt({ ...progress.value, boxes });
   }
@@ -158,6 +165,7 @@ export const useMaking = defineStore('making', () => {
     go,
     walk,
     doAgain,
+    cutAgain,
     setBoxes,
     startAnew,
     left,

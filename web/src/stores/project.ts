@@ -154,7 +154,12 @@ export const useProject = defineStore('project', () => {
   }
 
   function changeBox(what: string, part: Partial<PlanRequest>): void {
-    change(what, (whole) => ({ ...whole, box: { ...whole.box, ...part } }));
+    change(what, (whole) => {
+      const isOther = part.style !== undefined && part.style.style !== whole.box.style.style;
+      // Another kind of box is cut of other pieces.
+      const made = part.made ?? (isOther ? [] : whole.box.made);
+      return { ...whole, box: { ...whole.box, ...part, made } };
+    });
   }
 
   // A tool that was changed in the kit is changed in the box that uses it.

@@ -1,0 +1,344 @@
+<script setup lang="ts">
+import {
+  countInWords,
+  doneSoFar,
+  millimetres,
+  plural,
+  rescue,
+  type Mishap,
+  type Side,
+  type WayOn,
+} from '@rangoli/core';
+import Button from 'primevue/button';
+import Dialog from 'primevue/dialog';
+import InputNumber from 'primevue/inputnumber';
+import { computed, shallowRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { createProject } from '../api/projects.ts';
+import Choice from '../parts/Choice.vue';
+import MeasureField from '../parts/MeasureField.vue';
+import Pick from '../parts/Pick.vue';
+import Worded from '../parts/Worded.vue';
+import { useMaking } from '../stores/making.ts';
+import { useProject } from '../stores/project.ts';
+import { formFor, mishapOf, scoresOf, type MishapForm } from './mishap-form.ts';
+
+/** What to do when something was cut, scored or torn otherwise than planned. */
+const props = defineProps<{ visible: boolean; id: string; piece?: string | undefined }>();
+const emit = defineEmits<{ close: [] }>();
+
+const project = useProject();
+const making = useMaking();
+const router = useRouter();
+
+const kinds = [
+  { value: 'cut', label: 'A piece came out' },
+  { value: 'score', label: 'A score is off' },
+  { value: 'torn', label: 'It tore' },
+] as const;
+const sides: readonly { value: Side; label: string }[] = [
+  { value: 'left', label: 'on the left' },
+  { value: 'right', label: 'on the right' },
+  { value: 'top', label: 'at the top' },
+  { value: 'bottom', label: 'at the bottom' },
+];
+
+const shown = computed(() => project.shown);
+const unit = computed(() => shown.value?.request.kit.trimmer.unit ?? 'inch');
+const form = shallowRef<MishapForm>();
+/** How many pieces came out so; all of them until the maker says. */
+const some = shallowRef<number>();
+const trouble = shallowRef<string>();
+
+function start(piece: string | undefined, kind: Mishap['kind']): void {
+  const plan = shown.value?.plan;
+  const found = plan?.pieces.find(({ id }) => id === piece) ?? plan?.pieces[0];
+  if (plan && found) form.value = formFor(plan, found, kind, unit.value);
+}
+watch(
+  () => props.visible,
+  (visible) => {
+    if (!visible) return;
+    trouble.value = undefined;
+    if (making.id !== props.id) void making.open(props.id);
+    start(props.piece, form.value?.kind ?? 'cut');
+    some.value = undefined;
+  },
+);
+
+function set(part: Partial<MishapForm>): void {
+  if (form.value) form.value = { ...form.value, ...part };
+}
+
+const pieces = computed(
+  () => shown.value?.plan.pieces.map(({ id, name }) => ({ value: id, label: name })) ?? [],
+);
+const name = computed(
+  () => pieces.value.find(({ value }) => value === form.value?.piece)?.label ?? '',
+);
+const scores = computed(() =>
+  form.value && shown.value ? scoresOf(shown.value.plan, form.value.piece, unit.value) : [],
+);
+const scoreOptions = computed(() =>
+  scores.value.map(({ line, label }) => ({ value: line, label })),
+);
+
+function chooseScore(line: string): void {
+  const score = scores.value.find((each) => each.line === line);
+  if (score) set({ line, at: score.reading });
+}
+
+/** How many of the piece there are in the batch. */
+const copies = computed(() => {
+  const piece = shown.value?.plan.pieces.find(({ id }) => id === form.value?.piece);
+  return (piece?.copies ?? 1) * making.progress.boxes;
+});
+const affected = computed(() => Math.min(some.value ?? copies.value, copies.value));
+const isSome = computed(() => affected.value < copies.value);
+
+const found = computed(() => {
+  const now = shown.value;
+  const mishap = now && form.value && mishapOf(now.plan, form.value);
+  if (!now || !mishap || !making.job) return undefined;
+  const { plan, request } = now;
+  const done = doneSoFar(plan, making.job, making.progress, request.made);
+  return rescue(plan, request, done, mishap);
+});
+
+const headings: Readonly<Record<WayOn['kind'], readonly [string, string]>> = {
+  'go on': ['Go on with it', 'Go on like this'],
+  trim: ['Cut a little off', 'Cut it, and go on like this'],
+};
+
+/** The whole batch goes on so, or only what came out so, as a box of its own. */
+async function take(way: WayOn): Promise<void> {
+  const whole = project.document;
+  if (!whole) return;
+  if (!isSome.value) {
+    project.changeBox('rescue', { made: way.request.made, room: way.request.room });
+    emit('close');
+    return;
+  }
+  try {
+    const { id } = await createProject({
+      ...whole,
+      name: `${whole.name.slice(0, 60)}, rescued`,
+      box: way.request,
+    });
+    emit('close');
+    await router.push({ name: 'make', params: { id } });
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'It broke.';
+  }
+}
+
+function again(): void {
+  if (form.value) making.cutAgain(form.value.piece, affected.value);
+  emit('close');
+}
+
+const most = millimetres(1500);
+const least = millimetres(1);
+function field(part: string): string {
+  return `${props.id} rescue.${part}`;
+}
+</script>
+
+<template>
+  <Dialog
+    :visible="visible"
+    modal
+    header="Off by a bit?"
+    :style="{ width: '620px', maxWidth: '94vw' }"
+    @update:visible="(open) => !open && emit('close')"
+  >
+    <div v-if="form && shown" class="rescue">
+      <Choice
+        label="What happened"
+        :value="form.kind"
+        :options="kinds"
+        @change="(kind) => set({ kind })"
+      />
+      <div class="fields">
+        <div>
+          <span>Piece</span>
+          <Pick
+            label="Piece"
+            :value="form.piece"
+            :options="pieces"
+            @change="(piece) => start(piece, form?.kind ?? 'cut')"
+          />
+        </div>
+        <template v-if="form.kind === 'cut'">
+          <MeasureField
+            :field="field('width')"
+            label="It is wide"
+            :length="form.width"
+            :unit="unit"
+            :least="least"
+            :most="most"
+            @change="(width) => set({ width })"
+          />
+          <MeasureField
+            :field="field('height')"
+            label="It is high"
+            :length="form.height"
+            :unit="unit"
+            :least="least"
+            :most="most"
+            @change="(height) => set({ height })"
+          />
+        </template>
+        <template v-else-if="form.kind === 'score'">
+          <div>
+            <span>The score at</span>
+            <Pick
+              label="The score at"
+              :value="form.line"
+              :options="scoreOptions"
+              @change="chooseScore"
+            />
+          </div>
+          <MeasureField
+            :field="field('at')"
+            label="is at"
+            :length="form.at"
+            :unit="unit"
+            :least="least"
+            :most="most"
+            @change="(at) => set({ at })"
+          />
+        </template>
+        <template v-else>
+          <div>
+            <span>As drawn</span>
+            <Pick
+              label="Edge"
+              :value="form.edge"
+              :options="sides"
+              @change="(edge) => set({ edge })"
+            />
+          </div>
+          <MeasureField
+            :field="field('depth')"
+            label="So far in"
+            :length="form.depth"
+            :unit="unit"
+            :least="least"
+            :most="most"
+            @change="(depth) => set({ depth })"
+          />
+        </template>
+        <label v-if="copies > 1" class="count">
+          <span>How many of {{ countInWords(copies) }}</span>
+          <InputNumber
+            :model-value="affected"
+            :min="1"
+            :max="copies"
+            show-buttons
+            size="small"
+            :input-style="{ width: '4.6rem' }"
+            aria-label="How many came out so"
+            @update:model-value="(count) => count !== null && (some = count)"
+          />
+        </label>
+      </div>
+      <p v-if="!found" class="quiet">Say what it measures, and see what can be done.</p>
+      <div v-else class="ways" aria-live="polite">
+        <section v-for="way in found.ways" :key="way.kind" :class="{ good: way.isGood }">
+          <h3>
+            {{ way.isGood ? 'It can be saved' : 'It could do' }}:
+            {{ headings[way.kind][0].toLowerCase() }}
+          </h3>
+          <ul>
+            <li v-for="sentence in way.sentences" :key="sentence"><Worded :text="sentence" /></li>
+          </ul>
+          <Button
+            size="small"
+            :severity="way.isGood ? 'primary' : 'secondary'"
+            :label="isSome ? 'Make these a box of their own' : headings[way.kind][1]"
+            @click="take(way)"
+          />
+        </section>
+        <section>
+          <h3 v-if="found.ways.length === 0">This one is lost</h3>
+          <h3 v-else>Or start it anew</h3>
+          <ul>
+            <li v-if="found.why"><Worded :text="found.why" /></li>
+            <li>
+              <Worded :text="found.again" />
+              <template v-if="affected > 1">
+                {{ ' ' }}In all, {{ countInWords(affected) }} {{ plural(name) }}.</template
+              >
+            </li>
+          </ul>
+          <Button
+            size="small"
+            severity="secondary"
+            :label="`Cut ${affected > 1 ? 'them' : 'it'} again`"
+            @click="again"
+          />
+        </section>
+      </div>
+      <p v-if="trouble" role="alert" class="trouble">{{ trouble }}</p>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.rescue {
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(120px, 1fr));
+  gap: 10px 12px;
+  align-items: end;
+}
+
+.fields > div > span,
+.fields > label > span {
+  display: block;
+  margin-bottom: 2px;
+  font-size: 12px;
+  color: var(--ink-soft);
+}
+
+.count :deep(.p-inputnumber) {
+  display: inline-flex;
+}
+
+.ways {
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+}
+
+section {
+  padding-left: 12px;
+  border-left: 4px solid var(--rule);
+}
+
+section.good {
+  border-left-color: var(--leaf);
+}
+
+h3 {
+  margin: 0 0 4px;
+  font: 700 18px var(--figures);
+}
+
+ul {
+  margin: 0 0 8px;
+  padding: 0;
+  font-size: 16px;
+  list-style: none;
+}
+
+.trouble {
+  color: var(--vermilion);
+}
+</style>
