@@ -1,5 +1,6 @@
 /** The one way in: the web client, its workers, the server and the command line all plan with this. */
 export {
+  madeAsPlanned,
   planBox,
   planSchema,
   type PairChoice,

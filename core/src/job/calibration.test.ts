@@ -1,18 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  insideLesson,
   judgeGap,
   learnedGap,
   lessonOf,
+  madeAsPlanned,
   millimetres,
   nanometres,
   papersSchema,
   planBox,
   taughtPairs,
   usualRequest,
+  zero,
   type Felt,
 } from '../index.ts';
-import { sundial } from '../testing/requests.ts';
+import { anyRequest, sundial } from '../testing/requests.ts';
 
 const felt = fc.constantFrom<Felt>('too tight', 'just right', 'too loose');
 const some = fc.integer({ min: 0, max: 3_000_000 });
@@ -38,6 +41,43 @@ describe('a trial box', () => {
       }),
     );
   });
+
+  it('finds the thickness that card has from the inside that it makes', () => {
+    fc.assert(
+      fc.property(anyRequest, fc.double({ min: 0.75, max: 1.3, noNaN: true }), (request, share) => {
+        const result = planBox(request);
+        if (!result.ok) return;
+        const { plan } = result;
+        const [first] = request.papers;
+        const real = nanometres(Math.round(first.thickness * share));
+        if (real < millimetres(0.1) || real > millimetres(1.2)) return;
+        // The same pieces in the card as it really is, measured.
+        const any = { target: zero, floor: zero };
+        const made = plan.pieces.flatMap((piece) =>
+          (['across', 'down'] as const).map((way) => madeAsPlanned(plan, piece, way, () => true)),
+        );
+        const holder = plan.pieces.find(({ id }) => id === plan.assembly.parts[0]?.piece);
+        if (holder?.paper !== 0) return;
+        const [, ...others] = request.papers;
+        const really = planBox({
+          ...request,
+          room: { across: any, deep: any, high: any },
+          papers: [{ ...first, thickness: real }, ...others],
+          made,
+        });
+        if (!really.ok) return;
+        const lesson = insideLesson(plan, request, really.plan.clearInside);
+        if (!lesson) {
+          expect(really.plan.clearInside).toEqual(plan.clearInside);
+          return;
+        }
+        expect(lesson.sentence).toMatch(/^[A-Z].*\.$/);
+        const learned = lesson.papers[0].thickness;
+        expect(Math.abs(learned - real)).toBeLessThan(millimetres(0.05));
+      }),
+      { numRuns: 150 },
+    );
+  }, 30_000);
 
   it('teaches the lid’s own paper, says so, and the next lid is another one', () => {
     const request = usualRequest(sundial, 'inch');

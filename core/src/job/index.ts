@@ -8,6 +8,7 @@ export {
 } from './assembly-step.ts';
 export { boxOf } from './assembly-steps.ts';
 export { lessonOf, taughtPairs, type Lesson, type TaughtPair } from './calibration.ts';
+export { insideLesson } from './inside-lesson.ts';
 export { sheetsFor } from './job-sheets.ts';
 export { planJob, scoredBefore, type Bench, type Job, type JobStage, type JobStep } from './job.ts';
 export {
@@ -25,4 +26,5 @@ export {
   type Progress,
 } from './progress.ts';
 export { plural } from './plural.ts';
+export { noteBefore, stageNote } from './stage-words.ts';
 export { sayJobStep, type JobWords } from './job-words.ts';

@@ -3,7 +3,7 @@ import type { CellRole } from '../piece/index.ts';
 import {
   edgesInWords,
   countInWords,
-  faceWords,
+  lyingInWords,
   partsInWords,
   punchHeadline,
   punchInWords,
@@ -97,8 +97,8 @@ function sayScore(step: ScoreStep, kit: Kit) {
     figure: formatWithUnit(step.reading, unit),
     text: [
       step.tool === 'board'
-        ? `${step.name}. ${faceWords[step.face]}, ${edge} against the ${kit.board.fence} fence.`
-        : `${step.name}. ${faceWords[step.face]}, measured from ${edge}.`,
+        ? `${step.name}. ${lyingInWords(step)}, ${edge} against the ${kit.board.fence} fence.`
+        : `${step.name}. ${lyingInWords(step)}, measured from ${edge}.`,
       `${sayWhere(step, kit)}${sayTurns(step)}.`,
       ...partsInWords(step, kit.trimmer.unit),
     ].join(' '),

@@ -1,2 +1,3 @@
 export { planBox, type PlanResult } from './plan-box.ts';
 export { planSchema, type PairChoice, type Plan, type PlannedPair } from './plan.ts';
+export { madeAsPlanned, readingsOneWay, type MarkReading } from './made-as-planned.ts';

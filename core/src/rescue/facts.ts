@@ -1,26 +1,16 @@
 import { minus, zero, type Length } from '../length/index.ts';
-import { cutSizeOf, type Piece, type Side } from '../piece/index.ts';
-import type { Plan } from '../planning/index.ts';
+import { cutSizeOf, type Side } from '../piece/index.ts';
+import { madeAsPlanned, readingsOneWay, type MarkReading, type Plan } from '../planning/index.ts';
 import type { MadeWay } from '../request/index.ts';
 import { lineOf, type DoneSoFar, type Mishap } from './mishap.ts';
 
-type Way = MadeWay['way'];
-const ways: readonly Way[] = ['across', 'down'];
-
-type Reading = Plan['marks'][number]['readings'][number];
-
-function readingsOf(plan: Plan, piece: string, way: Way): readonly Reading[] {
-  const axis = way === 'across' ? 'column' : 'row';
-  return plan.marks.flatMap((marks) =>
-    marks.piece === piece ? marks.readings.filter(({ line }) => line.startsWith(axis)) : [],
-  );
-}
+const ways: readonly MadeWay['way'][] = ['across', 'down'];
 
 function isStart(edge: Side): boolean {
   return edge === 'left' || edge === 'top';
 }
 
-function wayOf(edge: Side): Way {
+function wayOf(edge: Side): MadeWay['way'] {
   return edge === 'left' || edge === 'right' ? 'across' : 'down';
 }
 
@@ -37,21 +27,8 @@ export function trimmedAt(edge: Side, depth: Length, made: MadeWay): MadeWay {
   };
 }
 
-/** A piece one way as its steps have left it: cut, and with the scores that are done. */
-function asPlanned(plan: Plan, { id, grid }: Piece, way: Way, done: DoneSoFar): MadeWay {
-  const { width, height } = cutSizeOf(grid);
-  return {
-    piece: id,
-    way,
-    cut: way === 'across' ? width : height,
-    marks: readingsOf(plan, id, way).flatMap(({ line, position, mark }) =>
-      mark !== undefined && done.scored.has(lineOf(id, line)) ? [{ mark, at: position }] : [],
-    ),
-  };
-}
-
 /** Where a score lies that was measured from the edge of its step. */
-function placeOf({ from }: Reading, at: Length, cut: Length): Length {
+function placeOf({ from }: MarkReading, at: Length, cut: Length): Length {
   return from === 'start' ? at : minus(cut, at);
 }
 
@@ -61,7 +38,7 @@ function afterMishap(plan: Plan, made: MadeWay, mishap: Mishap): MadeWay {
     case 'cut': {
       const cut = made.way === 'across' ? mishap.width : mishap.height;
       // Scores that were measured from the far edge lie where they were measured.
-      const readings = readingsOf(plan, made.piece, made.way);
+      const readings = readingsOneWay(plan, made.piece, made.way);
       const marks = made.marks.map(({ mark, at }) => {
         const reading = readings.find((each) => each.mark === mark);
         return { mark, at: reading ? placeOf(reading, reading.reading, cut) : at };
@@ -69,7 +46,7 @@ function afterMishap(plan: Plan, made: MadeWay, mishap: Mishap): MadeWay {
       return { ...made, cut, marks };
     }
     case 'score': {
-      const reading = readingsOf(plan, made.piece, made.way).find(
+      const reading = readingsOneWay(plan, made.piece, made.way).find(
         ({ line }) => line === mishap.line,
       );
       if (reading?.mark === undefined) return made;
@@ -86,7 +63,11 @@ function afterMishap(plan: Plan, made: MadeWay, mishap: Mishap): MadeWay {
 export function factsAfter(plan: Plan, done: DoneSoFar, mishap: Mishap): readonly MadeWay[] {
   return plan.pieces
     .filter(({ id }) => done.cut.has(id) || id === mishap.piece)
-    .flatMap((piece) => ways.map((way) => asPlanned(plan, piece, way, done)))
+    .flatMap((piece) =>
+      ways.map((way) =>
+        madeAsPlanned(plan, piece, way, (line) => done.scored.has(lineOf(piece.id, line))),
+      ),
+    )
     .map((made) => afterMishap(plan, made, mishap));
 }
 
@@ -113,7 +94,7 @@ export function cutDown(
 export function trimFor(plan: Plan, mishap: Mishap) {
   if (mishap.kind !== 'score') return undefined;
   const way = mishap.line.startsWith('column') ? 'across' : 'down';
-  const reading = readingsOf(plan, mishap.piece, way).find(({ line }) => line === mishap.line);
+  const reading = readingsOneWay(plan, mishap.piece, way).find(({ line }) => line === mishap.line);
   if (!reading) return undefined;
   const depth = minus(mishap.at, reading.reading);
   if (depth <= 0) return undefined;

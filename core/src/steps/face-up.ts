@@ -1,8 +1,15 @@
+import { millimetres } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
 import type { FaceUp } from './step.ts';
 
-/** How a card lies to be scored: foil and prints must not be scored on. */
-export function faceUpFor({ finish, print }: Paper): FaceUp {
-  if (finish === 'foil') return 'foil down';
-  return print === 'one face' ? 'print down' : 'inside up';
+/** Card under this thickness tears where it is scored as hard as other card. */
+const thin = millimetres(0.2);
+
+/** How a card lies to be scored, and how hard: foil and prints must not be scored on, thin card lightly. */
+export function scoringOf({ finish, print, thickness }: Paper): {
+  readonly face: FaceUp;
+  readonly lightly?: true;
+} {
+  const face = finish === 'foil' ? 'foil down' : print === 'one face' ? 'print down' : 'inside up';
+  return { face, ...(thickness < thin && { lightly: true }) };
 }

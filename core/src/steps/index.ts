@@ -28,8 +28,8 @@ export {
 } from './step.ts';
 export {
   edgesInWords,
-  faceWords,
   formatSize,
+  lyingInWords,
   countInWords,
   partsInWords,
   punchHeadline,

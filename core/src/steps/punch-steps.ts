@@ -2,12 +2,15 @@ import { plus, times, zero, type Length } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
 import type { CornerBoard, Kit } from '../tools/index.ts';
-import { faceUpFor } from './face-up.ts';
+import { scoringOf } from './face-up.ts';
 import { isAt45, slantSteps } from './slant-steps.ts';
 import { minus } from '../length/index.ts';
 import type { PunchStep, ScoreStep, Step } from './step.ts';
 
-type PunchCommon = Pick<PunchStep, 'kind' | 'piece' | 'name' | 'copies' | 'board' | 'face'>;
+type PunchCommon = Pick<
+  PunchStep,
+  'kind' | 'piece' | 'name' | 'copies' | 'board' | 'face' | 'lightly'
+>;
 
 /**
  * A sheet on a diagonal punch board: both marks of the first side, then each other side by the lines that
@@ -46,7 +49,7 @@ function joinedAlongRuler(
         copies: piece.copies,
         tool: 'ruler',
         make: 'score',
-        face: faceUpFor(paper),
+        ...scoringOf(paper),
         reading: wall,
         square: width === height,
         longSides: height >= width ? 'left and right' : 'top and bottom',
@@ -83,7 +86,6 @@ function onCornerBoard(
 /** The lines of a piece that is made on a punch board; undefined where the kit has none for it. */
 export function punchSteps(piece: Piece, paper: Paper, kit: Kit): readonly Step[] | undefined {
   const { id, name, copies, punchBoard } = piece;
-  const face = faceUpFor(paper);
   if (punchBoard === 'diagonal' && kit.diagonalBoard)
     return onDiagonalBoard(piece, paper, {
       kind: 'punch',
@@ -91,13 +93,13 @@ export function punchSteps(piece: Piece, paper: Paper, kit: Kit): readonly Step[
       name,
       copies,
       board: 'diagonal',
-      face,
+      ...scoringOf(paper),
     });
   if (punchBoard === 'corner' && kit.cornerBoard)
     return onCornerBoard(
       piece,
       paper,
-      { kind: 'punch', piece: id, name, copies, board: 'corner', face },
+      { kind: 'punch', piece: id, name, copies, board: 'corner', ...scoringOf(paper) },
       kit.cornerBoard,
     );
   return undefined;

@@ -10,7 +10,7 @@ import {
   type Side,
 } from '../piece/index.ts';
 import type { Kit } from '../tools/index.ts';
-import { faceUpFor } from './face-up.ts';
+import { scoringOf } from './face-up.ts';
 import { inTurningOrder } from './passes.ts';
 import { makingOf, type MadeScore, type WantedScore } from './score-means.ts';
 import type { ScoreStep } from './step.ts';
@@ -107,7 +107,7 @@ export function scoreSteps(
       copies: piece.copies,
       tool,
       make: isScored ? 'score' : 'mark',
-      face: faceUpFor(paper),
+      ...scoringOf(paper),
       reading,
       ...(on === 'none' && { offGroove: { nearest, beyond: minus(reading, nearest) } }),
       ...(on === 'shim' && shim !== undefined && { shim }),

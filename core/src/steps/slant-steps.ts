@@ -9,7 +9,7 @@ import {
   type ScoreGrid,
   type Spot,
 } from '../piece/index.ts';
-import { faceUpFor } from './face-up.ts';
+import { scoringOf } from './face-up.ts';
 import type { SlantEnd, SlantStep } from './step.ts';
 
 function along(positions: readonly Length[], at: number): Length {
@@ -129,7 +129,7 @@ export function slantSteps(
         piece: id,
         name,
         copies,
-        face: faceUpFor(paper),
+        ...scoringOf(paper),
         from,
         to,
         lines: [[...line.places]],

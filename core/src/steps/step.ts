@@ -10,6 +10,9 @@ export type Turn = z.infer<typeof turnSchema>;
 const faceSchema = z.enum(['inside up', 'print down', 'foil down']);
 export type FaceUp = z.infer<typeof faceSchema>;
 
+/** Thin card is scored lightly, so that it isn't cut through. */
+const lightly = z.literal(true).optional();
+
 const common = {
   piece: z.string(),
   name: z.string(),
@@ -47,6 +50,7 @@ export const scoreStepSchema = z.object({
   /** Whether the card is scored there, or only marked on its edges for scores that run aslant. */
   make: z.enum(['score', 'mark']),
   face: faceSchema,
+  lightly,
   /** Distance from the edge at the fence. */
   reading: lengthSchema,
   /** For a score on no groove: the nearest groove and how far the score lies beyond it. */
@@ -87,6 +91,7 @@ export const slantStepSchema = z.object({
   kind: z.literal('slant'),
   ...common,
   face: faceSchema,
+  lightly,
   from: slantEndSchema,
   to: slantEndSchema,
   /** Each line by the places of its runs among the diagonals of the piece. */
@@ -106,6 +111,7 @@ export const punchStepSchema = z.object({
   ...common,
   board: punchBoardSchema,
   face: faceSchema,
+  lightly,
   setting: punchSettingSchema,
   sides: z.int().positive(),
 });

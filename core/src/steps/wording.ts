@@ -80,11 +80,16 @@ export function edgesInWords(step: ScoreStep): string {
 }
 
 /** How the card lies, as it is said: a print lies down, so that it isn’t scored on. */
-export const faceWords: Readonly<Record<FaceUp, string>> = {
+const faceWords: Readonly<Record<FaceUp, string>> = {
   'inside up': 'Inside face up',
   'print down': 'Print face down',
   'foil down': 'Foil face down, scored on its back',
 };
+
+/** How the card lies, and how hard it is scored: `Inside face up`. */
+export function lyingInWords({ face, lightly }: Pick<ScoreStep, 'face' | 'lightly'>): string {
+  return `${faceWords[face]}${lightly ? ', scored lightly: the card is thin' : ''}`;
+}
 
 /** The short line of a score step: `Score all four sides, turning each time`. */
 export function scoreHeadline(step: ScoreStep): string {
@@ -140,7 +145,7 @@ export function scoreInWords(step: ScoreStep, kit: Kit): string {
         ? 'the named edge'
         : 'each named edge in turn';
   return [
-    `${step.name}: ${faceWords[step.face]}, ${edge} against the fence.`,
+    `${step.name}: ${lyingInWords(step)}, ${edge} against the fence.`,
     `${scoreHeadline(step)}, at ${formatLength(step.reading, unit)}.`,
     ...(where === '' ? [] : [`${where}.`]),
     ...partsInWords(step, kit.trimmer.unit),
@@ -247,8 +252,8 @@ export function punchHeadline({ setting, sides, board }: PunchStep): string {
 
 /** The full instruction of a step on a punch board. */
 export function punchInWords(step: PunchStep, kit: Kit): string {
-  const { board, setting, name, face } = step;
-  const start = `${name}: ${faceWords[face]}.`;
+  const { board, setting, name } = step;
+  const start = `${name}: ${lyingInWords(step)}.`;
   if (setting.kind === 'last lines')
     return `${start} Turn it a quarter clockwise. Put the end of each line that you scored last at the notch: punch there, and score. Do so for ${countInWords(step.sides)} sides, ${countInWords(setting.lines)} lines on each.`;
   if (board === 'corner') {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { countInWords, doneOf, isDone, sayJobStep, type JobStep } from '@rangoli/core';
+import { countInWords, doneOf, isDone, noteBefore, sayJobStep, type JobStep } from '@rangoli/core';
 import { ListChecks } from '@lucide/vue';
 import { useEventListener, useSwipe } from '@vueuse/core';
 import { computed, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
@@ -33,7 +33,12 @@ useEventListener(window, 'pagehide', () => making.flush());
 const shown = computed(() => project.shown);
 const kit = computed(() => shown.value?.request.kit);
 const step = computed(() => making.step);
-const words = computed(() => step.value && kit.value && sayJobStep(step.value, kit.value));
+const words = computed(() => {
+  if (!step.value || !kit.value || !making.job) return undefined;
+  const said = sayJobStep(step.value, kit.value);
+  const note = noteBefore(making.job, step.value, kit.value);
+  return note === undefined ? said : { ...said, text: `${note} ${said.text}` };
+});
 const number = computed(() =>
   step.value && making.job ? making.job.steps.indexOf(step.value) + 1 : 0,
 );

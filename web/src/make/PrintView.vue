@@ -5,6 +5,7 @@ import {
   paperFor,
   sayJobStep,
   sheetsFor,
+  stageNote,
   toMillimetres,
   type JobStep,
   type Piece,
@@ -120,6 +121,9 @@ function print(): void {
       </svg>
       <section v-for="stage in making.job.stages" :key="stage.bench">
         <h2>{{ benchNames[stage.bench] }}</h2>
+        <p v-if="stageNote(stage, kit)" class="note">
+          <Worded :text="stageNote(stage, kit) ?? ''" />
+        </p>
         <ol>
           <li v-for="step in stage.steps" :key="step.id">
             <i aria-hidden="true" />

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { isDone, sayJobStep, type Job, type JobStep, type Kit, type Progress } from '@rangoli/core';
+import {
+  isDone,
+  sayJobStep,
+  stageNote,
+  type Job,
+  type JobStep,
+  type Kit,
+  type Progress,
+} from '@rangoli/core';
 import { Check } from '@lucide/vue';
 import { nextTick, useTemplateRef, watch } from 'vue';
 import Worded from '../parts/Worded.vue';
@@ -36,6 +44,9 @@ watch(
           minutesInWords(stage.steps.reduce((sum, step) => sum + left(step), 0))
         }}</span>
       </h2>
+      <p v-if="stageNote(stage, kit)" class="note">
+        <Worded :text="stageNote(stage, kit) ?? ''" />
+      </p>
       <ol>
         <li v-for="step in stage.steps" :key="step.id">
           <button
@@ -70,6 +81,14 @@ h2 {
   margin: 0;
   padding: 10px 18px 4px;
   font: 700 16px var(--figures);
+}
+
+.note {
+  margin: 0;
+  padding: 0 18px 4px;
+  font-size: 13px;
+  line-height: 1.25;
+  color: var(--ink-soft);
 }
 
 h2 span {

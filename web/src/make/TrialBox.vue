@@ -1,6 +1,18 @@
 <script setup lang="ts">
-import { lessonOf, taughtPairs, type Felt, type TaughtPair } from '@rangoli/core';
+import {
+  inchFraction,
+  insideLesson,
+  lessonOf,
+  millimetres,
+  roundToGrid,
+  taughtPairs,
+  type Felt,
+  type Length,
+  type Plan,
+  type TaughtPair,
+} from '@rangoli/core';
 import { computed, shallowRef } from 'vue';
+import MeasureField from '../parts/MeasureField.vue';
 import { useProject } from '../stores/project.ts';
 
 /** How the finished box turned out: what the maker says is learned for the paper, and explained. */
@@ -10,7 +22,50 @@ const project = useProject();
 /** As the box was made: what is learned plans the next one. */
 const made = project.shown;
 const pairs = computed(() => (made ? taughtPairs(made.plan) : []));
-const learned = shallowRef<{ readonly pair: string; readonly felt: Felt; sentence: string }>();
+const learned = shallowRef<{
+  readonly pair?: string;
+  readonly felt?: Felt;
+  readonly sentence: string;
+}>();
+
+const unit = computed(() => made?.request.kit.trimmer.unit ?? 'inch');
+type Inside = Plan['clearInside'];
+/** What the maker has measured so far; the rest is taken to be as planned. */
+const measured = shallowRef<Partial<Inside>>({});
+/** The inside as a ruler would read it. */
+const inside = computed(() => {
+  if (!made) return undefined;
+  const step = unit.value === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
+  const { across, deep, high } = made.plan.clearInside;
+  return {
+    across: roundToGrid(across, step),
+    deep: roundToGrid(deep, step),
+    high: roundToGrid(high, step),
+    ...measured.value,
+  };
+});
+const ways = [
+  { direction: 'across', label: 'Across' },
+  { direction: 'deep', label: 'Deep' },
+  { direction: 'high', label: 'High' },
+] as const;
+/** What the measured inside says about the card; nothing while it is as planned. */
+const lesson = computed(() =>
+  made
+    ? insideLesson(made.plan, made.request, { ...made.plan.clearInside, ...measured.value })
+    : undefined,
+);
+
+function measure(direction: 'across' | 'deep' | 'high', length: Length): void {
+  measured.value = { ...measured.value, [direction]: length };
+}
+
+function learnInside(): void {
+  if (!lesson.value) return;
+  learned.value = { sentence: lesson.value.sentence };
+  project.changeBox('trial box', { papers: lesson.value.papers });
+  emit('learned');
+}
 
 const questions: Readonly<Record<TaughtPair['kind'], string>> = {
   lid: 'How does the lid go on?',
@@ -33,7 +88,7 @@ function say(pair: TaughtPair, felt: Felt): void {
 </script>
 
 <template>
-  <div v-if="pairs.length > 0" class="trial">
+  <div v-if="made" class="trial">
     <div v-for="pair in pairs" :key="nameOf(pair)" class="pair">
       <b>{{ questions[pair.kind] }}</b>
       <span v-if="pairs.length > 1" class="which">{{ nameOf(pair) }}</span>
@@ -47,6 +102,23 @@ function say(pair: TaughtPair, felt: Felt): void {
         >
           {{ felt }}
         </button>
+      </span>
+    </div>
+    <div v-if="inside" class="pair">
+      <b>What did the inside come to?</b>
+      <span class="measures">
+        <MeasureField
+          v-for="way in ways"
+          :key="way.direction"
+          :field="`${project.id} inside.${way.direction}`"
+          :label="way.label"
+          :length="inside[way.direction]"
+          :unit="unit"
+          :least="millimetres(1)"
+          :most="millimetres(1500)"
+          @change="(length) => measure(way.direction, length)"
+        />
+        <button type="button" :disabled="!lesson" @click="learnInside">Learn from it</button>
       </span>
     </div>
     <p v-if="learned" role="status">{{ learned.sentence }}</p>
@@ -88,6 +160,22 @@ button {
   color: #ffffff;
   background: none;
   cursor: pointer;
+}
+
+.measures {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 8px;
+}
+
+.measures :deep(label),
+.measures :deep(.label) {
+  color: #d3e2dd;
+}
+
+button:disabled {
+  opacity: 0.5;
 }
 
 button[aria-pressed='true'] {
