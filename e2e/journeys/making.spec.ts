@@ -8,15 +8,19 @@ test('six sundial boxes are made on a tablet by saying done, and a break changes
   const page = await visit.newPage();
   await openFromShelf(page, demo, 'Pocket sundial');
   await page.getByRole('link', { name: 'Make', exact: true }).click();
-  await expect(page.getByText('Step 1 of 15')).toBeVisible();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('3 3/4 × 3 3/4 in');
-  await expect(page.getByText('0 of 6')).toBeAttached();
+  await expect(page.getByText('Step 1 of 17')).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('3 3/4 in');
+  await expect(page.getByText('From one sheet of Dusk: cut two strips')).toBeVisible();
+  await expect(page.getByText('0 of 2')).toBeAttached();
 
-  // One by one, then the rest at once.
+  // From sheets to strips to pieces, one by one and then the rest at once.
+  await page.getByRole('button', { name: 'Done one' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('button', { name: 'Both done' }).click();
+  await expect(page.getByText('cut six lids')).toBeVisible();
+  await page.getByRole('button', { name: 'All six done' }).click();
   await page.getByRole('button', { name: 'Done one' }).click();
   await page.getByRole('button', { name: 'The other five done' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('3 9/16 × 3 9/16 in');
-  await page.getByRole('button', { name: 'All six done' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('5/8 in');
   await expect(
     page.getByText('the fifth small mark, then turn a quarter. Four times.'),
@@ -37,14 +41,14 @@ test('six sundial boxes are made on a tablet by saying done, and a break changes
   const later = await browser.newContext({ viewport: { width: 768, height: 1024 } });
   const again = await later.newPage();
   await again.goto(address);
-  await expect(again.getByText('Step 3 of 15')).toBeVisible();
+  await expect(again.getByText('Step 5 of 17')).toBeVisible();
   await expect(again.getByText('2 of 6')).toBeAttached();
   await again.getByRole('button', { name: 'The other four done' }).click();
   const shows: string[] = [];
   while (!(await again.getByText('All six boxes are made').isVisible())) {
     const heading = again.getByRole('heading', { level: 1 });
     shows.push(await heading.innerText());
-    const step = again.getByText(/Step \d+ of 15/);
+    const step = again.getByText(/Step \d+ of 17/);
     const before = await step.innerText();
     await again.getByRole('button', { name: 'All six done' }).click();
     await expect(again.getByText(before)).toBeHidden();

@@ -32,3 +32,55 @@ test('a maker tells about their board once, and every box goes by it', async ({ 
   await openFromShelf(page, demo, 'Pocket sundial');
   await expect(sizeOf(page, 'base')).toHaveText(before);
 });
+
+test('a diamond wrap is made on the maker’s own punch board, and a mistyped mark is caught', async ({
+  demo,
+  page,
+}) => {
+  await page.goto(demo.origin);
+  await page.getByRole('link', { name: 'Tools', exact: true }).click();
+  const corner = page.getByRole('listitem').filter({ hasText: 'Corner board, inches' });
+  await corner.getByRole('button', { name: 'Edit' }).click();
+  const third = corner.getByLabel('Mark C is at');
+  await third.fill('3/8');
+  await expect(corner.getByRole('alert')).toContainText('doesn’t lie beyond “B” at 3/4 in');
+  await expect(third).toHaveValue('3/8');
+  await expect(corner.getByText('8 marks, from A at 1/2 in')).toBeVisible();
+  await third.fill('7/8');
+  await expect(corner.getByRole('alert')).toHaveCount(0);
+
+  await openFromShelf(page, demo, 'Pocket sundial');
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
+  const styles = page.getByRole('main').getByRole('listitem');
+  await styles.filter({ hasText: 'Diamond wrap' }).getByRole('button').click();
+  await page.getByRole('combobox', { name: 'Slanting lines' }).click();
+  await page.getByRole('option', { name: 'Diagonal board, 1/8 in steps' }).click();
+  const base = page.locator('[data-piece=base]');
+  await expect(base.getByText('Punch and score on the first side')).toBeVisible();
+  await expect(page.getByText(/^Its largest: a gift .* in wide at this height/)).toBeVisible();
+  await page.getByRole('link', { name: 'Make', exact: true }).click();
+  const steps = page.getByRole('navigation', { name: 'Steps' });
+  await steps.getByRole('button', { name: /Base: turn, follow the last lines/ }).click();
+  await expect(
+    page.getByRole('img', { name: 'The punch board with the sheet on it' }),
+  ).toBeVisible();
+  await expect(page.getByText('Turn it a quarter clockwise.')).toBeVisible();
+});
+
+test('somebody with nothing to score with is told what is missing, and for what', async ({
+  demo,
+  page,
+}) => {
+  await page.goto(demo.origin);
+  await page.getByRole('link', { name: 'Tools', exact: true }).click();
+  for (const section of ['Scoring boards', 'Rulers'])
+    await page
+      .getByRole('region', { name: section })
+      .getByRole('switch', { name: /^I have none/ })
+      .click();
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+  await page.getByRole('link', { name: 'Pocket sundial' }).click();
+  await expect(
+    page.getByText('Scoring: nothing scores the folds of the base and the lid.'),
+  ).toBeVisible();
+});

@@ -1,0 +1,50 @@
+import { expect, openFromShelf, sizeOf, test } from '../support/test.ts';
+
+test('a base that was cut short gets a lid that fits it', async ({ demo, page }) => {
+  await openFromShelf(page, demo, 'Pocket sundial');
+  await page.getByRole('link', { name: 'Make', exact: true }).click();
+  const steps = page.getByRole('navigation', { name: 'Steps' });
+  await steps.getByRole('button', { name: 'Dusk: six bases' }).click();
+  await page.getByRole('button', { name: 'All six done' }).click();
+
+  await page.getByRole('button', { name: 'Off by a bit?' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Off by a bit?' });
+  await dialog.getByLabel('It is wide').fill('3 11/16');
+  await expect(dialog.getByText('It can be saved')).toBeVisible();
+  await expect(dialog.getByText('Lid: cut it 3 1/2 × 3 9/16 in.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Go on like this' }).click();
+  await expect(dialog).toBeHidden();
+
+  // The base is not cut again, and everything else is planned round it.
+  await expect(page.getByText('Planned round what is cut already')).toBeVisible();
+  await expect(steps.getByText('six bases')).toHaveCount(0);
+  await expect(steps.getByRole('button', { name: /six lids/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Box', exact: true }).click();
+  await expect(sizeOf(page, 'base')).toHaveText(/^3 11\/16\s*×\s*3 3\/4/);
+  await expect(sizeOf(page, 'lid')).toHaveText(/^3 1\/2\s*×\s*3 9\/16/);
+  await page.getByRole('button', { name: 'Plan it anew' }).click();
+  await expect(sizeOf(page, 'lid')).toHaveText(/^3 9\/16\s*×\s*3 9\/16/);
+});
+
+test('a piece that is lost is cut again, and goes through its steps once more', async ({
+  demo,
+  page,
+}) => {
+  await openFromShelf(page, demo, 'Pocket sundial');
+  await page.getByRole('link', { name: 'Make', exact: true }).click();
+  const steps = page.getByRole('navigation', { name: 'Steps' });
+  await steps.getByRole('button', { name: 'Base: 5/8' }).click();
+  await page.getByRole('button', { name: 'All six done' }).click();
+  await page.getByRole('button', { name: 'Off by a bit?' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Off by a bit?' });
+  await dialog.getByRole('combobox', { name: 'Piece' }).click();
+  await page.getByRole('option', { name: 'Base' }).click();
+  await dialog.getByRole('button', { name: 'It tore' }).click();
+  await dialog.getByLabel('So far in').fill('2');
+  await dialog.getByLabel('How many came out so').fill('1');
+  await dialog.getByLabel('How many came out so').press('Tab');
+  await expect(dialog.getByText('This one is lost')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Cut it again' }).click();
+  await steps.getByRole('button', { name: 'Base: 5/8' }).click();
+  await expect(page.getByText('5 of 6')).toBeAttached();
+});
