@@ -4,13 +4,17 @@ import {
   allStyles,
   compareStyles,
   foldingBox,
+  genericCornerBoards,
+  genericDiagonalBoards,
+  millimetres,
   paperFor,
   planBox,
   sceneAt,
   usualRequest,
+  type Kit,
   type PlanRequest,
 } from '@rangoli/core';
-import { requestsIn, sundial } from '../src/testing/requests.ts';
+import { requestsIn, shippedKits, sundial } from '../src/testing/requests.ts';
 
 const seed = 20_261_125;
 
@@ -34,13 +38,16 @@ function middleOfFive(action: () => void): number {
 function report(name: string, requests: readonly PlanRequest[]): void {
   const times = requests.map((request) => middleOfFive(() => planBox(request)));
   console.log(
-    `  ${name.padEnd(20)} median ${percentile(times, 0.5)}, p95 ${percentile(times, 0.95)}, longest ${percentile(times, 1)}`,
+    `  ${name.padEnd(34)} median ${percentile(times, 0.5)}, p95 ${percentile(times, 0.95)}, longest ${percentile(times, 1)}`,
   );
 }
 
 // The first round is for the compiler.
 const sample = new Map(
-  allStyles.map((style) => [style, fc.sample(requestsIn([style]), { seed, numRuns: 400 })]),
+  allStyles.map((style) => [
+    style,
+    fc.sample(requestsIn([style], fc.constantFrom(...shippedKits)), { seed, numRuns: 400 }),
+  ]),
 );
 for (const requests of sample.values())
   requests.slice(0, 100).forEach((request) => planBox(request));
@@ -49,12 +56,42 @@ console.log(
   `planBox over all shipped tools (seed ${seed}), ms, the middle of five runs each (wanted: p95 under 3):`,
 );
 for (const [style, requests] of sample) report(style.name, requests);
-const lidded = requestsIn(allStyles.filter(({ id }) => id === 'lidded'));
+const lidded = requestsIn(
+  allStyles.filter(({ id }) => id === 'lidded'),
+  fc.constantFrom(...shippedKits),
+);
 const alone = fc
   .sample(lidded, { seed, numRuns: 1200 })
   .filter(({ gift }) => gift.shape === 'block' || gift.shape === 'cylinder');
 console.log('The same for one block or round in a lidded box (wanted: p95 under 2):');
 report('Lidded box', alone);
+
+/** What a maker may have beside a trimmer and a board, or in place of them. */
+const others: readonly (readonly [string, (kit: Kit) => Kit])[] = [
+  ['with a shim', (kit) => ({ ...kit, board: { ...kit.board, shim: millimetres(1) } })],
+  ['short grooves', (kit) => ({ ...kit, board: { ...kit.board, grooveLength: millimetres(150) } })],
+  ['no board', (kit) => ({ ...kit, without: ['boards'] })],
+  ...genericDiagonalBoards.map(
+    (diagonalBoard) => [diagonalBoard.name, (kit: Kit) => ({ ...kit, diagonalBoard })] as const,
+  ),
+  ...genericCornerBoards.map(
+    (cornerBoard) => [cornerBoard.name, (kit: Kit) => ({ ...kit, cornerBoard })] as const,
+  ),
+];
+console.log('The same by kit, over all styles (wanted: p95 under 10):');
+for (const kit of shippedKits)
+  report(
+    `${kit.trimmer.name}, ${kit.board.name}`,
+    fc.sample(requestsIn(allStyles, fc.constant(kit)), { seed, numRuns: 250 }),
+  );
+for (const [name, change] of others)
+  report(
+    name,
+    fc.sample(requestsIn(allStyles, fc.constantFrom(...shippedKits.map(change))), {
+      seed,
+      numRuns: 250,
+    }),
+  );
 
 const request = usualRequest(sundial, 'inch');
 const comparing = Array.from({ length: 40 }, () => middleOfFive(() => compareStyles(request)));

@@ -259,7 +259,9 @@ export class MarksSearch {
     if (!this.#offGrooves) return every(pitch, 0);
     // A section lies before a shimmed score, behind one, or between one and a groove.
     const shimmed =
-      shim === undefined ? [] : [...every(pitch, -shim % pitch), ...every(pitch, shim % pitch)];
+      shim === undefined
+        ? []
+        : [...every(pitch, pitch - (shim % pitch)), ...every(pitch, shim % pitch)];
     return [...new Set([...every(pitch, 0), ...every(step, 0), ...shimmed])];
   }
 

@@ -35,12 +35,10 @@ function givesOf({ region, cut }: CutTree, names: PieceNames): CutGives {
 
 /** Whether two strips come off at the same setting for the same end, whatever is cut of them later. */
 function isAlike(a: CutTree, b: CutTree): boolean {
-  return (
-    a.region.width === b.region.width &&
-    a.region.height === b.region.height &&
-    (a.cut === undefined) === (b.cut === undefined) &&
-    (a.cut !== undefined || firstPiece(a.region) === firstPiece(b.region))
-  );
+  const isSameSize = a.region.width === b.region.width && a.region.height === b.region.height;
+  if (!isSameSize) return false;
+  if (a.cut && b.cut) return true;
+  return !a.cut && !b.cut && firstPiece(a.region) === firstPiece(b.region);
 }
 
 function lineOf(
@@ -152,8 +150,40 @@ function keyOf(cut: PlannedCut, paper: Paper, setting: Setting): string {
 /** A piece to be cut, with what it is called. */
 export type NamedPiece = SheetPiece & { readonly name: string };
 
-interface Draft extends TrimStep {
+/** A step as it is gathered, with how many cuts must come before it. */
+interface Draft {
   readonly depth: number;
+  readonly step: TrimStep;
+}
+
+function stepFor(cut: PlannedCut, paper: Paper, setting: Setting): TrimStep {
+  const { region, across, takes, gives, piece, cuts, what } = cut;
+  const { width, height } = region;
+  return {
+    kind: 'trim',
+    name: paper.name,
+    piece,
+    paper: paper.id,
+    ...setting,
+    takes,
+    gives,
+    from: { what, count: 1, width, height },
+    cutsEach: cuts.length,
+    measures: across ? 'width' : 'height',
+    copies: cuts.length,
+    cuts,
+  };
+}
+
+/** A step with the same cuts through one part more. */
+function withOneMore({ cutsEach, ...step }: TrimStep, cuts: readonly SheetCut[]): TrimStep {
+  return {
+    ...step,
+    from: { ...step.from, count: step.from.count + 1 },
+    copies: step.copies + cuts.length,
+    cuts: [...step.cuts, ...cuts],
+    ...(cutsEach === cuts.length && { cutsEach }),
+  };
 }
 
 function draftsFor(
@@ -173,38 +203,13 @@ function draftsFor(
         const [width, height] = turned ? [size.height, size.width] : [size.width, size.height];
         return [{ piece, x, y, width, height }];
       });
-    for (const cut of cutsOf(
-      cutTree(paper.sheet, laid, kit.trimmer.leastStrip),
-      sheet,
-      0,
-      'sheet',
-      names,
-    )) {
+    const tree = cutTree(paper.sheet, laid, kit.trimmer.leastStrip);
+    for (const cut of cutsOf(tree, sheet, 0, 'sheet', names)) {
       const setting = settingFor(cut, paper, kit);
       const key = keyOf(cut, paper, setting);
       const known = drafts.get(key);
-      const { region, across, takes, gives, piece, cuts, what, depth } = cut;
-      drafts.set(key, {
-        kind: 'trim',
-        name: paper.name,
-        piece,
-        paper: paper.id,
-        ...setting,
-        takes,
-        gives,
-        from: {
-          what,
-          count: (known?.from.count ?? 0) + 1,
-          width: region.width,
-          height: region.height,
-        },
-        ...((known?.cutsEach ?? cuts.length) === cuts.length &&
-          (!known || known.cutsEach !== undefined) && { cutsEach: cuts.length }),
-        measures: across ? 'width' : 'height',
-        copies: (known?.copies ?? 0) + cuts.length,
-        cuts: [...(known?.cuts ?? []), ...cuts],
-        depth,
-      });
+      const step = known ? withOneMore(known.step, cut.cuts) : stepFor(cut, paper, setting);
+      drafts.set(key, { depth: cut.depth, step });
     }
   }
   return [...drafts.values()];
@@ -219,8 +224,8 @@ function isNarrow({ cautions }: TrimStep): boolean {
 function nextOf(open: readonly Draft[], setting: Length | undefined): Draft | undefined {
   const least = Math.min(...open.map(({ depth }) => depth));
   const ready = open.filter(({ depth }) => depth === least);
-  const rank = (draft: Draft) => Number(isNarrow(draft)) * 2 + Number(draft.setting !== setting);
-  return [...ready].sort((a, b) => rank(a) - rank(b) || b.setting - a.setting)[0];
+  const rank = ({ step }: Draft) => Number(isNarrow(step)) * 2 + Number(step.setting !== setting);
+  return [...ready].sort((a, b) => rank(a) - rank(b) || b.step.setting - a.step.setting)[0];
 }
 
 /**
@@ -237,9 +242,8 @@ export function cutPlan(
   let setting: Length | undefined;
   let open = uses.flatMap(({ use, paper }) => draftsFor(use, sizes, paper, kit));
   for (let next = nextOf(open, setting); next; next = nextOf(open, setting)) {
-    const { depth: _, ...step } = next;
-    steps.push(step);
-    ({ setting } = next);
+    steps.push(next.step);
+    ({ setting } = next.step);
     open = open.filter((each) => each !== next);
   }
   return steps;

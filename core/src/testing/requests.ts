@@ -111,12 +111,11 @@ export function anyChoiceOf(style: StyleSummary): fc.Arbitrary<StyleChoice> {
     );
 }
 
-const plainKit = fc
-  .record({
-    trimmer: fc.constantFrom(...genericTrimmers),
-    board: fc.constantFrom(...genericBoards),
-  })
-  .map(kitOf);
+/** Every trimmer that is shipped with every board. */
+export const shippedKits: readonly Kit[] = genericTrimmers.flatMap((trimmer) =>
+  genericBoards.map((board) => kitOf({ trimmer, board })),
+);
+const plainKit = fc.constantFrom(...shippedKits);
 
 /** A table crowded with tools, or one that lacks the usual ones. */
 const oddKit: fc.Arbitrary<Kit> = fc
@@ -154,13 +153,16 @@ export const anyKit = fc.oneof(
 );
 
 /** Any request in one of these styles, on any tools. */
-export function requestsIn(styles: readonly StyleSummary[]): fc.Arbitrary<PlanRequest> {
+export function requestsIn(
+  styles: readonly StyleSummary[],
+  kits: fc.Arbitrary<Kit> = anyKit,
+): fc.Arbitrary<PlanRequest> {
   return fc
     .record({
       gift: anyGift,
       room: length(0, 8).map(evenRoom),
       papers: fc.tuple(anyPaper, anyPaper, anyPaper),
-      kit: anyKit,
+      kit: kits,
       style: fc.oneof(...styles.map(anyChoiceOf)),
       lean: fc.constantFrom('loose' as const, 'tight' as const),
       unit: fc.constantFrom('inch' as const, 'mm' as const),
