@@ -5,9 +5,11 @@ import { join } from 'node:path';
 import {
   inches,
   newProject,
+  noLessons,
   noProgress,
   projectDocumentSchema,
   shippedToolbox,
+  stockPaper,
 } from '@rangoli/core';
 import { pino } from 'pino';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -17,7 +19,7 @@ import { openDatabase, type Database } from './database/index.ts';
 import { demoProjects, seedDemo } from './demo/index.ts';
 import { ProgressStore } from './progress/index.ts';
 import { ProjectStore } from './projects/index.ts';
-import { ToolboxStore } from './toolbox/index.ts';
+import { keptLessons, keptToolbox } from './kept/index.ts';
 
 const projectSchema = z.object({
   id: z.string(),
@@ -46,7 +48,8 @@ async function open(): Promise<void> {
   const app = createApp({
     store: new ProjectStore(database),
     progress: new ProgressStore(database),
-    toolbox: new ToolboxStore(database),
+    toolbox: keptToolbox(database),
+    lessons: keptLessons(database),
     logger: pino({ level: 'silent' }),
     client: join(folder, 'no-client'),
   });
@@ -250,6 +253,19 @@ describe('the maker’s tools', () => {
     const problem = await problemOf(await send('PUT', '', { toolbox }, tools()));
     expect(problem.errors?.[0]?.field).toBe('toolbox.boards.0.tool.pitch');
     expect(problem.errors?.[0]?.message).toMatch(/at least 0.25 mm/);
+  });
+});
+
+describe('what trial boxes have taught', () => {
+  it('is nothing at first, and then stays', async () => {
+    const address = making.replace('progress', 'lessons');
+    expect(await (await send('GET', '', undefined, address)).json()).toEqual({
+      lessons: noLessons,
+    });
+    const { id, thickness, gaps } = stockPaper('comet');
+    const lessons = { version: 1, papers: [{ id, thickness, gaps }] };
+    expect((await send('PUT', '', { lessons }, address)).status).toBe(200);
+    expect(await (await send('GET', '', undefined, address)).json()).toEqual({ lessons });
   });
 });
 

@@ -8,19 +8,21 @@ import { pinoHttp } from 'pino-http';
 import { bodyLimit, problemHandler, unknownRoute } from './http/index.ts';
 import { progressRoutes, type ProgressStore } from './progress/index.ts';
 import { projectRoutes, type ProjectStore } from './projects/index.ts';
-import { toolboxRoutes, type ToolboxStore } from './toolbox/index.ts';
+import { keptRoutes, type keptLessons, type keptToolbox } from './kept/index.ts';
 
 export interface AppParts {
   readonly store: ProjectStore;
   readonly progress: ProgressStore;
-  readonly toolbox: ToolboxStore;
+  readonly toolbox: ReturnType<typeof keptToolbox>;
+  readonly lessons: ReturnType<typeof keptLessons>;
   readonly logger: Logger;
   /** Where the built client lies. */
   readonly client: string;
 }
 
 /** The whole application on one port: the API under `/api`, and the client for every other address. */
-export function createApp({ store, progress, toolbox, logger, client }: AppParts): Express {
+export function createApp(parts: AppParts): Express {
+  const { store, progress, toolbox, lessons, logger, client } = parts;
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: false }));
@@ -46,7 +48,8 @@ export function createApp({ store, progress, toolbox, logger, client }: AppParts
   });
   app.use('/api/projects', express.json({ limit: bodyLimit }), projectRoutes(store));
   app.use('/api/progress', express.json({ limit: bodyLimit }), progressRoutes(progress));
-  app.use('/api/toolbox', express.json({ limit: bodyLimit }), toolboxRoutes(toolbox));
+  app.use('/api/toolbox', express.json({ limit: bodyLimit }), keptRoutes(toolbox));
+  app.use('/api/lessons', express.json({ limit: bodyLimit }), keptRoutes(lessons));
   app.use('/api', unknownRoute);
   const page = join(client, 'index.html');
   if (existsSync(page)) {

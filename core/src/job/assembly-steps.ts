@@ -4,6 +4,7 @@ import { paperFor, type Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { Plan } from '../planning/index.ts';
 import { plural } from './plural.ts';
+import type { LidCorners } from './lid-corners.ts';
 import type { AssemblyStep, CloseStep, FoldStep, GlueStep, JoinStep } from './assembly-step.ts';
 
 function pieceNamed(plan: Plan, id: string): Piece {
@@ -60,8 +61,9 @@ function glueStep(plan: Plan, joints: readonly [Joint, ...Joint[]]): GlueStep {
   };
 }
 
-/** The last two corners of a lid are glued round the finished base, so that it fits. */
-function roundBase(plan: Plan, step: GlueStep): readonly GlueStep[] {
+/** The glue steps of a lid's corners. */
+function lidCornerSteps(plan: Plan, step: GlueStep, corners: LidCorners): readonly GlueStep[] {
+  if (corners === 'all at once') return [step];
   const pair = plan.pairs.find(({ kind, outer }) => kind === 'lid' && outer === step.piece);
   if (!pair || step.count < 4 || step.role !== 'tab') return [step];
   const round = pieceNamed(plan, pair.inner).name;
@@ -99,14 +101,18 @@ function closeSteps(plan: Plan, joints: readonly Joint[]): readonly CloseStep[] 
 }
 
 /** Glued inside one part, as often as the part stands in the box. */
-function withinParts(plan: Plan, joints: readonly Joint[]): readonly AssemblyStep[] {
+function withinParts(
+  plan: Plan,
+  joints: readonly Joint[],
+  corners: LidCorners,
+): readonly AssemblyStep[] {
   const firsts = new Set(
     plan.pieces.map(({ id }) => plan.assembly.parts.find(({ piece }) => piece === id)?.id),
   );
   const own = joints.filter(({ face, on }) => face.part === on.part && firsts.has(face.part));
   const glued = own.filter(({ holds }) => holds === 'glue');
   return [
-    ...groupJoints(glued).flatMap((group) => roundBase(plan, glueStep(plan, group))),
+    ...groupJoints(glued).flatMap((group) => lidCornerSteps(plan, glueStep(plan, group), corners)),
     ...closeSteps(
       plan,
       own.filter(({ holds }) => holds === 'tuck'),
@@ -184,11 +190,15 @@ export function boxOf(plan: Plan, papers: Papers): FoldingBox {
  * is glued; then in the order in which the box folds, tabs before what covers them, what goes over the gift
  * last.
  */
-export function assemblySteps(plan: Plan, papers: Papers): readonly AssemblyStep[] {
+export function assemblySteps(
+  plan: Plan,
+  papers: Papers,
+  corners: LidCorners,
+): readonly AssemblyStep[] {
   const joints = jointsOf(boxOf(plan, papers));
   const [first] = plan.assembly.parts;
   const folds = plan.pieces.flatMap((piece) => foldStep(plan, piece));
-  const steps = [...withinParts(plan, joints), ...joinSteps(plan, joints)];
+  const steps = [...withinParts(plan, joints, corners), ...joinSteps(plan, joints)];
   const gift: readonly AssemblyStep[] = first
     ? [
         {

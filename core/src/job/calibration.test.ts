@@ -5,13 +5,16 @@ import {
   judgeGap,
   learnedGap,
   lessonOf,
+  lessonsFrom,
   madeAsPlanned,
   millimetres,
   nanometres,
+  noLessons,
   papersSchema,
   planBox,
   taughtPairs,
   usualRequest,
+  withLessons,
   zero,
   type Felt,
 } from '../index.ts';
@@ -99,6 +102,11 @@ describe('a trial box', () => {
       else if (next?.gap === lid.gap) expect(next.state).toBe('loose');
       else expect(next?.gap).toBeLessThan(lid.gap);
     }
+    // What is learned is for every box of that paper to come.
+    const taught = lessonOf(result.plan, request, lid, 'too loose').papers;
+    const lessons = lessonsFrom(request.papers, taught, noLessons);
+    expect(lessons.papers.map(({ id }) => id)).toEqual(['sodium']);
+    expect(request.papers.map((paper) => withLessons(paper, lessons))).toEqual(taught);
     const { papers, sentence } = lessonOf(result.plan, request, lid, 'just right');
     expect(papers[1]?.gaps.lid.target).toBe(lid.gap);
     expect(sentence).toMatch(/came out just right/);

@@ -8,6 +8,7 @@ export {
 } from './assembly-step.ts';
 export { boxOf } from './assembly-steps.ts';
 export { lessonOf, taughtPairs, type Lesson, type TaughtPair } from './calibration.ts';
+export { type LidCorners } from './lid-corners.ts';
 export { insideLesson } from './inside-lesson.ts';
 export { sheetsFor } from './job-sheets.ts';
 export { planJob, scoredBefore, type Bench, type Job, type JobStage, type JobStep } from './job.ts';

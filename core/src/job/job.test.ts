@@ -14,9 +14,11 @@ import {
   usualRequest,
   withDone,
   type Job,
+  type LidCorners,
 } from '../index.ts';
 import { anyRequest, sundial } from '../testing/requests.ts';
 
+const anyCorners = fc.constantFrom<LidCorners>('round the base', 'all at once');
 const boxes = fc.integer({ min: 1, max: 60 });
 
 function sundials(count: number): Job {
@@ -29,11 +31,11 @@ function sundials(count: number): Job {
 describe('a job', () => {
   it('does for every box what the plan says, then folds, glues and fills it', () => {
     fc.assert(
-      fc.property(anyRequest, boxes, (request, count) => {
+      fc.property(anyRequest, boxes, anyCorners, (request, count, corners) => {
         const result = planBox(request);
         if (!result.ok) return;
         const { plan } = result;
-        const job = planJob(plan, request, count);
+        const job = planJob(plan, request, count, corners);
         expect(new Set(job.steps.map(({ id }) => id)).size).toBe(job.steps.length);
         const planned = job.steps.flatMap(({ work, copies }) =>
           plan.steps.some((step) => step === work) ? [{ work, copies }] : [],
@@ -55,6 +57,8 @@ describe('a job', () => {
         );
         const inAll = glued.reduce((sum, work) => sum + work.count * work.copies, 0);
         expect(inAll).toBe(within.length);
+        const hasRound = glued.some(({ round }) => round !== undefined);
+        if (corners === 'all at once') expect(hasRound).toBe(false);
         const joined = job.steps.flatMap(({ work }) => (work.kind === 'join' ? [work.piece] : []));
         const [first] = plan.assembly.parts;
         expect(new Set([first?.piece, ...joined])).toEqual(

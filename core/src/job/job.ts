@@ -12,6 +12,7 @@ import {
 } from '../steps/index.ts';
 import type { AssemblyStep } from './assembly-step.ts';
 import { assemblySteps } from './assembly-steps.ts';
+import type { LidCorners } from './lid-corners.ts';
 import { trimSteps } from './job-sheets.ts';
 import { usualSeconds } from './usual-time.ts';
 
@@ -148,7 +149,12 @@ function stillToScore(
  * The whole job for so many boxes: what the plan says for one, for all of them and in the order of the
  * table, then folding and gluing. Everything that can't be done after gluing comes before it.
  */
-export function planJob(plan: Plan, request: PlanRequest, boxes: number): Job {
+export function planJob(
+  plan: Plan,
+  request: PlanRequest,
+  boxes: number,
+  corners: LidCorners = 'round the base',
+): Job {
   const lines = plan.steps.flatMap((step): readonly Work[] => {
     if (step.kind === 'cut') return [];
     return step.kind === 'score' ? stillToScore(step, plan, request.made) : [step];
@@ -156,7 +162,7 @@ export function planJob(plan: Plan, request: PlanRequest, boxes: number): Job {
   const works: readonly Work[] = [
     ...trimSteps(plan, request, boxes),
     ...lines,
-    ...assemblySteps(plan, request.papers),
+    ...assemblySteps(plan, request.papers, corners),
   ];
   const ids = new Set<string>();
   const all = works.map((work): JobStep => {

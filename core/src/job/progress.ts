@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Job, JobStep } from './job.ts';
+import { lidCornersSchema } from './lid-corners.ts';
 
 /** The most boxes that one job may be for. */
 export const mostBoxes = 200;
@@ -17,6 +18,8 @@ export const progressSchema = z.object({
     .int({ error: 'How many boxes is a whole number.' })
     .min(1, { error: 'Make one box at least.' })
     .max(mostBoxes, { error: `Make ${mostBoxes} boxes at the most in one go.` }),
+  /** Whether the last corners of a lid are glued round its finished base, or all of them flat before. */
+  lidCorners: lidCornersSchema.default('round the base'),
   /** How many pieces are through each step, by its id. */
   done: z.record(z.string(), z.int().nonnegative()),
   /** The step at hand; the first that is not done without it. */
@@ -28,7 +31,7 @@ export type Progress = z.infer<typeof progressSchema>;
 
 /** Nothing made yet, of so many boxes. */
 export function noProgress(boxes = 1): Progress {
-  return { version: 1, boxes, done: {}, spent: {} };
+  return { version: 1, boxes, lidCorners: 'round the base', done: {}, spent: {} };
 }
 
 /** How many pieces are through a step. */

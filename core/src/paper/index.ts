@@ -12,3 +12,4 @@ export {
   type Papers,
 } from './paper.ts';
 export { stockPapers } from './stock.ts';
+export { lessonsFrom, lessonsSchema, noLessons, withLessons, type Lessons } from './lessons.ts';

@@ -7,6 +7,6 @@ export function redone(job: Job, progress: Progress, piece: string, copies: numb
     if (step.work.piece !== piece || step.work.kind === 'trim') continue;
     done[step.id] = Math.max(0, doneOf(progress, step) - copies);
   }
-  const { version, boxes, spent } = progress;
-  return { version, boxes, spent, done };
+  const { version, boxes, lidCorners, spent } = progress;
+  return { version, boxes, lidCorners, spent, done };
 }

@@ -1,33 +1,13 @@
-import { minus, zero, type Length } from '../length/index.ts';
+import type { Length } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
-import {
-  cutSizeOf,
-  gridPositions,
-  lineName,
-  type GridLine,
-  type Piece,
-  type ScoreGrid,
-  type Side,
-} from '../piece/index.ts';
+import { cutSizeOf, type Piece } from '../piece/index.ts';
 import type { Kit } from '../tools/index.ts';
 import { punchSteps } from './punch-steps.ts';
 import { scoreSteps, type PieceMarks } from './score-steps.ts';
 import { slantSteps } from './slant-steps.ts';
 import { snipSteps } from './snip-steps.ts';
-import type { SlitStep, Step, TaperStep } from './step.ts';
-
-function slitsOf(grid: ScoreGrid, line: GridLine): SlitStep['slits'] {
-  const along = gridPositions(line.axis === 'column' ? grid.rows : grid.columns);
-  const [start, end]: readonly Side[] =
-    line.axis === 'column' ? ['top', 'bottom'] : ['left', 'right'];
-  return line.spans
-    .filter(({ make }) => make === 'slit')
-    .map(({ from, to }) => ({
-      line: lineName(line),
-      from: (from === 0 ? start : end) ?? 'top',
-      length: minus(along[to] ?? zero, along[from] ?? zero),
-    }));
-}
+import { slitsOf } from './slits.ts';
+import type { Step, TaperStep } from './step.ts';
 
 /** What a piece needs done, with the marks that were found for it. */
 export interface PieceJob {

@@ -69,7 +69,17 @@ export type ScoreStep = z.infer<typeof scoreStepSchema>;
 export const slitStepSchema = z.object({
   kind: z.literal('slit'),
   ...common,
-  slits: z.array(z.object({ line: z.string(), from: sideSchema, length: lengthSchema })).min(1),
+  slits: z
+    .array(
+      z.object({
+        line: z.string(),
+        from: sideSchema,
+        length: lengthSchema,
+        /** How far in it begins, where it doesn't reach the edge. */
+        begins: lengthSchema.optional(),
+      }),
+    )
+    .min(1),
 });
 export type SlitStep = z.infer<typeof slitStepSchema>;
 

@@ -9,6 +9,7 @@ import {
   minus,
   plus,
   roundToGrid,
+  times,
   type Length,
   type Unit,
 } from '../length/index.ts';
@@ -188,8 +189,11 @@ export function slitHeadline(step: SlitStep): string {
 function slitInWords(step: SlitStep): string {
   const [first] = step.slits;
   const sides = [...new Set(step.slits.map(({ from }) => from))];
+  const within = step.slits.some(({ begins }) => begins !== undefined)
+    ? ', where it is lit inside the piece'
+    : '';
   const which = sides.length === 2 && first ? ` from the ${sides.join(' and the ')} edge` : '';
-  return `${step.name}: ${slitHeadline(step).toLowerCase()}${which}, along the score.`;
+  return `${step.name}: ${slitHeadline(step).toLowerCase()}${which}, along the score${within}.`;
 }
 
 /** The short line of the tapers: `taper the tabs`. */
@@ -282,15 +286,15 @@ const bladed: Readonly<Record<string, readonly [string, string, string]>> = {
 };
 
 /** The short line of what is punched or snipped: `punch two holes for ribbon`. */
-export function snipHeadline({ shape, use, count: times }: SnipStep): string {
+export function snipHeadline({ shape, use, count }: SnipStep): string {
   const [verb, one, several] = bladed[use] ?? snips[shape];
   const words = use.includes(one) ? use : `${use} ${one}`;
-  return `${verb} ${countInWords(times)} ${times === 1 ? words : words.replace(new RegExp(`${one}$`), several)}`;
+  return `${verb} ${countInWords(count)} ${count === 1 ? words : words.replace(new RegExp(`${one}$`), several)}`;
 }
 
 function snipInWords(step: SnipStep, kit: Kit): string {
   const { unit } = kit.trimmer;
-  const { shape, punch, size, from, count: times } = step;
+  const { shape, punch, size, from, count } = step;
   const tool =
     punch === undefined
       ? size === undefined
@@ -298,13 +302,13 @@ function snipInWords(step: SnipStep, kit: Kit): string {
         : shape === 'trim'
           ? ` with scissors, ${formatNearest(size, unit)} from the corner of the piece along both edges`
           : shape === 'corner'
-            ? ` with scissors, ${formatNearest(size, unit)} each way`
+            ? ` with scissors, along something round ${formatNearest(times(size, 2), unit)} wide`
             : ` with a knife, ${formatNearest(size, unit)} wide`
       : ` with the ${punch}`;
   const half = shape === 'notch' && punch !== undefined ? ', half over the edge' : '';
   const where =
     from && shape === 'hole'
-      ? `, ${times === 1 ? 'its middle' : 'their middles'} ${formatNearest(from.across, unit)} from the side and ${formatNearest(from.down, unit)} from the top or the bottom`
+      ? `, ${count === 1 ? 'its middle' : 'their middles'} ${formatNearest(from.across, unit)} from the side and ${formatNearest(from.down, unit)} from the top or the bottom`
       : '';
   return `${step.name}: ${snipHeadline(step)}${tool}${half}${where}.`;
 }

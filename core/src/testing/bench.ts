@@ -336,16 +336,75 @@ function linesOf(piece: Piece): readonly Line[] {
   return [...lines, ...diagonals];
 }
 
+/** From where to where each slit of the steps runs along a line, from the first edge. */
+function slitOnBench(steps: readonly Step[], name: string, long: number) {
+  return steps.flatMap((step) =>
+    step.kind === 'slit'
+      ? step.slits
+          .filter(({ line }) => line === name)
+          .map(({ from, length, begins }) => {
+            const first = begins === undefined ? 0 : toMillimetres(begins);
+            const ends = [first, first + toMillimetres(length)];
+            const isStart = from === 'top' || from === 'left';
+            return isStart ? ends : ends.map((end) => long - end);
+          })
+      : [],
+  );
+}
+
+/** Slits that are missing, and card that is slit where it ought to stay whole; what is cut away may be slit. */
+function slitFaults(steps: readonly Step[], { grid }: Piece): readonly string[] {
+  return grid.lines.flatMap(({ axis, index, spans }) => {
+    const along = gridPositions(axis === 'column' ? grid.rows : grid.columns).map(toMillimetres);
+    const made = slitOnBench(steps, `${axis} ${index}`, along[along.length - 1] ?? 0);
+    return along.slice(0, -1).flatMap((start, cell) => {
+      const middle = (start + (along[cell + 1] ?? start)) / 2;
+      const isMade = made.some((ends) => Math.min(...ends) < middle && middle < Math.max(...ends));
+      const isWanted = spans.some(
+        ({ make, from, to }) => make === 'slit' && from <= cell && cell < to,
+      );
+      const roles =
+        axis === 'column'
+          ? [grid.roles[cell]?.[index - 1], grid.roles[cell]?.[index]]
+          : [grid.roles[index - 1]?.[cell], grid.roles[index]?.[cell]];
+      const isRight = isWanted ? isMade : !isMade || roles.includes('waste');
+      return isRight ? [] : [`${axis} ${index} ${isWanted ? 'not slit' : 'slit'} at ${middle}`];
+    });
+  });
+}
+
+/** Scores that are missing and scores that are too many. */
+function scoreFaults(made: readonly Line[], wanted: readonly Line[]): readonly string[] {
+  const [there, asked] = [merged(made), merged(wanted)];
+  return [
+    ...asked.filter((each) => !isAmong(there, each)).map((each) => `no score ${said(each)}`),
+    ...there.filter((each) => !isAmong(asked, each)).map((each) => `a score ${said(each)}`),
+  ];
+}
+
+function snippedOnBench(steps: readonly Step[], { grid }: Piece): readonly string[] {
+  const count = (kind: 'taper' | 'snip') =>
+    steps.reduce((sum, step) => {
+      if (step.kind !== kind) return sum;
+      return sum + (step.kind === 'taper' ? step.tabs : step.kind === 'snip' ? step.count : 0);
+    }, 0);
+  return [
+    ...(count('taper') === grid.tapers.length ? [] : ['not every tab is tapered']),
+    ...(count('snip') === grid.cutouts.length ? [] : ['not everything is punched or trimmed']),
+  ];
+}
+
 /**
- * How what the steps of a piece leave on its card differs from what its grid wants: lines that are missing
- * and lines that are too many. None where every step is right.
+ * How what the steps of a piece leave on its card differs from what its grid wants: scores and slits that
+ * are missing or too many, tabs and cut-aways that are left out. None where every step is right.
  * @throws Error when a tool can't do what a step says.
  */
 export function faultsOnBench(steps: readonly Step[], piece: Piece, kit: Kit): readonly string[] {
-  const made = merged(madeOnBench(steps, piece, kit));
-  const wanted = merged(linesOf(piece));
   return [
-    ...wanted.filter((each) => !isAmong(made, each)).map((each) => `missing ${said(each)}`),
-    ...made.filter((each) => !isAmong(wanted, each)).map((each) => `too many ${said(each)}`),
+    ...scoreFaults(madeOnBench(steps, piece, kit), linesOf(piece)),
+    ...slitFaults(steps, piece),
+    // Slits run along grid lines only: aslant they would need a step of their own.
+    ...piece.grid.diagonals.flatMap(({ make }) => (make === 'slit' ? ['a slanting slit'] : [])),
+    ...snippedOnBench(steps, piece),
   ];
 }

@@ -11,6 +11,7 @@ import {
 import { computed } from 'vue';
 import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
+import { useLessons } from '../stores/lessons.ts';
 
 /** The card of each piece that may have its own: which, how thick, and the sheet that it comes in. */
 const props = defineProps<{
@@ -20,6 +21,9 @@ const props = defineProps<{
   project: string;
 }>();
 const emit = defineEmits<{ change: [papers: PlanRequest['papers'], what: string] }>();
+
+const lessons = useLessons();
+void lessons.open();
 
 const rows = computed(() =>
   props.uses.map((label, slot) => ({ slot, label, paper: paperFor(props.papers, slot) })),
@@ -48,7 +52,8 @@ function set(slot: number, part: Partial<Paper>, what: string): void {
 function setPaper(slot: number, id: string): void {
   const paper = stockPapers.find((each) => each.id === id);
   // The sheet is the maker's pack on the table: it stays.
-  if (paper) set(slot, { ...paper, sheet: paperFor(props.papers, slot).sheet }, 'paper');
+  if (paper)
+    set(slot, { ...lessons.learned(paper), sheet: paperFor(props.papers, slot).sheet }, 'paper');
 }
 
 function setSheet(slot: number, name: string): void {

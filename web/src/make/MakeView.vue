@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { countInWords, doneOf, isDone, noteBefore, sayJobStep, type JobStep } from '@rangoli/core';
+import {
+  countInWords,
+  doneOf,
+  isDone,
+  noteBefore,
+  sayJobStep,
+  type JobStep,
+  type LidCorners,
+} from '@rangoli/core';
 import { ListChecks } from '@lucide/vue';
 import { useEventListener, useSwipe } from '@vueuse/core';
 import { computed, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
@@ -98,6 +106,15 @@ useSwipe(bench, {
   },
 });
 
+/** At the corners of a lid: the other way of gluing them. */
+const otherCorners = computed((): LidCorners | undefined => {
+  const work = step.value?.work;
+  const lids = shown.value?.plan.pairs.filter(({ kind }) => kind === 'lid') ?? [];
+  const isLid = lids.some(({ outer }) => outer === work?.piece);
+  if (work?.kind !== 'glue' || work.role !== 'tab' || !isLid) return undefined;
+  return making.progress.lidCorners === 'all at once' ? 'round the base' : 'all at once';
+});
+
 /** Whether the maker is telling what went wrong. */
 const rescues = shallowRef(false);
 const pieceAtHand = computed(() => step.value?.work.piece);
@@ -160,6 +177,18 @@ const boxesMade = computed(() => {
               </button>
               <h1 :class="{ long: words.figure.length > 16 }"><Worded :text="words.figure" /></h1>
               <p class="text"><Worded :text="words.text" /></p>
+              <button
+                v-if="otherCorners"
+                type="button"
+                class="other"
+                @click="making.setLidCorners(otherCorners)"
+              >
+                {{
+                  otherCorners === 'all at once'
+                    ? 'Glue all corners flat instead'
+                    : 'Glue the last two round the base instead'
+                }}
+              </button>
             </div>
             <CopyCount
               v-if="step.copies > 1"
@@ -313,6 +342,17 @@ footer {
   flex: 1;
   font-size: 15px;
   color: #d3e2dd;
+}
+
+.other {
+  margin-top: 8px;
+  padding: 6px 0;
+  border: 0;
+  font: 600 16px var(--text);
+  color: #d3e2dd;
+  text-decoration: underline;
+  background: none;
+  cursor: pointer;
 }
 
 .big {

@@ -4,6 +4,7 @@ import {
   gridPositions,
   linesAtMark,
   toMillimetres,
+  zero,
   type GridPoint,
   type JobStep,
   type Piece,
@@ -51,8 +52,10 @@ const runs = computed((): readonly Run[] => {
   const { work, piece } = props;
   switch (work.kind) {
     case 'slit':
-      return work.slits.flatMap(({ line, from, length }) =>
-        linesAtMark(piece.grid, line).map((run) => part(run, from, toMillimetres(length))),
+      return work.slits.flatMap(({ line, from, length, begins = zero }) =>
+        linesAtMark(piece.grid, line).map((run) =>
+          part(run, from, toMillimetres(begins), toMillimetres(length)),
+        ),
       );
     case 'slant':
       return work.lines.flat().flatMap((at): readonly Run[] => {
@@ -80,16 +83,16 @@ const runs = computed((): readonly Run[] => {
   }
 });
 
-/** The stretch of a line next to one of its ends. */
-function part({ from, to }: Run, side: string, length: number): Run {
+/** The stretch of a line that begins so far from one of its ends. */
+function part({ from, to }: Run, side: string, begins: number, length: number): Run {
   const isFirst = side === 'top' || side === 'left';
   const [start, end] = isFirst ? [from, to] : [to, from];
   const whole = Math.hypot(end.x - start.x, end.y - start.y);
-  const share = whole === 0 ? 0 : length / whole;
-  return {
-    from: start,
-    to: { x: start.x + (end.x - start.x) * share, y: start.y + (end.y - start.y) * share },
+  const at = (along: number) => {
+    const share = whole === 0 ? 0 : along / whole;
+    return { x: start.x + (end.x - start.x) * share, y: start.y + (end.y - start.y) * share };
   };
+  return { from: at(begins), to: at(begins + length) };
 }
 
 /** Places that the step is about. */

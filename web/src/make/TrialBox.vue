@@ -9,16 +9,19 @@ import {
   type Felt,
   type Length,
   type Plan,
+  type PlanRequest,
   type TaughtPair,
 } from '@rangoli/core';
 import { computed, shallowRef } from 'vue';
 import MeasureField from '../parts/MeasureField.vue';
+import { useLessons } from '../stores/lessons.ts';
 import { useProject } from '../stores/project.ts';
 
 /** How the finished box turned out: what the maker says is learned for the paper, and explained. */
 const emit = defineEmits<{ learned: [] }>();
 
 const project = useProject();
+const lessons = useLessons();
 /** As the box was made: what is learned plans the next one. */
 const made = project.shown;
 const pairs = computed(() => (made ? taughtPairs(made.plan) : []));
@@ -56,6 +59,14 @@ const lesson = computed(() =>
     : undefined,
 );
 
+/** For this box, and for every one that is begun with these papers. */
+function keep(papers: PlanRequest['papers']): void {
+  if (!made) return;
+  void lessons.learn(made.request.papers, papers);
+  project.changeBox('trial box', { papers });
+  emit('learned');
+}
+
 function measure(direction: 'across' | 'deep' | 'high', length: Length): void {
   measured.value = { ...measured.value, [direction]: length };
 }
@@ -63,8 +74,7 @@ function measure(direction: 'across' | 'deep' | 'high', length: Length): void {
 function learnInside(): void {
   if (!lesson.value) return;
   learned.value = { sentence: lesson.value.sentence };
-  project.changeBox('trial box', { papers: lesson.value.papers });
-  emit('learned');
+  keep(lesson.value.papers);
 }
 
 const questions: Readonly<Record<TaughtPair['kind'], string>> = {
@@ -82,8 +92,7 @@ function say(pair: TaughtPair, felt: Felt): void {
   if (!made) return;
   const { papers, sentence } = lessonOf(made.plan, made.request, pair, felt);
   learned.value = { pair: nameOf(pair), felt, sentence };
-  project.changeBox('trial box', { papers });
-  emit('learned');
+  keep(papers);
 }
 </script>
 
@@ -121,7 +130,7 @@ function say(pair: TaughtPair, felt: Felt): void {
         <button type="button" :disabled="!lesson" @click="learnInside">Learn from it</button>
       </span>
     </div>
-    <p v-if="learned" role="status">{{ learned.sentence }}</p>
+    <p v-if="learned" role="status">{{ learned.sentence }} {{ lessons.trouble }}</p>
   </div>
 </template>
 

@@ -13,6 +13,7 @@ import {
   type StoredProject,
 } from '../api/projects.ts';
 import TopBar from '../parts/TopBar.vue';
+import { useLessons } from '../stores/lessons.ts';
 import { useToolbox } from '../stores/toolbox.ts';
 import { useUsualUnit } from '../stores/usual-unit.ts';
 import ShelfCard from './ShelfCard.vue';
@@ -30,6 +31,7 @@ const deleted = shallowRef<StoredProject>();
 const trouble = ref('');
 const usualUnit = useUsualUnit();
 const tools = useToolbox();
+const lessons = useLessons();
 
 function sentence(error: unknown): string {
   return error instanceof Error ? error.message : 'Something broke.';
@@ -56,10 +58,15 @@ async function attempt(action: () => Promise<void>): Promise<void> {
 
 async function begin(): Promise<void> {
   await attempt(async () => {
-    await tools.open();
+    await Promise.all([tools.open(), lessons.open()]);
     const fresh = newProject(usualUnit.value);
     const kit = kitFor(tools.toolbox, usualUnit.value);
-    const { id } = await createProject({ ...fresh, box: { ...fresh.box, kit } });
+    const [first, ...others] = fresh.box.papers;
+    const papers: typeof fresh.box.papers = [
+      lessons.learned(first),
+      ...others.map((paper) => lessons.learned(paper)),
+    ];
+    const { id } = await createProject({ ...fresh, box: { ...fresh.box, kit, papers } });
     await router.push({ name: 'box', params: { id } });
   });
 }

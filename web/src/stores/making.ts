@@ -11,6 +11,7 @@ import {
   withDone,
   type Job,
   type JobStep,
+  type LidCorners,
   type Progress,
 } from '@rangoli/core';
 import { useTimestamp } from '@vueuse/core';
@@ -39,7 +40,12 @@ export const useMaking = defineStore('making', () => {
 
   const job = computed((): Job | undefined =>
     project.shown && project.problems.length === 0
-      ? planJob(project.shown.plan, project.shown.request, progress.value.boxes)
+      ? planJob(
+          project.shown.plan,
+          project.shown.request,
+          progress.value.boxes,
+          progress.value.lidCorners,
+        )
       : undefined,
   );
   const step = computed(() => job.value && stepAtHand(job.value, progress.value));
@@ -128,10 +134,14 @@ export const useMaking = defineStore('making', () => {
     adopt({ ...progress.value, boxes });
   }
 
+  function setLidCorners(lidCorners: LidCorners): void {
+    adopt({ ...progress.value, lidCorners });
+  }
+
   /** Everything from the beginning; the maker's pace is kept. */
   function startAnew(): void {
-    const { boxes, spent } = progress.value;
-    adopt({ ...noProgress(boxes), spent });
+    const { boxes, lidCorners, spent } = progress.value;
+    adopt({ ...noProgress(boxes), lidCorners, spent });
     begun.value = Date.now();
   }
 
@@ -167,6 +177,7 @@ export const useMaking = defineStore('making', () => {
     doAgain,
     cutAgain,
     setBoxes,
+    setLidCorners,
     startAnew,
     left,
     flush,

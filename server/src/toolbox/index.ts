@@ -1,2 +1,0 @@
-export { ToolboxStore } from './store.ts';
-export { toolboxRoutes } from './routes.ts';
