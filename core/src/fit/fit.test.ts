@@ -63,7 +63,7 @@ describe('how a lid slides', () => {
 });
 
 describe('reading scores', () => {
-  const tools = { pitch: inchFraction(1, 8), reach: inches(12) };
+  const tools = { pitch: inchFraction(1, 8), reach: inches(12), edges: 'both' as const };
 
   it('leaves the odd remainder between two readings from either edge', () => {
     const chain = [inchFraction(3, 4), inchFraction(41, 16), inchFraction(3, 4)];

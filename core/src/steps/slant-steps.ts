@@ -110,30 +110,55 @@ function near({ across, down }: SlantEnd): string {
   return tenths.sort((a, b) => a - b).join(' ');
 }
 
-/** Lines scored along a ruler: one step for those that are alike. */
+/** How far a line goes across and down, to a tenth of a millimetre. */
+function reachOf({ from, to }: Straight): readonly [number, number] {
+  const tenths = (one: number, other: number) => Math.round(Math.abs(one - other) / 100_000);
+  return [tenths(to.x, from.x), tenths(to.y, from.y)];
+}
+
+/** Lines in groups that are told in one go, by what a name says of each. */
+function grouped(
+  lines: readonly Straight[],
+  nameOf: (line: Straight) => string,
+): readonly (readonly [Straight, ...Straight[]])[] {
+  const groups = new Map<string, [Straight, ...Straight[]]>();
+  for (const line of lines) {
+    const group = groups.get(nameOf(line));
+    if (group) group.push(line);
+    else groups.set(nameOf(line), [line]);
+  }
+  return [...groups.values()];
+}
+
+/** Lines scored along a ruler: one step for those that are alike, or at least as long and as steep. */
 export function slantSteps(
   piece: Piece,
   paper: Paper,
   isElsewhere: (diagonal: Diagonal) => boolean,
 ): readonly SlantStep[] {
   const { grid, id, name, copies } = piece;
-  const alike = new Map<string, SlantStep>();
-  for (const line of straightLines(grid, isElsewhere)) {
-    const [from, to] = endsOf(line, grid);
-    const key = `${near(from)} ${near(to)}`;
-    const known = alike.get(key);
-    if (known) known.lines.push([...line.places]);
-    else
-      alike.set(key, {
-        kind: 'slant',
-        piece: id,
-        name,
-        copies,
-        ...scoringOf(paper),
-        from,
-        to,
-        lines: [[...line.places]],
-      });
-  }
-  return [...alike.values()];
+  const byEnds = grouped(straightLines(grid, isElsewhere), (line) =>
+    endsOf(line, grid).map(near).join(' to '),
+  );
+  const alone = byEnds.flatMap((group) => (group.length === 1 ? group : []));
+  const groups = [
+    ...byEnds.filter((group) => group.length > 1),
+    ...grouped(alone, (line) => reachOf(line).join(' ')),
+  ];
+  return groups.map((lines): SlantStep => {
+    const [first] = lines;
+    const [from, to] = endsOf(first, grid);
+    const isOneOfAKind = lines.length === 1 || !alone.includes(first);
+    const [across, down] = reachOf(first);
+    return {
+      kind: 'slant',
+      piece: id,
+      name,
+      copies,
+      ...scoringOf(paper),
+      aslant: across > 0 && down > 0,
+      ...(isOneOfAKind && { ends: { from, to } }),
+      lines: lines.map(({ places }) => [...places]),
+    };
+  });
 }

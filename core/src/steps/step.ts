@@ -102,8 +102,10 @@ export const slantStepSchema = z.object({
   ...common,
   face: faceSchema,
   lightly,
-  from: slantEndSchema,
-  to: slantEndSchema,
+  /** Whether the lines run aslant, or straight to an edge. */
+  aslant: z.boolean(),
+  /** Where each begins and ends, where they are alike; else they are told by where they lie. */
+  ends: z.object({ from: slantEndSchema, to: slantEndSchema }).optional(),
   /** Each line by the places of its runs among the diagonals of the piece. */
   lines: z.array(z.array(z.int().nonnegative()).min(1)).min(1),
 });

@@ -206,9 +206,8 @@ function taperInWords(step: TaperStep): string {
 }
 
 /** The short line of scores along a ruler. */
-export function slantHeadline({ lines, from, to }: SlantStep): string {
-  const isAslant = from.across !== to.across && from.down !== to.down;
-  return `score ${countInWords(lines.length)} ${isAslant ? 'slanting ' : ''}${lines.length === 1 ? 'line' : 'lines'} along a ruler`;
+export function slantHeadline({ lines, aslant }: SlantStep): string {
+  return `score ${countInWords(lines.length)} ${aslant ? 'slanting ' : ''}${lines.length === 1 ? 'line' : 'lines'} along a ruler`;
 }
 
 function isOnEdge({ across, down }: SlantEnd): boolean {
@@ -236,11 +235,14 @@ function formatNearest(length: Length, unit: Unit): string {
 }
 
 function slantInWords(step: SlantStep, unit: Unit): string {
-  const each = step.lines.length === 1 ? '' : ', each';
-  if (isOnEdge(step.from) && isOnEdge(step.to) && !isCorner(step.from))
-    return `${step.name}: ${slantHeadline(step)}${each} from mark to mark.`;
-  const from = endInWords(step.from, unit);
-  return `${step.name}: ${slantHeadline(step)}${each} from ${from}${from.includes(',') ? ',' : ''} to ${endInWords(step.to, unit)}.`;
+  const { name, lines, ends } = step;
+  const each = lines.length === 1 ? '' : ', each';
+  const headline = `${name}: ${slantHeadline(step)}`;
+  if (!ends) return `${headline}, from crossing to crossing of the marks, where they are lit.`;
+  if (isOnEdge(ends.from) && isOnEdge(ends.to) && !isCorner(ends.from))
+    return `${headline}${each} from mark to mark.`;
+  const from = endInWords(ends.from, unit);
+  return `${headline}${each} from ${from}${from.includes(',') ? ',' : ''} to ${endInWords(ends.to, unit)}.`;
 }
 
 const timesInWords = ['', 'once', 'twice'];

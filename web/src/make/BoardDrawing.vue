@@ -12,10 +12,12 @@ import {
   type ScoreStep,
   type ScoringBoard,
 } from '@rangoli/core';
-import { useElementSize } from '@vueuse/core';
-import { computed, useTemplateRef } from 'vue';
+import { useMediaQuery } from '@vueuse/core';
+import { computed } from 'vue';
 import { isDark } from '../parts/colour.ts';
-import { rulerMarks } from '../parts/ruler-marks.ts';
+import { cornerAfter, drawnRun } from './drawn-sheet.ts';
+import ToolFrame from './ToolFrame.vue';
+import ToolMarks from './ToolMarks.vue';
 
 /** The scoring board as it lies in front of the maker, the piece against its fence, the line to score lit. */
 const props = defineProps<{
@@ -34,8 +36,8 @@ const props = defineProps<{
   scored: readonly ScoreRun[];
 }>();
 
-const frame = useTemplateRef('frame');
-const { width, height } = useElementSize(frame, { width: 840, height: 440 });
+/** On a narrow screen the board is drawn only as far as it is needed. */
+const isNarrow = useMediaQuery('(max-width: 560px)');
 
 /** Millimetres of the drawing round the grooves: the fence on the left, the ruler on top, a free edge. */
 const fence = 6;
@@ -57,38 +59,13 @@ const lies = computed(() => {
   const down = turned.map((isTurned) => (isTurned ? wide.value : tall.value));
   return { across: Math.max(...across), down: Math.max(...down) };
 });
-/** On a narrow screen the board is drawn only as far as it is needed. */
 const reach = computed(() => {
   const whole = toMillimetres(props.board.reach);
-  return width.value < 520 ? Math.min(whole, lies.value.across + 40) : whole;
+  return isNarrow.value ? Math.min(whole, lies.value.across + 40) : whole;
 });
 
-const drawn = computed(() => {
-  const across = fence + Math.max(reach.value, lies.value.across) + 2 * border;
-  const down = ruler + lies.value.down + below;
-  const scale = Math.min(width.value / across, height.value / down);
-  return { across, down: Math.max(down, height.value / scale), scale };
-});
-const grain = computed(() => 1 / drawn.value.scale);
-
-const ticks = { figure: 8, half: 5.5, small: 3.5 } as const;
-
-/** Grooves as far as the board reaches. */
-const grooves = computed(() =>
-  rulerMarks({
-    unit: props.board.unit,
-    pitch: props.board.pitch,
-    to: reach.value,
-    pixelsPerMillimetre: drawn.value.scale,
-    apart: 3.2,
-    figureEvery: props.board.unit === 'inch' ? 1 : 2,
-  }).map((mark) => ({
-    ...mark,
-    x: away.value * mark.at,
-    tick: ticks[mark.kind],
-    isFigure: mark.kind === 'figure',
-  })),
-);
+const across = computed(() => fence + Math.max(reach.value, lies.value.across) + 2 * border);
+const down = computed(() => ruler + lies.value.down + below);
 
 const pass = computed(() => props.step.passes[props.pass] ?? props.step.passes[0]);
 const quarters = computed(() =>
@@ -96,10 +73,10 @@ const quarters = computed(() =>
 );
 
 /** Away from the fence: to the right of one on the left, and the other way round. */
-const away = computed(() => (props.board.fence === 'left' ? 1 : -1));
+const away = computed((): 1 | -1 => (props.board.fence === 'left' ? 1 : -1));
 /** Where the board's left edge is drawn. */
 const start = computed(() =>
-  props.board.fence === 'left' ? -fence - border : fence + border - drawn.value.across,
+  props.board.fence === 'left' ? -fence - border : fence + border - across.value,
 );
 
 /** How far the shim keeps the piece off the fence. */
@@ -107,20 +84,15 @@ const shim = computed(() => toMillimetres(props.step.shim ?? zero));
 
 /** The piece brought to lie in the corner of fence and ruler, turned clockwise. */
 const placed = computed(() => {
-  const shift = [
-    [0, 0],
-    [tall.value, 0],
-    [wide.value, tall.value],
-    [0, wide.value],
-  ][quarters.value] ?? [0, 0];
-  const across = quarters.value % 2 === 0 ? wide.value : tall.value;
-  const down = quarters.value % 2 === 0 ? tall.value : wide.value;
-  const left = (shift[0] ?? 0) - (props.board.fence === 'left' ? 0 : across);
+  const { x, y } = cornerAfter(quarters.value, wide.value, tall.value);
+  const [wider, higher] =
+    quarters.value % 2 === 0 ? [wide.value, tall.value] : [tall.value, wide.value];
+  const left = x - (props.board.fence === 'left' ? 0 : wider);
   // Turned on from where it lay, not back to it.
   const angle = 90 * props.turns;
-  const turned = `translate(${left}px, ${shift[1]}px) rotate(${angle}deg)`;
+  const turned = `translate(${left}px, ${y}px) rotate(${angle}deg)`;
   // Over end to end, the same edge stays at the fence.
-  const over = pass.value?.over ? `translate(0px, ${down}px) scale(1, -1) ` : '';
+  const over = pass.value?.over ? `translate(0px, ${higher}px) scale(1, -1) ` : '';
   return { transform: `translate(${away.value * shim.value}px, 0px) ${over}${turned}` };
 });
 
@@ -129,22 +101,13 @@ const runs = computed(() => {
   const before = passes
     .slice(0, props.pass)
     .map((each) => scoreRun(each, reading, size.value.width, size.value.height));
-  return [...props.scored, ...before].map(inMillimetres);
+  return [...props.scored, ...before].map(drawnRun);
 });
 const here = computed(() => {
   const now = pass.value;
   if (!now) return undefined;
-  return inMillimetres(scoreRun(now, props.step.reading, size.value.width, size.value.height));
+  return drawnRun(scoreRun(now, props.step.reading, size.value.width, size.value.height));
 });
-
-function inMillimetres({ x1, y1, x2, y2 }: ScoreRun) {
-  return {
-    x1: toMillimetres(x1),
-    y1: toMillimetres(y1),
-    x2: toMillimetres(x2),
-    y2: toMillimetres(y2),
-  };
-}
 
 /** The groove that the score is made at. */
 const reading = computed(() => toMillimetres(grooveFor(props.step.reading, props.step.shim)));
@@ -159,131 +122,90 @@ const ends = computed(() => {
 </script>
 
 <template>
-  <div ref="frame" class="frame">
-    <svg
-      :width="drawn.across * drawn.scale"
-      :height="drawn.down * drawn.scale"
-      :viewBox="`${start} ${-ruler} ${drawn.across} ${drawn.down}`"
-      :style="{ '--grain': grain }"
-      role="img"
-      aria-label="The scoring board with the piece against the fence"
-    >
-      <rect
-        v-if="!bare"
-        class="board"
-        :x="start"
-        :y="-ruler"
-        :width="drawn.across"
-        :height="drawn.down"
-        :rx="12 * grain"
+  <ToolFrame
+    v-slot="{ scale, grain, tall: lower }"
+    label="The scoring board with the piece against the fence"
+    :left="start"
+    :across="across"
+    :down="down"
+    :ruler="ruler"
+  >
+    <rect
+      v-if="!bare"
+      class="bed"
+      :x="start"
+      :y="-ruler"
+      :width="across"
+      :height="lower"
+      :rx="12 * grain"
+    />
+    <rect class="ruler" :x="start" :y="-ruler" :width="across" :height="ruler" :rx="12 * grain" />
+    <ToolMarks
+      :unit="board.unit"
+      :pitch="board.pitch"
+      :to="reach"
+      :away="away"
+      :scale="scale"
+      v-bind="bare ? {} : { grooves: lower - ruler - border }"
+    />
+    <rect
+      v-if="!bare"
+      class="fence"
+      :x="board.fence === 'left' ? -fence : 0"
+      :y="-ruler"
+      :width="fence"
+      :height="lower - border / 2"
+      :rx="2 * grain"
+    />
+    <rect
+      v-if="shim > 0"
+      class="shim"
+      :x="board.fence === 'left' ? 0 : -shim"
+      y="0"
+      :width="shim"
+      :height="lies.down"
+    />
+    <g class="piece" :style="placed">
+      <rect class="card" x="0" y="0" :width="wide" :height="tall" :fill="colour" />
+      <line
+        v-for="(run, i) in runs"
+        :key="i"
+        v-bind="run"
+        class="scored"
+        :stroke="isDark(colour) ? '#ffffff' : '#14302d'"
       />
-      <rect
-        class="ruler"
-        :x="start"
-        :y="-ruler"
-        :width="drawn.across"
-        :height="ruler"
-        :rx="12 * grain"
+      <line v-if="here" v-bind="here" class="faint" />
+    </g>
+    <g class="at" :transform="`translate(${away * reading} 0)`">
+      <line class="casing" :y1="-ruler - 2 * grain" :y2="ends.to + 6" />
+      <line :y1="-ruler - 2 * grain" :y2="ends.to + 6" />
+      <path
+        class="tip"
+        :d="`M0 ${ends.to}l${5 * grain} ${10 * grain}h${-10 * grain}z`"
+        :transform="`translate(0 ${6 - 10 * grain})`"
       />
-      <g v-for="groove in grooves" :key="groove.x">
-        <line
-          v-if="!bare"
-          class="groove"
-          :class="{ figure: groove.isFigure }"
-          :x1="groove.x"
-          :x2="groove.x"
-          y1="0"
-          :y2="drawn.down - ruler - border"
-        />
-        <line class="tick" :x1="groove.x" :x2="groove.x" :y1="-groove.tick" y2="0" />
-        <text v-if="groove.figure" :x="groove.x" y="-10.5" :font-size="15 * grain">
-          {{ groove.figure }}
-        </text>
-      </g>
-      <rect
-        v-if="!bare"
-        class="fence"
-        :x="board.fence === 'left' ? -fence : 0"
-        :y="-ruler"
-        :width="fence"
-        :height="drawn.down - border / 2"
-        :rx="2 * grain"
+      <circle cx="0" :cy="-ruler - 1" :r="8 * grain" />
+      <line
+        v-if="ends.from > 0"
+        class="from"
+        :x1="-7 * grain"
+        :x2="7 * grain"
+        :y1="ends.from"
+        :y2="ends.from"
       />
-      <rect
-        v-if="shim > 0"
-        class="shim"
-        :x="board.fence === 'left' ? 0 : -shim"
-        y="0"
-        :width="shim"
-        :height="lies.down"
+      <line
+        v-if="pass?.part"
+        class="from"
+        :x1="-7 * grain"
+        :x2="7 * grain"
+        :y1="ends.to"
+        :y2="ends.to"
       />
-      <g class="piece" :style="placed">
-        <rect class="card" x="0" y="0" :width="wide" :height="tall" :fill="colour" />
-        <line
-          v-for="(run, i) in runs"
-          :key="i"
-          v-bind="run"
-          class="scored"
-          :stroke="isDark(colour) ? '#ffffff' : '#14302d'"
-        />
-        <line v-if="here" v-bind="here" class="faint" />
-      </g>
-      <g class="at" :transform="`translate(${away * reading} 0)`">
-        <line class="casing" :y1="-ruler - 2 * grain" :y2="ends.to + 6" />
-        <line :y1="-ruler - 2 * grain" :y2="ends.to + 6" />
-        <path
-          class="tip"
-          :d="`M0 ${ends.to}l${5 * grain} ${10 * grain}h${-10 * grain}z`"
-          :transform="`translate(0 ${6 - 10 * grain})`"
-        />
-        <circle cx="0" :cy="-ruler - 1" :r="8 * grain" />
-        <line
-          v-if="ends.from > 0"
-          class="from"
-          :x1="-7 * grain"
-          :x2="7 * grain"
-          :y1="ends.from"
-          :y2="ends.from"
-        />
-        <line
-          v-if="pass?.part"
-          class="from"
-          :x1="-7 * grain"
-          :x2="7 * grain"
-          :y1="ends.to"
-          :y2="ends.to"
-        />
-      </g>
-    </svg>
-  </div>
+    </g>
+  </ToolFrame>
 </template>
 
 <style scoped>
-.frame {
-  display: flex;
-  align-items: flex-start;
-  min-width: 0;
-  min-height: 0;
-  height: 100%;
-  overflow: hidden;
-  /* The knob stands over the board's edge. */
-  margin: -12px;
-  padding: 12px;
-}
-
-svg {
-  flex: none;
-  overflow: visible;
-}
-
-.board {
-  fill: #edf2ee;
-}
-
-.ruler {
-  fill: #dbe5df;
-}
-
 .fence {
   fill: #b9cbc2;
 }
@@ -292,77 +214,18 @@ svg {
   fill: var(--ink);
 }
 
-.groove {
-  stroke: #d5dfd9;
-  stroke-width: calc(1px * var(--grain));
-}
-
-.groove.figure {
-  stroke: #a9bdb4;
-  stroke-width: calc(1.6px * var(--grain));
-}
-
-.tick {
-  stroke: var(--ink);
-  stroke-width: calc(1.4px * var(--grain));
-}
-
-text {
-  font-family: var(--figures);
-  font-weight: 700;
-  text-anchor: middle;
-  fill: var(--ink);
-}
-
-.piece {
-  transition: transform 0.7s cubic-bezier(0.4, 0, 0.2, 1);
-}
-
-.card {
-  stroke: rgb(20 48 45 / 55%);
-  stroke-width: calc(1.2px * var(--grain));
-  fill-opacity: 0.92;
-}
-
-.scored {
-  stroke-width: calc(1.6px * var(--grain));
-  stroke-dasharray: calc(7px * var(--grain)) calc(5px * var(--grain));
-}
-
 .faint {
   stroke: var(--turmeric);
   stroke-opacity: 0.6;
   stroke-width: calc(3px * var(--grain));
 }
 
-.at line {
-  stroke: var(--turmeric);
-  stroke-width: calc(4.5px * var(--grain));
-}
-
-.at .casing {
-  stroke: var(--ink);
-  stroke-width: calc(7.5px * var(--grain));
-}
-
 .at .from {
+  stroke: var(--turmeric);
   stroke-width: calc(3px * var(--grain));
 }
 
-.at circle,
 .tip {
   fill: var(--turmeric);
-  stroke: var(--ink);
-  stroke-width: calc(1.6px * var(--grain));
-}
-
-.tip {
-  stroke: none;
-}
-
-@media (prefers-reduced-motion: reduce) {
-  .piece {
-    transition: none;
-  }
 }
 </style>

@@ -13,17 +13,17 @@ import {
   type PunchStep,
   type ScoreRun,
 } from '@rangoli/core';
-import { useElementSize, useIntervalFn, usePreferredReducedMotion } from '@vueuse/core';
-import { computed, ref, useTemplateRef, watch } from 'vue';
+import { useIntervalFn, usePreferredReducedMotion } from '@vueuse/core';
+import { computed, ref, watch } from 'vue';
 import { isDark } from '../parts/colour.ts';
-import { rulerMarks } from '../parts/ruler-marks.ts';
+import { cornerAfter, drawnRun } from './drawn-sheet.ts';
+import ToolFrame from './ToolFrame.vue';
+import ToolMarks from './ToolMarks.vue';
 import TurnAside from './TurnAside.vue';
 
 /** A punch board as it lies in front of the maker, with the sheet on it and the line at hand lit. */
 const props = defineProps<{ punch: PunchStep; kit: Kit; piece: Piece; colour: string }>();
 
-const frame = useTemplateRef('frame');
-const { width, height } = useElementSize(frame, { width: 840, height: 440 });
 const motion = usePreferredReducedMotion();
 
 const size = computed(() => cutSizeOf(props.piece.grid));
@@ -76,15 +76,6 @@ function linesOf({ side, mark }: Moment): readonly ScoreRun[] {
   return linesAtCorner(side, mark, long, size.value);
 }
 
-function drawnLine({ x1, y1, x2, y2 }: ScoreRun) {
-  return {
-    x1: toMillimetres(x1),
-    y1: toMillimetres(y1),
-    x2: toMillimetres(x2),
-    y2: toMillimetres(y2),
-  };
-}
-
 /** Lines made before: those of the first side, at this step those of the moments before. */
 const before = computed(() => {
   const earlier =
@@ -93,9 +84,9 @@ const before = computed(() => {
       : marks.value
           .filter((mark) => !isCorner.value && mark < moment.value.mark)
           .map((mark): Moment => ({ side: 0, mark }));
-  return [...earlier, ...moments.value.slice(0, shown.value)].flatMap(linesOf).map(drawnLine);
+  return [...earlier, ...moments.value.slice(0, shown.value)].flatMap(linesOf).map(drawnRun);
 });
-const lit = computed(() => linesOf(moment.value).map(drawnLine));
+const lit = computed(() => linesOf(moment.value).map(drawnRun));
 
 /** How far along the upper edge the notch is, from the left. */
 const along = computed(() => {
@@ -118,42 +109,15 @@ const board = computed(() => {
 });
 const ruler = 17;
 const border = 8;
-const drawn = computed(() => {
-  const across = board.value.left + board.value.right + 2 * border;
-  const down = ruler + Math.max(sheet.value, tall.value) + 2 * border;
-  const scale = Math.min(width.value / across, height.value / down);
-  return { across, down: Math.max(down, height.value / scale), scale };
-});
-const grain = computed(() => 1 / drawn.value.scale);
+const across = computed(() => board.value.left + board.value.right + 2 * border);
+const down = computed(() => ruler + Math.max(sheet.value, tall.value) + 2 * border);
 
-interface Mark {
-  readonly x: number;
-  readonly tick: number;
-  readonly said?: string;
-}
-const heights = { figure: 8, half: 5.5, small: 3.5 } as const;
-const ticks = computed((): readonly Mark[] => {
-  const { diagonalBoard, cornerBoard } = props.kit;
-  if (isCorner.value)
-    return (
-      cornerBoard?.marks.map(({ name, at }) => ({ x: toMillimetres(at), tick: 8, said: name })) ??
-      []
-    );
-  if (!diagonalBoard) return [];
-  return rulerMarks({
-    unit: diagonalBoard.unit,
-    pitch: diagonalBoard.step,
-    from: toMillimetres(diagonalBoard.least),
-    to: toMillimetres(diagonalBoard.most),
-    pixelsPerMillimetre: drawn.value.scale,
-    apart: 3.2,
-    figureEvery: diagonalBoard.unit === 'inch' ? 1 : 2,
-  }).map(({ at, kind, figure }) => ({
-    x: -at,
-    tick: heights[kind],
-    ...(figure !== undefined && { said: figure }),
-  }));
-});
+/** The marks of a corner board by their names. */
+const named = computed(() =>
+  isCorner.value
+    ? (props.kit.cornerBoard?.marks ?? []).map(({ name, at }) => ({ name, x: toMillimetres(at) }))
+    : [],
+);
 const notch = computed(() =>
   isCorner.value
     ? Math.min(8, toMillimetres(moment.value.mark) / 3)
@@ -169,14 +133,9 @@ const setAt = computed(() => {
 /** The sheet turned clockwise, its upper left corner where the board wants it. */
 const placed = computed(() => {
   const { side } = moment.value;
-  const shift = [
-    [0, 0],
-    [tall.value, 0],
-    [sheet.value, tall.value],
-    [0, sheet.value],
-  ][side % 4] ?? [0, 0];
+  const { x, y } = cornerAfter(side, sheet.value, tall.value);
   return {
-    transform: `translate(${(shift[0] ?? 0) - along.value}px, ${shift[1]}px) rotate(${90 * side}deg)`,
+    transform: `translate(${x - along.value}px, ${y}px) rotate(${90 * side}deg)`,
   };
 });
 const ink = computed(() => (isDark(props.colour) ? '#ffffff' : '#14302d'));
@@ -191,53 +150,59 @@ const turnWords = computed(() => {
 
 <template>
   <div class="picture">
-    <div ref="frame" class="frame">
-      <svg
-        :width="drawn.across * drawn.scale"
-        :height="drawn.down * drawn.scale"
-        :viewBox="`${-board.left - border} ${-ruler} ${drawn.across} ${drawn.down}`"
-        :style="{ '--grain': grain }"
-        role="img"
-        aria-label="The punch board with the sheet on it"
-      >
-        <rect
-          class="bed"
-          :x="-board.left - border"
-          :y="-ruler"
-          :width="drawn.across"
-          :height="drawn.down"
-          :rx="12 * grain"
-        />
-        <rect
-          class="ruler"
-          :x="-board.left - border"
-          :y="-ruler"
-          :width="drawn.across"
-          :height="ruler"
-          :rx="12 * grain"
-        />
-        <g v-for="mark in ticks" :key="mark.x">
-          <line class="tick" :x1="mark.x" :x2="mark.x" :y1="-mark.tick" y2="0" />
-          <text v-if="mark.said" :x="mark.x" y="-10.5" :font-size="15 * grain">
-            {{ mark.said }}
-          </text>
-        </g>
-        <g class="piece" :style="placed">
-          <rect class="card" x="0" y="0" :width="sheet" :height="tall" :fill="colour" />
-          <line v-for="(run, i) in before" :key="i" v-bind="run" class="scored" :stroke="ink" />
-          <template v-for="(run, i) in lit" :key="i">
-            <line v-bind="run" class="casing" />
-            <line v-bind="run" class="lit" />
-          </template>
-        </g>
-        <path v-if="isCorner" class="notch" :d="`M0 0 L${notch} 0 L0 ${notch} Z`" />
-        <path v-else class="notch" :d="`M${-notch} 0 L0 ${notch} L${notch} 0 Z`" />
-        <g v-if="setAt !== undefined" class="at" :transform="`translate(${setAt} 0)`">
-          <line y1="-8.5" y2="0" />
-          <circle cx="0" :cy="-ruler - 1" :r="8 * grain" />
-        </g>
-      </svg>
-    </div>
+    <ToolFrame
+      v-slot="{ scale, grain, tall: lower }"
+      class="drawing"
+      label="The punch board with the sheet on it"
+      :left="-board.left - border"
+      :across="across"
+      :down="down"
+      :ruler="ruler"
+    >
+      <rect
+        class="bed"
+        :x="-board.left - border"
+        :y="-ruler"
+        :width="across"
+        :height="lower"
+        :rx="12 * grain"
+      />
+      <rect
+        class="ruler"
+        :x="-board.left - border"
+        :y="-ruler"
+        :width="across"
+        :height="ruler"
+        :rx="12 * grain"
+      />
+      <ToolMarks
+        v-if="!isCorner && kit.diagonalBoard"
+        :unit="kit.diagonalBoard.unit"
+        :pitch="kit.diagonalBoard.step"
+        :from="toMillimetres(kit.diagonalBoard.least)"
+        :to="toMillimetres(kit.diagonalBoard.most)"
+        :away="-1"
+        :scale="scale"
+      />
+      <g v-for="mark in named" :key="mark.name">
+        <line class="tick" :x1="mark.x" :x2="mark.x" y1="-8" y2="0" />
+        <text :x="mark.x" y="-10.5" :font-size="15 * grain">{{ mark.name }}</text>
+      </g>
+      <g class="piece" :style="placed">
+        <rect class="card" x="0" y="0" :width="sheet" :height="tall" :fill="colour" />
+        <line v-for="(run, i) in before" :key="i" v-bind="run" class="scored" :stroke="ink" />
+        <template v-for="(run, i) in lit" :key="i">
+          <line v-bind="run" class="casing" />
+          <line v-bind="run" class="lit" />
+        </template>
+      </g>
+      <path v-if="isCorner" class="notch" :d="`M0 0 L${notch} 0 L0 ${notch} Z`" />
+      <path v-else class="notch" :d="`M${-notch} 0 L0 ${notch} L${notch} 0 Z`" />
+      <g v-if="setAt !== undefined" class="at" :transform="`translate(${setAt} 0)`">
+        <line y1="-8.5" y2="0" />
+        <circle cx="0" :cy="-ruler - 1" :r="8 * grain" />
+      </g>
+    </ToolFrame>
     <TurnAside
       v-if="turnWords"
       v-bind="turnWords"
@@ -255,28 +220,8 @@ const turnWords = computed(() => {
   height: 100%;
 }
 
-.frame {
+.drawing {
   flex: 1;
-  display: flex;
-  align-items: flex-start;
-  min-width: 0;
-  min-height: 0;
-  overflow: hidden;
-  margin: -12px;
-  padding: 12px;
-}
-
-svg {
-  flex: none;
-  overflow: visible;
-}
-
-.bed {
-  fill: #edf2ee;
-}
-
-.ruler {
-  fill: #dbe5df;
 }
 
 .tick {
@@ -289,21 +234,6 @@ text {
   font-weight: 700;
   text-anchor: middle;
   fill: var(--ink);
-}
-
-.piece {
-  transition: transform 0.7s cubic-bezier(0.4, 0, 0.2, 1);
-}
-
-.card {
-  stroke: rgb(20 48 45 / 55%);
-  stroke-width: calc(1.2px * var(--grain));
-  fill-opacity: 0.92;
-}
-
-.scored {
-  stroke-width: calc(1.6px * var(--grain));
-  stroke-dasharray: calc(7px * var(--grain)) calc(5px * var(--grain));
 }
 
 .casing {
@@ -322,32 +252,15 @@ text {
   stroke-width: calc(1.6px * var(--grain));
 }
 
-.at line {
-  stroke: var(--turmeric);
-  stroke-width: calc(4.5px * var(--grain));
-}
-
-.at circle {
-  fill: var(--turmeric);
-  stroke: var(--ink);
-  stroke-width: calc(1.6px * var(--grain));
-}
-
 @media (max-width: 560px) {
   .picture {
     flex-direction: column;
     height: auto;
   }
 
-  .frame {
+  .drawing {
     flex: none;
     height: 300px;
-  }
-}
-
-@media (prefers-reduced-motion: reduce) {
-  .piece {
-    transition: none;
   }
 }
 </style>

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import type { Length, Unit } from '@rangoli/core';
+import { computed } from 'vue';
+import { rulerMarks } from '../parts/ruler-marks.ts';
+
+/** The marks of a tool's ruler over the card, and the grooves under them where it has any. */
+const props = defineProps<{
+  unit: Unit;
+  pitch: Length;
+  from?: number;
+  to: number;
+  /** Which way the figures grow: to the right, or to the left. */
+  away: 1 | -1;
+  scale: number;
+  /** How far down grooves run; none without it. */
+  grooves?: number;
+}>();
+
+const heights = { figure: 8, half: 5.5, small: 3.5 } as const;
+const grain = computed(() => 1 / props.scale);
+const marks = computed(() =>
+  rulerMarks({
+    unit: props.unit,
+    pitch: props.pitch,
+    ...(props.from !== undefined && { from: props.from }),
+    to: props.to,
+    pixelsPerMillimetre: props.scale,
+    apart: 3.2,
+    figureEvery: props.unit === 'inch' ? 1 : 2,
+  }).map((mark) => ({ ...mark, x: props.away * mark.at })),
+);
+</script>
+
+<template>
+  <g>
+    <g v-for="mark in marks" :key="mark.at">
+      <line
+        v-if="grooves !== undefined"
+        class="groove"
+        :class="{ figure: mark.kind === 'figure' }"
+        :x1="mark.x"
+        :x2="mark.x"
+        y1="0"
+        :y2="grooves"
+      />
+      <line class="tick" :x1="mark.x" :x2="mark.x" :y1="-heights[mark.kind]" y2="0" />
+      <text v-if="mark.figure" :x="mark.x" y="-10.5" :font-size="15 * grain">
+        {{ mark.figure }}
+      </text>
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.groove {
+  stroke: #d5dfd9;
+  stroke-width: calc(1px * var(--grain));
+}
+
+.groove.figure {
+  stroke: #a9bdb4;
+  stroke-width: calc(1.6px * var(--grain));
+}
+
+.tick {
+  stroke: var(--ink);
+  stroke-width: calc(1.4px * var(--grain));
+}
+
+text {
+  font-family: var(--figures);
+  font-weight: 700;
+  text-anchor: middle;
+  fill: var(--ink);
+}
+</style>
