@@ -37,8 +37,9 @@ function givesOf({ region, cut }: CutTree, names: PieceNames): CutGives {
 function isAlike(a: CutTree, b: CutTree): boolean {
   const isSameSize = a.region.width === b.region.width && a.region.height === b.region.height;
   if (!isSameSize) return false;
-  if (a.cut && b.cut) return true;
-  return !a.cut && !b.cut && firstPiece(a.region) === firstPiece(b.region);
+  const isCutOn = a.cut !== undefined;
+  if (isCutOn !== (b.cut !== undefined)) return false;
+  return isCutOn || firstPiece(a.region) === firstPiece(b.region);
 }
 
 function lineOf(

@@ -386,14 +386,11 @@ function scoreFaults(made: readonly Line[], wanted: readonly Line[]): readonly s
 }
 
 function snippedOnBench(steps: readonly Step[], { grid }: Piece): readonly string[] {
-  const count = (kind: 'taper' | 'snip') =>
-    steps.reduce((sum, step) => {
-      if (step.kind !== kind) return sum;
-      return sum + (step.kind === 'taper' ? step.tabs : step.kind === 'snip' ? step.count : 0);
-    }, 0);
+  const tapered = steps.reduce((sum, step) => sum + (step.kind === 'taper' ? step.tabs : 0), 0);
+  const snipped = steps.reduce((sum, step) => sum + (step.kind === 'snip' ? step.count : 0), 0);
   return [
-    ...(count('taper') === grid.tapers.length ? [] : ['not every tab is tapered']),
-    ...(count('snip') === grid.cutouts.length ? [] : ['not everything is punched or trimmed']),
+    ...(tapered === grid.tapers.length ? [] : ['not every tab is tapered']),
+    ...(snipped === grid.cutouts.length ? [] : ['not everything is punched or trimmed']),
   ];
 }
 
