@@ -69,7 +69,7 @@ function cutsOf(
   const lines: SheetCut[] = [lineOf(region, across, cut.at, sheet)];
   const strips = [first];
   let { rest } = cut;
-  while (rest.cut && rest.cut.across === across && isAlike(rest.cut.first, first)) {
+  while (rest.cut?.across === across && isAlike(rest.cut.first, first)) {
     lines.push(lineOf(rest.region, across, rest.cut.at, sheet));
     strips.push(rest.cut.first);
     ({ rest } = rest.cut);
