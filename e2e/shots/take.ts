@@ -64,9 +64,10 @@ const shots: readonly Shot[] = [
     set: async (page, origin) => {
       await openBox(page, origin, 'Pocket sundial');
       await page.getByRole('link', { name: 'Make', exact: true }).click();
-      await page.getByRole('button', { name: 'All six done' }).click();
-      await page.getByRole('button', { name: 'All six done' }).click();
-      await page.getByRole('button', { name: 'All six done' }).click();
+      await page.getByRole('button', { name: 'Both done' }).click();
+      await page.getByRole('button', { name: 'Both done' }).click();
+      for (let step = 0; step < 3; step++)
+        await page.getByRole('button', { name: 'All six done' }).click();
       await page.getByRole('button', { name: 'Done one' }).click();
       await page.getByRole('button', { name: 'Done one' }).click();
       await page.getByRole('button', { name: '3', exact: true }).click();
@@ -86,10 +87,33 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'make-punch-board',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Night tea, a bag');
+      await page.getByRole('link', { name: 'Make', exact: true }).click();
+      await page.getByRole('button', { name: /turn, follow the last lines/ }).click();
+      await page.waitForTimeout(900);
+      await page.getByRole('button', { name: '3', exact: true }).click();
+      await page.waitForTimeout(1200);
+    },
+  },
+  {
+    name: 'off-by-a-bit',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Pocket sundial');
+      await page.getByRole('link', { name: 'Make', exact: true }).click();
+      await page.getByRole('button', { name: /Dusk: six bases/ }).click();
+      await page.getByRole('button', { name: 'Off by a bit?' }).click();
+      await page.getByLabel('It is wide').fill('3 11/16');
+      await page.getByText('It can be saved').waitFor();
+      await page.waitForTimeout(800);
+    },
+  },
+  {
     name: 'tools',
     set: async (page, origin) => {
       await page.goto(`${origin}/kit`);
-      await page.getByRole('switch').first().click();
+      await page.getByRole('listitem').first().getByRole('switch').click();
       await page.waitForTimeout(800);
     },
   },

@@ -2,6 +2,7 @@ import {
   allStyles,
   evenRoom,
   genericBoards,
+  genericDiagonalBoards,
   genericTrimmers,
   kitOf,
   inches,
@@ -29,6 +30,8 @@ interface DemoBox {
   readonly options?: Readonly<Record<string, string | number | boolean>>;
   /** Made with the finer trimmer and board. */
   readonly fineTools?: true;
+  /** Made on a diagonal punch board. */
+  readonly punchBoard?: true;
 }
 
 function fineKit(): Kit {
@@ -38,8 +41,21 @@ function fineKit(): Kit {
   return kitOf({ trimmer, board });
 }
 
+function withPunchBoard(kit: Kit): Kit {
+  const [diagonalBoard] = genericDiagonalBoards;
+  return { ...kit, ...(diagonalBoard && { diagonalBoard }) };
+}
+
 /** The observatory's open night, from the last made box to the first on the shelf. */
 const openNight: readonly DemoBox[] = [
+  {
+    name: 'Night tea, a bag to take home',
+    gift: { shape: 'block', across: inches(3), deep: inches(2.5), high: inchFraction(5, 8) },
+    style: 'diamond-wrap',
+    papers: ['comet'],
+    options: { lid: 'none' },
+    punchBoard: true,
+  },
   {
     name: 'Night tea tin',
     gift: { shape: 'block', across: inches(2), deep: inches(2), high: inches(3.75) },
@@ -142,6 +158,7 @@ export function demoProjects(): readonly ProjectDocument[] {
         room: box.room === undefined ? usual.room : evenRoom(box.room),
         style: choiceFor(box),
         ...(box.fineTools && { kit: fineKit() }),
+        ...(box.punchBoard && { kit: withPunchBoard(usual.kit) }),
       },
     };
   });

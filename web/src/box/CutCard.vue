@@ -19,6 +19,7 @@ import {
   type PunchStep,
   type ScoreStep,
   type ScoreStrip,
+  type SnipStep,
 } from '@rangoli/core';
 import { ChevronDown } from '@lucide/vue';
 import { computed, shallowRef, watch } from 'vue';
@@ -128,9 +129,21 @@ function punchRuler(piece: Piece) {
   return { pitch: board.step, unit: board.unit };
 }
 
+/** What is snipped of a piece, however large each is: on the card only the number counts. */
+function snipsOf(piece: Piece): readonly SnipStep[] {
+  const alike = new Map<string, SnipStep>();
+  for (const step of props.plan.steps) {
+    if (step.kind !== 'snip' || step.piece !== piece.id) continue;
+    const key = `${step.shape} ${step.use}`;
+    alike.set(key, { ...step, count: step.count + (alike.get(key)?.count ?? 0) });
+  }
+  return [...alike.values()];
+}
+
 /** Slits and tapers as one short line. */
 function snips(piece: Piece): string {
-  const words = props.plan.steps.flatMap((step) => {
+  const steps = props.plan.steps.filter(({ kind }) => kind !== 'snip');
+  const words = [...steps, ...snipsOf(piece)].flatMap((step) => {
     if (step.piece !== piece.id) return [];
     if (step.kind === 'slit') return [slitHeadline(step)];
     if (step.kind === 'slant') return [slantHeadline(step)];
