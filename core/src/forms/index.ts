@@ -79,7 +79,15 @@ export {
   tuckRoom,
 } from './closing.ts';
 export { finishTube, giftTube, tubeAnswer, tubeStages } from './gift-tube.ts';
-export { webCreases, webStacks, webTrims, type Web } from './web.ts';
+export {
+  hookReach,
+  hookSlits,
+  webCreases,
+  webStacks,
+  webTrims,
+  type Web,
+  type WebsOn,
+} from './web.ts';
 export { flapBox } from './flap-box.ts';
 export {
   diamondInside,

@@ -1,5 +1,5 @@
 import type { Stack } from '../fold/index.ts';
-import { half, millimetres, minus, plus, type Length } from '../length/index.ts';
+import { half, millimetres, minus, plus, zero, type Length } from '../length/index.ts';
 import type { Cutout, Diagonal, GridPoint, Spot } from '../piece/index.ts';
 import { columnScore, diagonalScore, following, mountain, rowScore, valley } from './draw-grid.ts';
 import { lies } from './placing.ts';
@@ -85,4 +85,56 @@ export function webTrims(from: Spot, wall: Length, floor: Spot, lieOn: Length): 
       };
     }),
   );
+}
+
+/** How wide a slit is cut that card is pushed into. */
+const slitWidth = millimetres(0.8);
+
+/** How much higher than half of its side a wall must be for two corners to hook into each other. */
+export const hookReach = millimetres(10);
+
+/**
+ * The slits by which two corners that lie on one wall hook into each other, where they cross over the middle
+ * of the wall: one from its edge, the other from its fold, each half as deep as they overlap. `at` turns a
+ * place counted from the outer corner of the sheet into a place on the piece.
+ */
+export function hookSlits(
+  hook: 'from the edge' | 'from the fold',
+  wall: Length,
+  lieOn: Length,
+  at: (across: Length, down: Length) => Spot,
+): readonly Cutout[] {
+  const cross = minus(wall, half(lieOn));
+  const deep = half(cross);
+  const [from, to] = [minus(cross, half(slitWidth)), plus(cross, half(slitWidth))];
+  const slit = (corners: readonly (readonly [Length, Length])[]): Cutout => ({
+    shape: 'trim',
+    use: 'hook',
+    corners: corners.map(([across, down]) => at(across, down)),
+  });
+  if (hook === 'from the edge')
+    return [
+      slit([
+        [zero, from],
+        [deep, from],
+        [deep, to],
+        [zero, to],
+      ]),
+      slit([
+        [from, zero],
+        [from, deep],
+        [to, deep],
+        [to, zero],
+      ]),
+    ];
+  return [
+    slit([
+      [deep, from],
+      [from, from],
+      [from, deep],
+      [to, deep],
+      [to, to],
+      [deep, to],
+    ]),
+  ];
 }

@@ -47,6 +47,8 @@ export interface GiftStep extends Common {
 /** Fold flaps in where nothing is glued: under what is glued next, or to close the box. */
 export interface CloseStep extends Common {
   readonly kind: 'close';
+  /** Whether they are slit to hook into each other. */
+  readonly hooked?: true;
   readonly isLast: boolean;
   readonly role: CellRole;
   readonly count: number;

@@ -84,10 +84,12 @@ function closeSteps(plan: Plan, joints: readonly Joint[]): readonly CloseStep[] 
     const [first] = group;
     if (!first) return [];
     const { face, stage } = first;
-    const { id, name } = pieceNamed(plan, face.piece);
+    const { id, name, grid } = pieceNamed(plan, face.piece);
+    const isHooked = face.role === 'gusset' && grid.cutouts.some(({ use }) => use === 'hook');
     return [
       {
         kind: 'close',
+        ...(isHooked && { hooked: true }),
         piece: id,
         name,
         copies: copiesOf(plan, id),

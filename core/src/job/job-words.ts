@@ -197,8 +197,14 @@ function sayJoin({ name, how, onto }: JoinStep) {
   }
 }
 
-function sayClose({ name, count, role, isLast }: CloseStep) {
+function sayClose({ name, count, role, isLast, hooked }: CloseStep) {
   const what = several(count, role);
+  if (hooked)
+    return {
+      figure: 'Hook the corners',
+      text: `${name}. Fold the corners against their walls and push each into the slit of the other: nothing is glued.`,
+      line: `${name}: hook the corners`,
+    };
   return isLast
     ? {
         figure: `Tuck in ${what}`,

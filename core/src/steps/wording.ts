@@ -283,6 +283,7 @@ const snips: Readonly<Record<SnipStep['shape'], readonly [string, string, string
 const bladed: Readonly<Record<string, readonly [string, string, string]>> = {
   slot: ['cut', 'slot', 'slots'],
   'lock slit': ['cut', 'slit', 'slits'],
+  hook: ['cut', 'slit', 'slits'],
   tip: ['trim', 'tip', 'tips'],
   corner: ['trim', 'corner', 'corners'],
 };

@@ -9,7 +9,12 @@ describe('a web-corner box', () => {
       expect(diagonals).toHaveLength(4);
       // The diagonals run at 45°, so that the corners are squares.
       expect(new Set([at(columns, 0), at(columns, 2), at(rows, 0), at(rows, 2)]).size).toBe(1);
-      expect(cutouts('box', 'ribbon')).toHaveLength(options.closing === 'open' ? 0 : 2);
+      expect(cutouts('box', 'ribbon')).toHaveLength(options.closing === 'ribbon holes' ? 2 : 0);
+      // Two corners on one wall cross over its middle, and each is slit half as deep as they do.
+      const hooks = cutouts('box', 'hook');
+      expect(hooks).toHaveLength(options.closing === 'hooks' ? 6 : 0);
+      if (hooks.length > 0)
+        expect(2 * at(columns, 0)).toBeGreaterThan(Math.min(at(columns, 1), at(rows, 1)) + 14e6);
       expect(plan.assembly.stacks.every(({ holds }) => holds === 'tuck')).toBe(true);
     });
   });

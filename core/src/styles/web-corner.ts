@@ -4,6 +4,8 @@ import { vector } from '../fold/index.ts';
 import {
   columnScore,
   drawGrid,
+  hookReach,
+  hookSlits,
   floorSections,
   leastWall,
   roomOf,
@@ -15,8 +17,11 @@ import {
   webStacks,
   webTrims,
   type StyleAnswer,
+  type FloorSections,
+  type SizeOf,
   type StyleBrief,
   type Web,
+  type WebsOn,
 } from '../forms/index.ts';
 import {
   absolute,
@@ -26,6 +31,7 @@ import {
   millimetres,
   minus,
   plus,
+  roundUp,
   smallest,
   times,
   toMillimetres,
@@ -40,7 +46,7 @@ import { oneOf } from './options.ts';
 
 const options = z.object({
   corners: oneOf('Corners lie', ['inside', 'outside']),
-  closing: oneOf('Closing', ['ribbon holes', 'open']),
+  closing: oneOf('Closing', ['ribbon holes', 'hooks', 'open']),
 });
 
 /** Holes for a ribbon near the upper edge of the front and the back. */
@@ -54,6 +60,33 @@ function ribbonHoles(wall: Length, across: Length, deep: Length): readonly Cutou
     centre: { x, y },
     radius,
   }));
+}
+
+interface Hooked {
+  readonly wall: string;
+  readonly floor: FloorSections;
+  readonly on: WebsOn;
+  readonly lieOn: string;
+}
+
+/** The slits of all four corners: on each wall one from the edge of its corner, and one from the fold. */
+function hooks(size: SizeOf, { wall, floor, on, lieOn }: Hooked): readonly Cutout[] {
+  const high = size(wall);
+  const width = plus(high, size(floor.across), high);
+  const height = plus(high, size(floor.deep), high);
+  return [true, false].flatMap((isLeft) =>
+    [true, false].flatMap((isTop) =>
+      hookSlits(
+        (on === 'sides' ? isTop : isLeft) ? 'from the edge' : 'from the fold',
+        high,
+        size(lieOn),
+        (across, down) => ({
+          x: isLeft ? across : minus(width, across),
+          y: isTop ? down : minus(height, down),
+        }),
+      ),
+    ),
+  );
 }
 
 /** The mark of a corner board for a wall: the nearest to what is wanted of those that are high enough. */
@@ -79,7 +112,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { corners, closing } = brief.options;
   const card = paperFor(brief.papers, 0).thickness;
   const { across, deep, high } = brief.inside;
-  const on = across.target > deep.target ? 'front and back' : 'sides';
+  const isHooked = closing === 'hooks';
+  const isWide = across.target > deep.target;
+  // Corners that hook into each other meet on the shorter pair of walls; others have more room on the longer.
+  const on = isWide === isHooked ? 'sides' : 'front and back';
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
   const board = brief.kit.cornerBoard;
   const freeWall = section(brief, 'wall', needed(high.least), needed(high.target));
@@ -99,6 +135,19 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     })),
   );
   const creases = webs.map(webCreases);
+  const lieOn = on === 'sides' ? floor.deep : floor.across;
+  const lieOnWanted = floor.byDirection[on === 'sides' ? 'deep' : 'across'].target;
+  const leastHooked = plus(half(lieOnWanted), hookReach);
+  if (isHooked && wall.target < leastHooked) {
+    const nearest = plus(brief.gift.high, minus(leastHooked, wall.target));
+    return {
+      ok: false,
+      refusal: {
+        field: 'style.options.closing',
+        message: `The corners are too short to hook into each other: the walls would have to be ${formatWithUnit(roundUp(leastHooked, brief.kit.trimmer.step), brief.kit.trimmer.unit)} high, half of the side and a little more. Choose ribbon, or a gift from ${formatWithUnit(roundUp(nearest, brief.kit.trimmer.step), brief.kit.trimmer.unit)} high.`,
+      },
+    };
+  }
   const part = sitting({
     id: 'box',
     root: { column: 1.5, row: 1.5 },
@@ -136,17 +185,22 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                   { x: zero, y: zero },
                   size(wall.id),
                   { x: size(floor.across), y: size(floor.deep) },
-                  size(on === 'sides' ? floor.deep : floor.across),
+                  // Hooked corners may reach over the whole wall, others to its middle.
+                  isHooked ? times(size(lieOn), 2) : size(lieOn),
                 ),
-                ...(closing === 'open'
-                  ? []
-                  : ribbonHoles(size(wall.id), size(floor.across), size(floor.deep))),
+                ...(closing === 'ribbon holes'
+                  ? ribbonHoles(size(wall.id), size(floor.across), size(floor.deep))
+                  : []),
+                ...(isHooked ? hooks(size, { wall: wall.id, floor, on, lieOn }) : []),
               ],
             }),
         },
       ],
       fits: [],
-      smaller: [],
+      // Wherever the marks fall, the corners cross by so much.
+      smaller: isHooked
+        ? [{ less: lieOn, more: wall.id, moreTimes: 2, by: times(hookReach, 1.5) }]
+        : [],
       settle: (size) => {
         const inside = {
           across: clearInside(size(floor.across), card, layers.across),
