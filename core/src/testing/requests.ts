@@ -118,7 +118,7 @@ export const shippedKits: readonly Kit[] = genericTrimmers.flatMap((trimmer) =>
 const plainKit = fc.constantFrom(...shippedKits);
 
 /** A table crowded with tools, or one that lacks the usual ones. */
-const oddKit: fc.Arbitrary<Kit> = fc
+export const oddKit: fc.Arbitrary<Kit> = fc
   .record({
     kit: plainKit,
     shim: fc.constantFrom(undefined, millimetres(0.5), millimetres(1), inchFraction(1, 16)),
