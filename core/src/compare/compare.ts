@@ -13,9 +13,12 @@ export type Compared = {
   | { readonly ok: false; readonly problems: readonly Problem[] }
 );
 
-/** The request in another style, all of it cut from the first paper, so that paper can be compared. */
+/**
+ * The request in another style, all of it cut from the first paper, so that paper can be compared. Nothing
+ * counts as made yet.
+ */
 export function requestIn(request: PlanRequest, choice: StyleChoice): PlanRequest {
-  return { ...request, style: choice, papers: [request.papers[0]] };
+  return { ...request, style: choice, papers: [request.papers[0]], made: [] };
 }
 
 /** Every kind of box for this gift: the chosen one with its options, the others as they usually are. */
@@ -37,7 +40,8 @@ const halvings = 7;
  * even hold a quarter of this one.
  */
 export function largestGift(request: PlanRequest): Extents | undefined {
-  const fits = (by: number) => planBox({ ...request, gift: scaledGift(request.gift, by) }).ok;
+  const fits = (by: number) =>
+    planBox({ ...request, gift: scaledGift(request.gift, by), made: [] }).ok;
   let low = fits(1) ? 1 : 0.25;
   if (low < 1 && !fits(low)) return undefined;
   let high = low === 1 ? 2 : 1;

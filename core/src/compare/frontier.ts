@@ -36,13 +36,16 @@ export function squareGifts(): GiftFamily {
   return (across, high) => ({ shape: 'block', across, deep: across, high });
 }
 
-type Fits = (across: number, high: number) => boolean;
+/** Whether a gift that reaches so far has a box. */
+export type Fits = (across: number, high: number) => boolean;
 
-function fitsIn(request: PlanRequest, family: GiftFamily): Fits {
+/** Tells whether gifts of a family have a box on a request's tools and sheets, with nothing made yet. */
+export function fitsIn(request: PlanRequest, family: GiftFamily): Fits {
   return (across, high) =>
     planBox({
       ...request,
       gift: family(nanometres(Math.round(across)), nanometres(Math.round(high))),
+      made: [],
     }).ok;
 }
 

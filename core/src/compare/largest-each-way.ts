@@ -1,8 +1,7 @@
 import { extentsOf, giftLimits } from '../gift/index.ts';
 import { nanometres, type Length } from '../length/index.ts';
-import { planBox } from '../planning/index.ts';
 import type { PlanRequest } from '../request/index.ts';
-import { alikeGifts } from './frontier.ts';
+import { alikeGifts, fitsIn } from './frontier.ts';
 import { lastThatDoes } from './last-that-does.ts';
 
 /** How large a gift of these proportions may be for a box that is still made on the same tools and sheets. */
@@ -18,12 +17,7 @@ const halvings = 9;
 /** The largest gifts that a request has a box for; undefined where it has none as it is. */
 export function largestEachWay(request: PlanRequest): LargestEachWay | undefined {
   const { across, high } = extentsOf(request.gift);
-  const family = alikeGifts(request.gift);
-  const fits = (wide: number, tall: number) =>
-    planBox({
-      ...request,
-      gift: family(nanometres(Math.round(wide)), nanometres(Math.round(tall))),
-    }).ok;
+  const fits = fitsIn(request, alikeGifts(request.gift));
   if (!fits(across, high)) return undefined;
   const { most } = giftLimits;
   return {

@@ -48,6 +48,7 @@ const cautionWords: Readonly<Record<CutCaution, string>> = {
   'narrow waste': 'The narrow bit that is left is waste.',
   'narrow strip': 'The strip is too narrow to be held: hold the wide part, and cut it last.',
   'print runs up': 'Keep the print the same way up.',
+  'too large': 'It is too large for the trimmer.',
 };
 
 function settingInWords(step: TrimStep, unit: Unit): string {
@@ -58,8 +59,7 @@ function settingInWords(step: TrimStep, unit: Unit): string {
       : (step.measures === 'width') === step.from.width > step.from.height
         ? ', along the long side'
         : ', along the short side';
-  if (step.tool === 'ruler')
-    return `Measure ${figure}${which}, and cut along a ruler: the part is too large for the trimmer.`;
+  if (step.tool === 'ruler') return `Measure ${figure}${which}, and cut along a ruler.`;
   const arm = step.arm === 'out' ? ', arm pulled out' : '';
   const side =
     step.wanted === 'on the ruler' ? '' : ' What you want is what falls off beyond the blade.';

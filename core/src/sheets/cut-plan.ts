@@ -114,13 +114,15 @@ function settingFor({ region, across, takes, cuts }: PlannedCut, paper: Paper, k
     ...(paper.printRuns === 'one way' ? (['print runs up'] as const) : []),
   ];
   const arm = (setting: Length) => (setting > trimmer.tableWidth ? 'out' : 'in');
-  const isByHand = cuttingMeans(kit)?.tool !== 'trimmer' || long > trimmer.cutLength;
+  const hasTrimmer = cuttingMeans(kit)?.tool === 'trimmer';
+  const isByHand = !hasTrimmer || long > trimmer.cutLength;
   const isInReach = (setting: Length) => setting <= trimmer.widthWithArm;
   // The other side can only be set once: after the first cut the rest is narrower.
   const other = cuts.length === 1 && isInReach(rest) && isOnGrid(rest, trimmer.step);
   if (!isByHand && other && (isNarrow || !isInReach(takes)))
     return { setting: rest, wanted: 'beyond the blade', tool: 'trimmer', arm: arm(rest), cautions };
   const tool = isByHand || !isInReach(takes) ? 'ruler' : 'trimmer';
+  if (tool === 'ruler' && hasTrimmer) cautions.push('too large');
   return {
     setting: takes,
     wanted: 'on the ruler',

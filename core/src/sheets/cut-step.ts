@@ -16,7 +16,7 @@ export type CutGives =
   | { readonly kind: 'waste' };
 
 /** Why a cut needs care. */
-export type CutCaution = 'narrow waste' | 'narrow strip' | 'print runs up';
+export type CutCaution = 'narrow waste' | 'narrow strip' | 'print runs up' | 'too large';
 
 /** Cuts at one setting of the trimmer through parts of one size. */
 export interface TrimStep {

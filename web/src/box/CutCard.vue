@@ -6,6 +6,7 @@ import {
   readingInWords,
   scoreHeadline,
   scoreStrips,
+  scoringMeans,
   slantHeadline,
   slitHeadline,
   snipHeadline,
@@ -92,6 +93,15 @@ watch(
     if (piece !== undefined) chosen.value = piece;
   },
 );
+
+/** The marks that scores are set by: the board's, or those of what the maker scores with. */
+const scoreRuler = computed(() => {
+  const { kit } = props.request;
+  const means = scoringMeans(kit);
+  return means
+    ? { pitch: means.step, unit: means.unit }
+    : { pitch: kit.board.pitch, unit: kit.board.unit };
+});
 
 /** What a punch board is set by, where a piece is made on one. */
 function punchesOf(piece: Piece): readonly PunchStep[] {
@@ -205,8 +215,7 @@ function snips(piece: Piece): string {
           <p class="headline">{{ scoreHeadline(strip.steps[0]) }}</p>
           <RulerStrip
             :length="edgeOf(piece, strip)"
-            :pitch="request.kit.board.pitch"
-            :unit="request.kit.board.unit"
+            v-bind="scoreRuler"
             :marks="strip.steps.map((step) => ({ reading: step.reading, isLit: isLit(step) }))"
             @mark="(mark) => lightMark(piece, strip, mark)"
           />

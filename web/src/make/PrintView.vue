@@ -20,7 +20,7 @@ import { layPieces } from '../parts/lay-pieces.ts';
 import Worded from '../parts/Worded.vue';
 import { useMaking } from '../stores/making.ts';
 import { useOpenProject } from '../stores/open-project.ts';
-import { benchNames } from './bench-names.ts';
+import { stageName } from './stage-name.ts';
 
 /** The whole job on a sheet or two of paper, to lie beside the board. */
 const props = defineProps<{ id: string }>();
@@ -120,7 +120,7 @@ function print(): void {
         </g>
       </svg>
       <section v-for="stage in making.job.stages" :key="stage.bench">
-        <h2>{{ benchNames[stage.bench] }}</h2>
+        <h2>{{ stageName(stage) }}</h2>
         <p v-if="stageNote(stage, kit)" class="note">
           <Worded :text="stageNote(stage, kit) ?? ''" />
         </p>

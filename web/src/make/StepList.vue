@@ -11,7 +11,7 @@ import {
 import { Check } from '@lucide/vue';
 import { nextTick, useTemplateRef, watch } from 'vue';
 import Worded from '../parts/Worded.vue';
-import { benchNames } from './bench-names.ts';
+import { stageName } from './stage-name.ts';
 import { minutesInWords } from './minutes.ts';
 
 /** Every step of the job by the tool that it needs, what is done ticked; any of them can be gone to. */
@@ -39,7 +39,7 @@ watch(
   <nav ref="list" aria-label="Steps">
     <section v-for="stage in job.stages" :key="stage.bench">
       <h2>
-        {{ benchNames[stage.bench] }}
+        {{ stageName(stage) }}
         <span v-if="stage.steps.some((step) => !isDone(progress, step))">{{
           minutesInWords(stage.steps.reduce((sum, step) => sum + left(step), 0))
         }}</span>

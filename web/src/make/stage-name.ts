@@ -1,0 +1,17 @@
+import type { Bench, JobStage } from '@rangoli/core';
+
+const benchNames: Readonly<Record<Bench, string>> = {
+  trimmer: 'Trimmer, blade in',
+  'punch board': 'Punch board',
+  board: 'Scoring board',
+  tip: 'Trimmer, scoring tip in',
+  ruler: 'Ruler and stylus',
+  scissors: 'Scissors and punch',
+  glue: 'Fold and glue',
+};
+
+/** What a stage of the job is called, by the tool that it needs. */
+export function stageName({ bench, steps }: JobStage): string {
+  const isByHand = steps.every(({ work }) => work.kind === 'trim' && work.tool === 'ruler');
+  return bench === 'trimmer' && isByHand ? 'Ruler and knife' : benchNames[bench];
+}
