@@ -12,7 +12,7 @@ test('boxes are duplicated, deleted, and brought back', async ({ demo, page }) =
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'Meteorite jar' })).toBeVisible();
   await page.reload();
-  await expect(cards).toHaveCount(9);
+  await expect(cards).toHaveCount(10);
 });
 
 test('two windows on one box: nothing is overwritten, and both can be kept', async ({

@@ -7,6 +7,8 @@ import {
   extentsOf,
   frontierOf,
   furthest,
+  giftLimits,
+  largestEachWay,
   largestGift,
   nanometres,
   planBox,
@@ -29,6 +31,29 @@ function stylesNamed(...ids: readonly string[]): readonly StyleSummary[] {
 function fits(request: PlanRequest, gift: PlanRequest['gift']): boolean {
   return planBox({ ...request, gift }).ok;
 }
+
+describe('the largest gift each way', () => {
+  it('still has a box, and a little more has none', () => {
+    fc.assert(
+      fc.property(requestsIn(stylesNamed('diamond-wrap', 'web-corner', 'lidded')), (request) => {
+        const largest = largestEachWay(request);
+        const size = extentsOf(request.gift);
+        const family = alikeGifts(request.gift);
+        const has = (across: number, high: number) =>
+          fits(request, family(nanometres(Math.round(across)), nanometres(Math.round(high))));
+        expect(largest !== undefined).toBe(has(size.across, size.high));
+        if (!largest) return;
+        expect(has(largest.across, size.high)).toBe(true);
+        expect(has(size.across, largest.high)).toBe(true);
+        // Looked for by halving: so near its end that a fifth more is too much, or as large as gifts are.
+        const { most } = giftLimits;
+        if (largest.across * 1.2 < most)
+          expect(has(largest.across * 1.2 + 3e6, size.high)).toBe(false);
+      }),
+      { numRuns: 25 },
+    );
+  }, 60_000);
+});
 
 describe('comparing kinds of box', () => {
   const all = compareStyles(usual);
