@@ -33,6 +33,13 @@ for (const [width, height] of [
     await page.getByRole('link', { name: 'Make', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('in');
     expect(await seriousFindings(page)).toEqual([]);
+    await page.getByRole('button', { name: 'Off by a bit?' }).click();
+    await page.getByLabel('It is wide').fill('3 11/16');
+    await expect(page.getByText('It can be saved')).toBeVisible();
+    expect(await seriousFindings(page)).toEqual([]);
+    await page.goto(`${demo.origin}/kit`);
+    await page.getByRole('listitem').first().getByRole('button', { name: 'Edit' }).click();
+    expect(await seriousFindings(page)).toEqual([]);
   });
 
 test('the main work needs no scrolling at 1280 × 800', async ({ demo, page }) => {

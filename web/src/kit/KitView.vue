@@ -160,7 +160,7 @@ h1 {
   color: var(--vermilion);
 }
 
-header {
+section > header {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
@@ -168,7 +168,7 @@ header {
   margin: 22px 0 6px;
 }
 
-header label {
+section > header label {
   display: flex;
   align-items: center;
   gap: 8px;

@@ -256,6 +256,7 @@ function field(part: string): string {
           <Button
             size="small"
             :severity="way.isGood ? 'primary' : 'secondary'"
+            :outlined="!way.isGood"
             :label="isSome ? 'Make these a box of their own' : headings[way.kind][1]"
             @click="take(way)"
           />
@@ -275,6 +276,7 @@ function field(part: string): string {
           <Button
             size="small"
             severity="secondary"
+            outlined
             :label="`Cut ${affected > 1 ? 'them' : 'it'} again`"
             @click="again"
           />
