@@ -131,6 +131,16 @@ describe('a rescue', () => {
       isGood: true,
       sentences: ['Lid: cut it 3 1/2 × 3 9/16 in.'],
     });
+    // With its lid cut already, the lid is cut again, or the base.
+    const both = rescue(
+      result.plan,
+      request,
+      { cut: new Set(['base', 'lid']), scored: new Set() },
+      { kind: 'cut', piece: 'base', width: inchFraction(59, 16), height: inchFraction(59, 16) },
+    );
+    const [best] = both.ways;
+    expect(best).toMatchObject({ kind: 'another piece', again: 'lid', isGood: true });
+    expect(best?.sentences[0]).toBe('Keep it, and cut the lid again.');
     expect(cut(50)).toMatchObject({
       ways: [],
       again: 'Cut the base again: 3 3/4 × 3 3/4 in.',

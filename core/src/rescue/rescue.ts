@@ -9,7 +9,9 @@ import type { DoneSoFar, Mishap } from './mishap.ts';
 
 /** A way to go on with what is made. */
 export interface WayOn {
-  readonly kind: 'go on' | 'trim';
+  readonly kind: 'go on' | 'trim' | 'another piece';
+  /** The other piece that is cut again, so that it goes with this one. */
+  readonly again?: string;
   /** Whether the box is as good as it was planned: what goes over what still holds. */
   readonly isGood: boolean;
   readonly request: PlanRequest;
@@ -123,6 +125,19 @@ function wayOn(
   };
 }
 
+/** Ways in which one other piece that is cut already is cut again, to go with the one that came out otherwise. */
+function cutAnother(old: Answered, facts: readonly MadeWay[], mishap: Mishap): readonly WayOn[] {
+  const cut = new Set(facts.map(({ piece }) => piece));
+  return old.plan.pieces.flatMap(({ id, name }): readonly WayOn[] => {
+    if (id === mishap.piece || !cut.has(id)) return [];
+    const left = facts.filter(({ piece }) => piece !== id);
+    const way = wayOn('another piece', old, left, [
+      `Keep it, and cut the ${name.toLowerCase()} again.`,
+    ]);
+    return way.kind !== 'none' && way.isGood ? [{ ...way, again: id }] : [];
+  });
+}
+
 /**
  * What to do when a piece came out otherwise than planned: everything that is not cut yet is planned again
  * round it; where a score lies too far in, also with a strip cut off; and what it takes to cut it again.
@@ -154,7 +169,10 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
     const sentence = `Cut ${formatWithUnit(depth, unit)} off the ${name} at the ${edge}: then the score is as far from its edge as planned.`;
     tries.push(wayOn('trim', old, trimmed, [sentence]));
   }
-  const ways = tries
+  const others = tries.some((each) => each.kind !== 'none' && each.isGood)
+    ? []
+    : cutAnother(old, facts, mishap);
+  const ways = [...tries, ...others]
     .flatMap((each) => (each.kind === 'none' ? [] : [each]))
     .sort((a, b) => Number(b.isGood) - Number(a.isGood));
   const refused = tries.find((each) => each.kind === 'none');

@@ -108,6 +108,7 @@ const found = computed(() => {
 const headings: Readonly<Record<WayOn['kind'], readonly [string, string]>> = {
   'go on': ['Go on with it', 'Go on like this'],
   trim: ['Cut a little off', 'Cut it, and go on like this'],
+  'another piece': ['Cut another piece again', 'Do it this way'],
 };
 
 /** The whole batch goes on so, or only what came out so, as a box of its own. */
@@ -115,6 +116,7 @@ async function take(way: WayOn): Promise<void> {
   const whole = project.document;
   if (!whole) return;
   if (!isSome.value) {
+    if (way.again !== undefined) making.cutAgain(way.again, copies.value);
     project.changeBox('rescue', { made: way.request.made, room: way.request.room });
     emit('close');
     return;
