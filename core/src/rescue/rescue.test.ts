@@ -136,7 +136,7 @@ describe('a rescue', () => {
       result.plan,
       request,
       { cut: new Set(['base', 'lid']), scored: new Set() },
-      { kind: 'cut', piece: 'base', width: inchFraction(59, 16), height: inchFraction(59, 16) },
+      { kind: 'cut', piece: 'base', width: inchFraction(59, 16), height: inchFraction(60, 16) },
     );
     const [best] = both.ways;
     expect(best).toMatchObject({ kind: 'another piece', again: 'lid', isGood: true });

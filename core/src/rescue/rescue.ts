@@ -82,7 +82,7 @@ function withAnyRoom(request: PlanRequest): PlanRequest {
   return { ...request, room: { across: any(across), deep: any(deep), high: any(high) } };
 }
 
-function roomSentence(plan: Plan, { room, unit }: PlanRequest): readonly string[] {
+function roomSentence(plan: Plan, { room }: PlanRequest): readonly string[] {
   const ways = [
     ['at the sides', plan.room.across, room.across.floor],
     ['at front and back', plan.room.deep, room.deep.floor],
@@ -91,7 +91,7 @@ function roomSentence(plan: Plan, { room, unit }: PlanRequest): readonly string[
   return ways.flatMap(([where, left, wanted]) =>
     left < wanted
       ? [
-          `The gift has less room than you asked for: ${formatGap(left)} ${where}, and not ${formatWithUnit(wanted, unit)}.`,
+          `The gift has less room than you asked for: ${formatGap(left)} ${where}, and not ${formatGap(wanted)}.`,
         ]
       : [],
   );

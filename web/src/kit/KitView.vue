@@ -6,6 +6,7 @@ import {
   type KeptTool,
   type ToolKind,
 } from '@rangoli/core';
+import { Plus } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { computed, nextTick, onBeforeUnmount, onMounted, shallowRef } from 'vue';
@@ -67,6 +68,22 @@ const shipped = new Set(
   ),
 );
 
+const kindNames: Readonly<Record<ToolKind, string>> = {
+  boards: 'a scoring board',
+  trimmers: 'a trimmer',
+  diagonalBoards: 'a diagonal board',
+  cornerBoards: 'a corner board',
+  rulers: 'a ruler',
+  punches: 'a punch',
+  adhesives: 'a tape or a glue',
+};
+
+/** A tool of the maker's own begins as one of its kind, to be told what it is like. */
+function add(kind: ToolKind): void {
+  const [first] = drawerOf(kit.toolbox, kind);
+  if (first) void copy(first);
+}
+
 /** A copy is opened at once, its name ready to be typed. */
 async function copy(kept: KeptTool): Promise<void> {
   const made = kit.copy(kept);
@@ -106,6 +123,11 @@ function edit(id: string): void {
               @update:model-value="(none) => setNone(section, none)"
             />{{ section.none }}
           </label>
+          <span class="adds">
+            <button v-for="kind in section.kinds" :key="kind" type="button" @click="add(kind)">
+              <Plus :size="15" aria-hidden="true" />Add {{ kindNames[kind] }}
+            </button>
+          </span>
         </header>
         <ul :class="{ small: section.isSmall, none: hasNone(section) }">
           <ToolRow
@@ -174,6 +196,31 @@ section > header label {
   gap: 8px;
   font-size: 14px;
   color: var(--ink-soft);
+}
+
+.adds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  margin-left: auto;
+}
+
+.adds button {
+  display: flex;
+  align-items: center;
+  gap: 5px;
+  min-height: 30px;
+  padding: 3px 9px;
+  border: 0;
+  border-radius: var(--radius);
+  font: 600 14px var(--text);
+  color: var(--ink);
+  background: none;
+  cursor: pointer;
+}
+
+.adds button:hover {
+  background: var(--leaf-pale);
 }
 
 h2 {
