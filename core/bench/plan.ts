@@ -9,6 +9,7 @@ import {
   millimetres,
   paperFor,
   planBox,
+  planJob,
   sceneAt,
   usualRequest,
   type Kit,
@@ -97,6 +98,18 @@ const request = usualRequest(sundial, 'inch');
 const comparing = Array.from({ length: 40 }, () => middleOfFive(() => compareStyles(request)));
 console.log(
   `Compare, all styles for the pocket sundial, the middle of five runs each: median ${percentile(comparing, 0.5)} ms, p95 ${percentile(comparing, 0.95)} ms (wanted: under 40)`,
+);
+
+const jobs = allStyles.flatMap((style) => {
+  const asked = { ...request, style: style.usual };
+  const result = planBox(asked);
+  if (!result.ok) return [];
+  const { plan } = result;
+  return [{ name: style.name, time: middleOfFive(() => planJob(plan, asked, 200)) }];
+});
+const [longest] = jobs.sort((a, b) => b.time - a.time);
+console.log(
+  `The whole job for 200 pocket sundials, the slowest style (${longest?.name ?? ''}): ${longest?.time.toFixed(0) ?? ''} ms`,
 );
 
 function posing(asked: PlanRequest): readonly number[] {

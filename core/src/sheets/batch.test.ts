@@ -43,7 +43,7 @@ describe('a batch on sheets', () => {
   it('lies in strips where they take no more sheets, every piece once, none over another', () => {
     let inStrips = 0;
     fc.assert(
-      fc.property(anyRequest, fc.integer({ min: 1, max: 30 }), (request, boxes) => {
+      fc.property(anyRequest, fc.integer({ min: 1, max: 200 }), (request, boxes) => {
         const result = planBox(request);
         if (!result.ok) return;
         const pieces = result.plan.pieces.map(({ id, paper, copies, grid }) => ({

@@ -76,10 +76,13 @@ function layInOrder(
   paper: Paper,
   most: number,
   least: number,
-  left: { tries: number },
+  left: { tries: number; found: boolean },
 ): Layout | undefined {
   const [next, ...rest] = rectangles;
-  if (!next) return { sheets, placements: [] };
+  if (!next) {
+    left.found = true;
+    return { sheets, placements: [] };
+  }
   let best: Layout | undefined;
   const fresh: Space = {
     sheet: sheets,
@@ -97,7 +100,7 @@ function layInOrder(
       const height = turned ? next.width : next.height;
       if (width > space.width || height > space.height) continue;
       for (const free of splits(space, width, height)) {
-        if (left.tries-- < 0 && best) return best;
+        if (left.tries-- < 0 && left.found) return best;
         const others = spaces.filter((each) => each !== space);
         const fewer = best ? best.sheets - 1 : most;
         const onward = layInOrder(rest, [...others, ...free], used, paper, fewer, least, left);
@@ -157,7 +160,10 @@ function layOn(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
   const used = rectangles.reduce((sum, { width, height }) => sum + width * height, 0);
   const sheet = paper.sheet.width * paper.sheet.height;
   const least = Math.max(Math.ceil(used / sheet), apart(rectangles, paper));
-  const layout = layInOrder(rectangles, [], 0, paper, rectangles.length, least, { tries });
+  const layout = layInOrder(rectangles, [], 0, paper, rectangles.length, least, {
+    tries,
+    found: false,
+  });
   if (!layout) throw new RangeError(`A piece is larger than a sheet of ${paper.name}`);
   return {
     paper: paper.id,
