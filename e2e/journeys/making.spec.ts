@@ -83,4 +83,11 @@ test('steps are walked by keys, and a step is done again', async ({ demo, page }
   await page.getByRole('button', { name: 'Do it again' }).click();
   await expect(steps.getByRole('button').first()).not.toContainText('done');
   await expect(heading).toHaveText(first);
+
+  // However long a step's text is, its buttons stay on the screen.
+  const count = await steps.getByRole('button').count();
+  for (let step = 0; step < count; step++) {
+    await expect(page.getByRole('button', { name: 'Off by a bit?' })).toBeInViewport({ ratio: 1 });
+    await page.keyboard.press('ArrowRight');
+  }
 });

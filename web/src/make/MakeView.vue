@@ -271,6 +271,8 @@ main {
   flex-direction: column;
   gap: 14px;
   min-width: 0;
+  /* The drawing gives way to a longer text, and not the buttons. */
+  min-height: 0;
   padding: 20px 30px 18px 34px;
   color: #ffffff;
   background: radial-gradient(circle, var(--mat-dot) 1px, transparent 1.3px) 0 0 / 25px 25px
@@ -441,6 +443,10 @@ footer {
   .make {
     height: auto;
     min-height: 100dvh;
+  }
+
+  .bench {
+    min-height: auto;
   }
 
   .tool-drawing {
