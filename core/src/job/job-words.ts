@@ -3,10 +3,10 @@ import type { CellRole } from '../piece/index.ts';
 import {
   edgesInWords,
   countInWords,
-  lyingInWords,
   partsInWords,
   punchHeadline,
   punchInWords,
+  scoreLyingInWords,
   readingInWords,
   slantHeadline,
   slitHeadline,
@@ -97,8 +97,8 @@ function sayScore(step: ScoreStep, kit: Kit) {
     figure: formatWithUnit(step.reading, unit),
     text: [
       step.tool === 'board'
-        ? `${step.name}. ${lyingInWords(step)}, ${edge} against the ${kit.board.fence} fence.`
-        : `${step.name}. ${lyingInWords(step)}, measured from ${edge}.`,
+        ? `${step.name}. ${scoreLyingInWords(step)}, ${edge} against the ${kit.board.fence} fence.`
+        : `${step.name}. ${scoreLyingInWords(step)}, measured from ${edge}.`,
       `${sayWhere(step, kit)}${sayTurns(step)}.`,
       ...partsInWords(step, kit.trimmer.unit),
     ].join(' '),

@@ -70,6 +70,8 @@ function finish(
   const long = isUpright(edge) ? height : width;
   const across = isUpright(edge) ? width : height;
   const { from, to } = part ?? { from: zero, to: long };
+  // A part that was wanted is told by its ends.
+  const named = (stretch: 'to the end' | 'the rest') => (part ? {} : { stretch });
   const isReversed = quarterTurnsTo(edge, fence) >= 2;
   // From the ruler down to the groove's end, and the rest, both seen along the piece as it is drawn.
   const reached = isReversed ? minus(long, grooveLength) : grooveLength;
@@ -77,7 +79,15 @@ function finish(
   const rest = isReversed ? { from, to: reached } : { from: reached, to };
   const start: readonly MadeScore[] =
     first.from < first.to
-      ? [{ tool: 'board', reading, isScored, on, pass: { edge, line, part: first } }]
+      ? [
+          {
+            tool: 'board',
+            reading,
+            isScored,
+            on,
+            pass: { edge, line, part: first, ...named('to the end') },
+          },
+        ]
       : [];
   // A part that begins beyond the grooves is made wholly from the other end.
   const left = start.length === 0 ? { from, to } : rest;
@@ -87,13 +97,19 @@ function finish(
   const means = meansOf(other, grooves);
   const end: MadeScore =
     means === 'none'
-      ? { tool: 'board', reading, isScored, on, pass: { edge, line, part: left, over: true } }
+      ? {
+          tool: 'board',
+          reading,
+          isScored,
+          on,
+          pass: { edge, line, part: left, ...named('the rest'), over: true },
+        }
       : {
           tool: 'board',
           reading: other,
           isScored,
           on: means === 'shim' ? 'shim' : 'mark',
-          pass: { edge: opposite[edge], line, part: left },
+          pass: { edge: opposite[edge], line, part: left, ...named('the rest') },
         };
   return [...start, end];
 }

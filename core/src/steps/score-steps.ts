@@ -65,7 +65,7 @@ export interface PieceMarks {
 
 /** Scores of one setting: the same reading on the same tool, made in the same way. */
 function settingOf({ reading, tool, isScored, on, pass }: MadeScore): string {
-  return [reading, tool, isScored, on, pass.over ?? false].join(' ');
+  return [reading, tool, isScored, on, pass.over ?? false, pass.stretch ?? ''].join(' ');
 }
 
 /** Scores before mere marks, whole scores before what is finished from the other end. */

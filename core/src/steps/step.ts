@@ -36,6 +36,8 @@ const passSchema = z.object({
   line: z.string(),
   /** The only stretch that is scored, along the line from the top or the left; the whole line without it. */
   part: z.object({ from: lengthSchema, to: lengthSchema }).optional(),
+  /** Where the score is longer than the grooves: as far as they go, or what is left from the other end. */
+  stretch: z.enum(['to the end', 'the rest']).optional(),
   /** Turned over end to end, the same edge at the fence: the score is made from the other face. */
   over: z.literal(true).optional(),
 });

@@ -10,6 +10,7 @@ import {
   plus,
   roundToGrid,
   times,
+  zero,
   type Length,
   type Unit,
 } from '../length/index.ts';
@@ -92,6 +93,13 @@ export function lyingInWords({ face, lightly }: Pick<ScoreStep, 'face' | 'lightl
   return `${faceWords[face]}${lightly ? ', scored lightly: the card is thin' : ''}`;
 }
 
+/** How the card lies on the board: turned over where a score is finished from its other face. */
+export function scoreLyingInWords(step: ScoreStep): string {
+  return step.passes.some(({ over }) => over)
+    ? 'Turned over end to end, the other face up'
+    : lyingInWords(step);
+}
+
 /** The short line of a score step: `Score all four sides, turning each time`. */
 export function scoreHeadline(step: ScoreStep): string {
   const { passes } = step;
@@ -103,11 +111,10 @@ export function scoreHeadline(step: ScoreStep): string {
         : passes[1]?.turn === 'half'
           ? ', turning it round between'
           : ', turning between';
-  const parts = step.passes.some(({ over }) => over)
-    ? ', finished from the other face'
-    : step.passes.some(({ part }) => part !== undefined)
-      ? ', a part only'
-      : '';
+  const [{ stretch } = {}] = step.passes;
+  const isPart = step.passes.some(({ part }) => part !== undefined);
+  const parts =
+    stretch === 'the rest' ? ', the rest' : stretch === undefined && isPart ? ', a part only' : '';
   return `${step.make === 'score' ? 'Score' : 'Mark'} ${edgesInWords(step)}${turning}${parts}`;
 }
 
@@ -146,25 +153,34 @@ export function scoreInWords(step: ScoreStep, kit: Kit): string {
         ? 'the named edge'
         : 'each named edge in turn';
   return [
-    `${step.name}: ${lyingInWords(step)}, ${edge} against the fence.`,
+    `${step.name}: ${scoreLyingInWords(step)}, ${edge} against the fence.`,
     `${scoreHeadline(step)}, at ${formatLength(step.reading, unit)}.`,
     ...(where === '' ? [] : [`${where}.`]),
     ...partsInWords(step, kit.trimmer.unit),
   ].join(' ');
 }
 
+/** What a stretch of a score is that is longer than the grooves; all passes of a step are alike in this. */
+function stretchInWords({ passes }: ScoreStep, unit: Unit): string | undefined {
+  const [first] = passes;
+  if (!first?.part || !first.stretch) return undefined;
+  if (first.stretch === 'to the end')
+    return 'Score as far as the grooves go; the rest is finished from the other end.';
+  const left = passes.map(({ part }) => (part ? minus(part.to, part.from) : zero));
+  const lengths = [...new Set(left.map((each) => formatNearest(each, unit)))];
+  return `Finish the ${lengths.join(' or ')} that the grooves did not reach.`;
+}
+
 /** The stretches of a score that does not run over the whole piece. */
 export function partsInWords(step: ScoreStep, unit: Unit): readonly string[] {
-  return step.passes.flatMap(({ edge, part, over }) => {
+  const stretch = stretchInWords(step, unit);
+  if (stretch !== undefined) return [stretch];
+  return step.passes.flatMap(({ edge, part }) => {
     if (!part) return [];
     const start = edge === 'left' || edge === 'right' ? 'top' : 'left';
     const from = formatLength(part.from, unit);
     const to = formatWithUnit(part.to, unit);
-    return over
-      ? [
-          `The grooves end there: turn it over end to end, the same edge at the fence, and score the ${formatWithUnit(minus(part.to, part.from), unit)} that are left.`,
-        ]
-      : [`From the ${edge}, score only between ${from} and ${to}, seen from the ${start}.`];
+    return [`From the ${edge}, score only between ${from} and ${to}, seen from the ${start}.`];
   });
 }
 
