@@ -17,6 +17,8 @@ for (const [width, height] of [
   [390, 844],
 ] as const)
   test(`nothing bars the way at ${width} × ${height}`, async ({ demo, page }) => {
+    // Six views are gone through rule by rule.
+    test.slow();
     await page.setViewportSize({ width, height });
     await page.goto(demo.origin);
     await expect(page.getByRole('link', { name: 'Pocket sundial' })).toBeVisible();
