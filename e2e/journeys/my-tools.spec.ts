@@ -57,7 +57,7 @@ test('a diamond wrap is made on the maker’s own punch board, and a mistyped ma
   await page.getByRole('option', { name: 'Diagonal board, 1/8 in steps' }).click();
   const base = page.locator('[data-piece=base]');
   await expect(base.getByText('Punch and score on the first side')).toBeVisible();
-  await expect(page.getByText(/^Its largest: a gift .* in wide at this height/)).toBeVisible();
+  await expect(page.getByText(/^The inside comes to .* Its largest: a gift .* wide/)).toBeVisible();
   await page.getByRole('link', { name: 'Make', exact: true }).click();
   const steps = page.getByRole('navigation', { name: 'Steps' });
   await steps.getByRole('button', { name: /Base: turn, follow the last lines/ }).click();

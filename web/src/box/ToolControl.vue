@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import {
+  formatLength,
   formatWithUnit,
   inchFraction,
   largestEachWay,
   millimetres,
+  planBox,
   roundDown,
   toolsAtHand,
   type Kit,
@@ -82,19 +84,26 @@ function setPunchBoard(id: string): void {
   });
 }
 
-/** The largest box that the board makes; looked for once the maker's hand rests. */
-const largest = shallowRef<string>();
+/** What the box comes to on the board's marks, and the largest; worked out once the maker's hand rests. */
+const onBoard = shallowRef<string>();
 watchDebounced(
   () => [chosen.value, props.request] as const,
   ([board, request]) => {
+    const result = board && planBox(request);
     const found = board && largestEachWay(request);
-    if (!found) {
-      largest.value = undefined;
+    if (!found || !result?.ok) {
+      onBoard.value = undefined;
       return;
     }
-    const step = request.unit === 'inch' ? inchFraction(1, 16) : millimetres(1);
-    const said = (length: Length) => formatWithUnit(roundDown(length, step), request.unit);
-    largest.value = `Its largest: a gift ${said(found.across)} wide at this height, or ${said(found.high)} high.`;
+    const { unit } = request;
+    const fine = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
+    const coarse = unit === 'inch' ? inchFraction(1, 16) : millimetres(1);
+    const { across, deep, high } = result.plan.clearInside;
+    const inside = [across, deep]
+      .map((length) => formatLength(roundDown(length, fine), unit))
+      .join(' × ');
+    const said = (length: Length) => formatWithUnit(roundDown(length, coarse), unit);
+    onBoard.value = `The inside comes to ${inside} × ${formatWithUnit(roundDown(high, fine), unit)}. Its largest: a gift ${said(found.across)} wide at this height, or ${said(found.high)} high.`;
   },
   { debounce: 350, immediate: true },
 );
@@ -119,7 +128,7 @@ watchDebounced(
         :options="punchBoards"
         @change="setPunchBoard"
       />
-      <p v-if="chosen && largest" class="quiet largest"><Worded :text="largest" /></p>
+      <p v-if="chosen && onBoard" class="quiet on-board"><Worded :text="onBoard" /></p>
     </div>
   </section>
 </template>
@@ -135,7 +144,7 @@ watchDebounced(
   min-width: 0;
 }
 
-.largest {
+.on-board {
   margin: 4px 0 0;
   font-size: 13px;
 }
