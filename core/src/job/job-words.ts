@@ -3,6 +3,7 @@ import type { CellRole } from '../piece/index.ts';
 import {
   edgesInWords,
   countInWords,
+  formatNearest,
   partsInWords,
   punchHeadline,
   punchInWords,
@@ -243,8 +244,12 @@ function sayWork(step: JobStep, kit: Kit): Omit<JobWords, 'counted'> {
       return saySnip(slantHeadline(work), work.name, stepInWords(work, kit));
     case 'taper':
       return saySnip(taperHeadline(work), work.name, stepInWords(work, kit));
-    case 'snip':
-      return saySnip(snipHeadline(work), work.name, stepInWords(work, kit));
+    case 'snip': {
+      const said = saySnip(snipHeadline(work), work.name, stepInWords(work, kit));
+      // Tips of two sizes are two steps, told apart by how much is cut off.
+      if (work.shape !== 'trim' || work.size === undefined) return said;
+      return { ...said, line: `${said.line}, ${formatNearest(work.size, kit.trimmer.unit)}` };
+    }
   }
 }
 

@@ -36,7 +36,7 @@ export function usualSeconds(work: Work): number {
     case 'taper':
       return work.tabs * takes.taper;
     case 'snip':
-      return work.count * takes.snip;
+      return work.places.length * takes.snip;
     case 'fold':
       return (work.inwards + work.outwards) * takes.fold;
     case 'glue':

@@ -28,6 +28,7 @@ export {
 } from './step.ts';
 export {
   edgesInWords,
+  formatNearest,
   formatSize,
   countInWords,
   partsInWords,

@@ -107,12 +107,13 @@ export function snipSteps(
   { id, name, copies, grid }: Piece,
   punches: readonly Punch[],
 ): readonly SnipStep[] {
-  const alike = new Map<string, Cutout[]>();
-  for (const cutout of grid.cutouts) {
+  const alike = new Map<string, number[]>();
+  grid.cutouts.forEach((cutout, place) => {
     const key = `${cutout.shape} ${cutout.use} ${sizeOf(cutout, grid) ?? ''}`;
-    alike.set(key, [...(alike.get(key) ?? []), cutout]);
-  }
-  return [...alike.values()].flatMap((cutouts): readonly SnipStep[] => {
+    alike.set(key, [...(alike.get(key) ?? []), place]);
+  });
+  return [...alike.values()].flatMap((places): readonly SnipStep[] => {
+    const cutouts = places.flatMap((place) => grid.cutouts[place] ?? []);
     const [first] = cutouts;
     if (!first) return [];
     const { shape, use } = first;
@@ -127,7 +128,7 @@ export function snipSteps(
         copies,
         shape,
         use,
-        count: cutouts.length,
+        places,
         ...(size !== undefined && { size }),
         ...(punch && { punch: punch.name }),
         ...(from && { from }),

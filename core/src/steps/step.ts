@@ -137,7 +137,8 @@ export const snipStepSchema = z.object({
   ...common,
   shape: z.enum(['hole', 'notch', 'corner', 'trim']),
   use: z.string(),
-  count: z.int().positive(),
+  /** Their places among the cutouts of the piece. */
+  places: z.array(z.int().nonnegative()).min(1),
   /** A hole's or a notch's width, a corner's radius; none for what is cut straight. */
   size: lengthSchema.optional(),
   /** The punch that makes it, by its name; without one it is cut by hand. */

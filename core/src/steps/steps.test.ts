@@ -3,15 +3,21 @@ import { describe, expect, it } from 'vitest';
 import {
   allStyles,
   edgesInWords,
+  genericDiagonalBoards,
+  inchFraction,
+  millimetres,
   nanometres,
   planBox,
   quarterTurnsTo,
   scoreRun,
   scoreStrips,
   stepInWords,
+  styleSummary,
   stretchOnBoard,
   usualRequest,
   type FenceSide,
+  type Length,
+  type PlanRequest,
   type Side,
 } from '../index.ts';
 import { faultsOnBench } from '../testing/bench.ts';
@@ -70,6 +76,17 @@ describe('a piece on the board', () => {
 /** Boxes on tables with more tools than usual, or fewer. */
 const crowded = requestsIn(allStyles, oddKit);
 
+/** The sundial's base cut as it is planned, so that its walls are known and its scores still to be made. */
+function wallsMade(wall: Length): PlanRequest['made'] {
+  const cut = inchFraction(60, 16);
+  return (['across', 'down'] as const).map((way) => ({
+    piece: 'base',
+    way,
+    cut,
+    marks: [{ mark: 1, at: wall }],
+  }));
+}
+
 describe('the steps of a box', () => {
   it('make exactly the plan’s lines on the maker’s own tools, whatever they are', () => {
     let punched = 0;
@@ -122,6 +139,45 @@ describe('the steps of a box', () => {
       'Base: taper the four tabs, drawing in each free corner by 1.5 mm.',
       'Lid: slit four corners to the fold from the top and the bottom edge, along the score.',
       'Lid: taper the four tabs, drawing in each free corner by 1.5 mm.',
+    ]);
+  });
+
+  it('are said on tools that are not the usual ones', () => {
+    const usual = usualRequest(sundial, 'inch');
+    const { board } = usual.kit;
+    const said = (request: PlanRequest) => {
+      const result = planBox(request);
+      const steps = result.ok ? result.plan.steps : [];
+      return steps
+        .filter(({ kind }) => kind === 'score' || kind === 'punch')
+        .map((step) => stepInWords(step, request.kit));
+    };
+    // Grooves every quarter inch, and a strip of 1/8 in between fence and card.
+    const shimmed = { ...board, pitch: inchFraction(1, 4), shim: inchFraction(1, 8) };
+    expect(
+      said({
+        ...usual,
+        kit: { ...usual.kit, board: shimmed },
+        made: wallsMade(inchFraction(5, 8)),
+      })[0],
+    ).toContain('Lay the shim at the fence and use the groove at 3/4');
+    const short = { ...board, grooveLength: millimetres(60) };
+    const onShort = said({ ...usual, kit: { ...usual.kit, board: short } });
+    expect(onShort[0]).toContain('Score as far as the grooves go');
+    expect(onShort[1]).toMatch(
+      /^Base: (Turned over|Inside face up).* that the grooves did not reach\.$/,
+    );
+    const [diagonalBoard] = genericDiagonalBoards;
+    const style = styleSummary('diamond-wrap').usual;
+    const punched = said({
+      ...usual,
+      style,
+      kit: { ...usual.kit, ...(diagonalBoard && { diagonalBoard }) },
+    });
+    expect(punched.slice(0, 3)).toEqual([
+      'Base: Inside face up. Edge at the fence, corner at 1 7/8 in: punch the notch and score the line.',
+      'Base: Inside face up. Edge at the fence, corner at 2 3/4 in: punch the notch and score the line.',
+      'Base: Inside face up. Turn it a quarter clockwise. Put the end of each line that you scored last at the notch: punch there, and score. Do so for three sides, two lines on each.',
     ]);
   });
 });

@@ -245,7 +245,7 @@ function endInWords({ across, down }: SlantEnd, unit: Unit): string {
 }
 
 /** A place that no mark sets: as near as a ruler is read. */
-function formatNearest(length: Length, unit: Unit): string {
+export function formatNearest(length: Length, unit: Unit): string {
   const step = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
   return formatWithUnit(roundToGrid(length, step), unit);
 }
@@ -305,7 +305,12 @@ const bladed: Readonly<Record<string, readonly [string, string, string]>> = {
 };
 
 /** The short line of what is punched or snipped: `punch two holes for ribbon`. */
-export function snipHeadline({ shape, use, count }: SnipStep): string {
+export function snipHeadline({
+  shape,
+  use,
+  places,
+}: Pick<SnipStep, 'shape' | 'use' | 'places'>): string {
+  const count = places.length;
   const [verb, one, several] = bladed[use] ?? snips[shape];
   const words = use.includes(one) ? use : `${use} ${one}`;
   return `${verb} ${countInWords(count)} ${count === 1 ? words : words.replace(new RegExp(`${one}$`), several)}`;
@@ -313,7 +318,7 @@ export function snipHeadline({ shape, use, count }: SnipStep): string {
 
 function snipInWords(step: SnipStep, kit: Kit): string {
   const { unit } = kit.trimmer;
-  const { shape, punch, size, from, count } = step;
+  const { shape, punch, size, from, places } = step;
   const tool =
     punch === undefined
       ? size === undefined
@@ -327,7 +332,7 @@ function snipInWords(step: SnipStep, kit: Kit): string {
   const half = shape === 'notch' && punch !== undefined ? ', half over the edge' : '';
   const where =
     from && shape === 'hole'
-      ? `, ${count === 1 ? 'its middle' : 'their middles'} ${formatNearest(from.across, unit)} from the side and ${formatNearest(from.down, unit)} from the top or the bottom`
+      ? `, ${places.length === 1 ? 'its middle' : 'their middles'} ${formatNearest(from.across, unit)} from the side and ${formatNearest(from.down, unit)} from the top or the bottom`
       : '';
   return `${step.name}: ${snipHeadline(step)}${tool}${half}${where}.`;
 }

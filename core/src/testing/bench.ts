@@ -8,6 +8,7 @@ import {
   type Side,
   type Step,
 } from '../index.ts';
+import { near, scoreFaults, type Line, type Place } from './lines.ts';
 
 /*
  * A bench on which the steps of a piece are done one after the other, with a sheet of card and tools that
@@ -16,20 +17,12 @@ import {
  * was scored is looked up on it afterwards.
  */
 
-/** A place on a piece as it is drawn, in millimetres. */
-interface Place {
-  readonly x: number;
-  readonly y: number;
-}
-
 /** How a sheet lies: where the drawn place of every spot on the bench is, and how large it is there. */
 interface Lying {
   readonly across: number;
   readonly down: number;
   readonly drawn: (spot: Place) => Place;
 }
-
-type Line = readonly [Place, Place];
 
 function asDrawn(across: number, down: number): Lying {
   return { across, down, drawn: (spot) => spot };
@@ -44,8 +37,6 @@ function turned({ across, down, drawn }: Lying): Lying {
 function turnedOver({ across, down, drawn }: Lying): Lying {
   return { across, down, drawn: ({ x, y }) => drawn({ x, y: down - y }) };
 }
-
-const near = 0.01;
 
 function edgeAt({ across, down, drawn }: Lying, side: Side, piece: Lying): Side {
   const middle: Readonly<Record<Side, Place>> = {
@@ -224,74 +215,6 @@ function placer({ grid }: Piece) {
   });
 }
 
-/** A stretch of an endless line: which way it runs, how far it passes from the piece's corner, from and to. */
-interface Stretch {
-  readonly way: Place;
-  readonly off: number;
-  readonly from: number;
-  readonly to: number;
-}
-
-function stretchOf([a, b]: Line): readonly Stretch[] {
-  const long = Math.hypot(b.x - a.x, b.y - a.y);
-  if (long < near) return [];
-  const flip = b.x - a.x < -1e-6 || (Math.abs(b.x - a.x) <= 1e-6 && b.y < a.y) ? -1 : 1;
-  const way = { x: (flip * (b.x - a.x)) / long, y: (flip * (b.y - a.y)) / long };
-  const ends = [a, b].map(({ x, y }) => x * way.x + y * way.y);
-  return [
-    {
-      way,
-      off: a.x * way.y - a.y * way.x,
-      from: Math.min(...ends),
-      to: Math.max(...ends),
-    },
-  ];
-}
-
-/** So much two lines may differ that are one, in millimetres: grid points come of shares of sections. */
-const apart = 0.02;
-
-function isOneLine(a: Stretch, b: Stretch): boolean {
-  const isParallel = Math.abs(a.way.x - b.way.x) < 1e-4 && Math.abs(a.way.y - b.way.y) < 1e-4;
-  return isParallel && Math.abs(a.off - b.off) < apart;
-}
-
-/** Lines as one can compare them: stretches that meet on one line are one. */
-function merged(lines: readonly Line[]): readonly Stretch[] {
-  let all: readonly Stretch[] = [];
-  for (const stretch of lines.flatMap(stretchOf)) {
-    let whole = stretch;
-    const others: Stretch[] = [];
-    for (const other of all) {
-      const meets =
-        isOneLine(whole, other) && other.from <= whole.to + apart && whole.from <= other.to + apart;
-      if (!meets) others.push(other);
-      else
-        whole = {
-          ...whole,
-          from: Math.min(whole.from, other.from),
-          to: Math.max(whole.to, other.to),
-        };
-    }
-    all = [...others, whole];
-  }
-  return all;
-}
-
-function isAmong(all: readonly Stretch[], { from, to, ...line }: Stretch): boolean {
-  return all.some(
-    (other) =>
-      isOneLine(other, { ...line, from, to }) &&
-      Math.abs(other.from - from) < apart * 2 &&
-      Math.abs(other.to - to) < apart * 2,
-  );
-}
-
-function said({ way, off, from, to }: Stretch): string {
-  const figures = [way.x, way.y, off, from, to].map((each) => each.toFixed(2));
-  return figures.join(' ');
-}
-
 /** What the steps of a piece leave on its card. */
 function madeOnBench(steps: readonly Step[], piece: Piece, kit: Kit): readonly Line[] {
   const cut = steps.find((step) => step.kind === 'cut');
@@ -376,21 +299,18 @@ function slitFaults(steps: readonly Step[], { grid }: Piece): readonly string[] 
   });
 }
 
-/** Scores that are missing and scores that are too many. */
-function scoreFaults(made: readonly Line[], wanted: readonly Line[]): readonly string[] {
-  const [there, asked] = [merged(made), merged(wanted)];
-  return [
-    ...asked.filter((each) => !isAmong(there, each)).map((each) => `no score ${said(each)}`),
-    ...there.filter((each) => !isAmong(asked, each)).map((each) => `a score ${said(each)}`),
-  ];
-}
-
-function snippedOnBench(steps: readonly Step[], { grid }: Piece): readonly string[] {
+/** Tabs that are left as they are, and places that are not punched or trimmed exactly once. */
+function snipFaults(steps: readonly Step[], { grid }: Piece): readonly string[] {
   const tapered = steps.reduce((sum, step) => sum + (step.kind === 'taper' ? step.tabs : 0), 0);
-  const snipped = steps.reduce((sum, step) => sum + (step.kind === 'snip' ? step.count : 0), 0);
+  const snipped = steps.flatMap((step) => (step.kind === 'snip' ? step.places : []));
+  const isEach = grid.cutouts.every(
+    (_, place) => snipped.filter((at) => at === place).length === 1,
+  );
   return [
     ...(tapered === grid.tapers.length ? [] : ['not every tab is tapered']),
-    ...(snipped === grid.cutouts.length ? [] : ['not everything is punched or trimmed']),
+    ...(isEach && snipped.length === grid.cutouts.length
+      ? []
+      : ['not everything is punched or trimmed']),
   ];
 }
 
@@ -405,6 +325,6 @@ export function faultsOnBench(steps: readonly Step[], piece: Piece, kit: Kit): r
     ...slitFaults(steps, piece),
     // Slits run along grid lines only: aslant they would need a step of their own.
     ...piece.grid.diagonals.flatMap(({ make }) => (make === 'slit' ? ['a slanting slit'] : [])),
-    ...snippedOnBench(steps, piece),
+    ...snipFaults(steps, piece),
   ];
 }

@@ -211,6 +211,7 @@ async function keepBoth(): Promise<void> {
           :project="id"
           @sheet="takeSheet"
           @high="takeHigh"
+          @anew="project.forgetMade()"
         />
       </CuttingMat>
       <section v-else class="mat-empty" aria-label="Pieces on the cutting mat">
@@ -220,6 +221,7 @@ async function keepBoth(): Promise<void> {
           :project="id"
           @sheet="takeSheet"
           @high="takeHigh"
+          @anew="project.forgetMade()"
         />
       </section>
       <CutCard
@@ -233,7 +235,7 @@ async function keepBoth(): Promise<void> {
           v-if="project.shown.request.made.length > 0"
           :request="project.shown.request"
           :names="names"
-          @forget="project.changeBox('rescue', { made: [] })"
+          @forget="project.forgetMade()"
         />
         <BasisBar
           v-if="project.document.basis"

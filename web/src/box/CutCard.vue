@@ -2,7 +2,6 @@
 import {
   cutSizeOf,
   paperFor,
-  punchHeadline,
   readingInWords,
   scoreHeadline,
   scoreStrips,
@@ -17,7 +16,6 @@ import {
   type Plan,
   type PlanChanges,
   type PlanRequest,
-  type PunchStep,
   type ScoreStep,
   type ScoreStrip,
   type SnipStep,
@@ -29,7 +27,9 @@ import RulerStrip from '../parts/RulerStrip.vue';
 import Worded from '../parts/Worded.vue';
 import { useHighlight } from '../stores/highlight.ts';
 import PieceWas from './PieceWas.vue';
+import PunchStrip from './PunchStrip.vue';
 import SheetList from './SheetList.vue';
+import StripBlock from './StripBlock.vue';
 
 /** What to cut and where to score, in figures to be read at the table. */
 const props = defineProps<{
@@ -103,49 +103,13 @@ const scoreRuler = computed(() => {
     : { pitch: kit.board.pitch, unit: kit.board.unit };
 });
 
-/** What a punch board is set by, where a piece is made on one. */
-function punchesOf(piece: Piece): readonly PunchStep[] {
-  return props.plan.steps.flatMap((step) =>
-    step.kind === 'punch' && step.piece === piece.id ? [step] : [],
-  );
-}
-
-/** The marks on the punch board's ruler. */
-function punchMarks(piece: Piece) {
-  const isLit = piece.grid.columns.some((_, i) => highlight.isLit(piece.id, `column ${i}`));
-  return punchesOf(piece).flatMap(({ setting }) =>
-    setting.kind === 'mark' ? [{ reading: setting.at, isLit }] : [],
-  );
-}
-
-function markNames(piece: Piece): readonly string[] {
-  return punchesOf(piece).flatMap(({ setting }) =>
-    setting.kind === 'mark' && setting.name !== undefined ? [setting.name] : [],
-  );
-}
-
-/** Every line that starts at the marks of a piece. */
-function allLines({ grid }: Piece): readonly string[] {
-  return [
-    ...grid.columns.slice(1).map((_, i) => `column ${i + 1}`),
-    ...grid.rows.slice(1).map((_, i) => `row ${i + 1}`),
-  ];
-}
-
-/** The ruler of the punch board; a corner board's marks are shown on the trimmer's. */
-function punchRuler(piece: Piece) {
-  const { diagonalBoard, trimmer } = props.request.kit;
-  const board = piece.punchBoard === 'diagonal' && diagonalBoard ? diagonalBoard : trimmer;
-  return { pitch: board.step, unit: board.unit };
-}
-
 /** What is snipped of a piece, however large each is: on the card only the number counts. */
 function snipsOf(piece: Piece): readonly SnipStep[] {
   const alike = new Map<string, SnipStep>();
   for (const step of props.plan.steps) {
     if (step.kind !== 'snip' || step.piece !== piece.id) continue;
     const key = `${step.shape} ${step.use}`;
-    alike.set(key, { ...step, count: step.count + (alike.get(key)?.count ?? 0) });
+    alike.set(key, { ...step, places: [...(alike.get(key)?.places ?? []), ...step.places] });
   }
   return [...alike.values()];
 }
@@ -201,55 +165,30 @@ function snips(piece: Piece): string {
       </p>
       <PieceWas v-if="changeOf(piece)" :change="changeOf(piece)" :kit="request.kit" />
       <template v-if="!isMany || piece === inHand">
-        <div
+        <StripBlock
           v-for="(strip, i) in scoreStrips(plan.steps, piece.id)"
           :key="i"
-          class="score"
-          tabindex="0"
-          :class="{ lit: strip.steps.some(isLit) }"
-          @pointerenter="highlight.light(piece.id, linesOf(strip.steps))"
-          @pointerleave="highlight.unlight()"
-          @focus="highlight.light(piece.id, linesOf(strip.steps))"
-          @blur="highlight.unlight()"
+          :headline="scoreHeadline(strip.steps[0])"
+          :is-lit="strip.steps.some(isLit)"
+          @light="highlight.light(piece.id, linesOf(strip.steps))"
+          @unlight="highlight.unlight()"
         >
-          <p class="headline">{{ scoreHeadline(strip.steps[0]) }}</p>
           <RulerStrip
             :length="edgeOf(piece, strip)"
             v-bind="scoreRuler"
             :marks="strip.steps.map((step) => ({ reading: step.reading, isLit: isLit(step) }))"
             @mark="(mark) => lightMark(piece, strip, mark)"
           />
-          <p v-if="wordsOf(strip).length > 0" class="words">
+          <template v-if="wordsOf(strip).length > 0" #words>
             <span
               v-for="({ step, text }, mark) in wordsOf(strip)"
               :key="mark"
               :class="{ off: step.offGroove }"
               ><Worded :text="text"
             /></span>
-          </p>
-        </div>
-        <div
-          v-if="punchesOf(piece).length > 0"
-          class="score"
-          tabindex="0"
-          @pointerenter="highlight.light(piece.id, allLines(piece))"
-          @pointerleave="highlight.unlight()"
-          @focus="highlight.light(piece.id, allLines(piece))"
-          @blur="highlight.unlight()"
-        >
-          <p class="headline">{{ punchesOf(piece).map(punchHeadline)[0] }}</p>
-          <RulerStrip
-            :length="cutSizeOf(piece.grid).width"
-            v-bind="punchRuler(piece)"
-            :marks="punchMarks(piece)"
-          />
-          <p v-for="step in punchesOf(piece).slice(2)" :key="punchHeadline(step)" class="words">
-            <span>{{ punchHeadline(step) }}</span>
-          </p>
-          <p v-for="name in markNames(piece)" :key="name" class="words">
-            <span>Mark “{{ name }}” on your board</span>
-          </p>
-        </div>
+          </template>
+        </StripBlock>
+        <PunchStrip v-if="piece.punchBoard" :piece="piece" :plan="plan" :kit="request.kit" />
         <p v-if="snips(piece)" class="snips">{{ snips(piece) }}</p>
       </template>
     </article>
@@ -325,16 +264,6 @@ h2 i {
   color: var(--ink-soft);
 }
 
-.score {
-  padding: 6px 8px 5px;
-  margin: 0 -8px;
-  border-radius: var(--radius);
-}
-
-.score.lit {
-  background: var(--turmeric-pale);
-}
-
 .steps {
   padding: 0 16px 14px;
 }
@@ -352,27 +281,9 @@ h2 i {
   list-style: decimal;
 }
 
-.headline,
-.words,
 .snips {
   font-size: 13.5px;
   color: var(--ink-soft);
-}
-
-.headline {
-  margin-bottom: 3px;
-}
-
-.words {
-  margin-top: 3px;
-}
-
-.words span + span::before {
-  content: ' · ';
-}
-
-.words .off {
-  color: var(--vermilion);
 }
 
 button {
@@ -402,7 +313,7 @@ button {
   padding-block: 8px;
 }
 
-.dense .score {
+.dense :deep(.score) {
   padding-block: 3px;
 }
 
@@ -410,7 +321,8 @@ button {
   margin-bottom: 3px;
 }
 
-.dense :is(.headline, .words, .snips) {
+.dense :deep(:is(.headline, .words)),
+.dense .snips {
   margin-block: 0;
   font-size: 12.5px;
   line-height: 1.3;

@@ -21,6 +21,8 @@ const props = defineProps<{
 const emit = defineEmits<{
   sheet: [field: string, sheet: Sheet];
   high: [high: Length];
+  /** What is made already is let go. */
+  anew: [];
 }>();
 
 /** The nearest height that would do, on the trimmer's marks. */
@@ -50,6 +52,12 @@ const told = computed(() =>
         size="small"
         :label="`Make it ${formatWithUnit(problem.high, kit.trimmer.unit)} high`"
         @click="emit('high', problem.high)"
+      />
+      <Button
+        v-if="problem.field === 'made'"
+        size="small"
+        label="Plan it anew"
+        @click="emit('anew')"
       />
     </p>
     <RouterLink :to="{ name: 'compare', params: { id: project } }"

@@ -10,6 +10,7 @@ import { Plus } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { computed, nextTick, onBeforeUnmount, onMounted, shallowRef } from 'vue';
+import QuietButton from '../parts/QuietButton.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useToolbox } from '../stores/toolbox.ts';
 import { toolFacts } from './tool-facts.ts';
@@ -124,9 +125,9 @@ function edit(id: string): void {
             />{{ section.none }}
           </label>
           <span class="adds">
-            <button v-for="kind in section.kinds" :key="kind" type="button" @click="add(kind)">
+            <QuietButton v-for="kind in section.kinds" :key="kind" @click="add(kind)">
               <Plus :size="15" aria-hidden="true" />Add {{ kindNames[kind] }}
-            </button>
+            </QuietButton>
           </span>
         </header>
         <ul :class="{ small: section.isSmall, none: hasNone(section) }">
@@ -203,24 +204,6 @@ section > header label {
   flex-wrap: wrap;
   gap: 4px;
   margin-left: auto;
-}
-
-.adds button {
-  display: flex;
-  align-items: center;
-  gap: 5px;
-  min-height: 30px;
-  padding: 3px 9px;
-  border: 0;
-  border-radius: var(--radius);
-  font: 600 14px var(--text);
-  color: var(--ink);
-  background: none;
-  cursor: pointer;
-}
-
-.adds button:hover {
-  background: var(--leaf-pale);
 }
 
 h2 {

@@ -10,6 +10,7 @@ import {
 import { Plus, Trash2 } from '@lucide/vue';
 import InputText from 'primevue/inputtext';
 import { computed, ref, watch } from 'vue';
+import QuietButton from '../parts/QuietButton.vue';
 
 /**
  * The marks that a maker copies from their own board, by name. What is mistyped stays as it was typed, with
@@ -99,14 +100,14 @@ function remove(at: number): void {
         :aria-label="`Mark ${row.name || i + 1} is at`"
         @update:model-value="take"
       />
-      <button type="button" :aria-label="`Remove mark ${row.name || i + 1}`" @click="remove(i)">
+      <QuietButton :aria-label="`Remove mark ${row.name || i + 1}`" @click="remove(i)">
         <Trash2 :size="15" aria-hidden="true" />
-      </button>
+      </QuietButton>
       <em v-if="faults[i] !== undefined && row.text !== ''" role="alert">{{ faults[i] }}</em>
     </div>
-    <button type="button" class="add" @click="add">
+    <QuietButton class="add" @click="add">
       <Plus :size="15" aria-hidden="true" />Add a mark
-    </button>
+    </QuietButton>
   </fieldset>
 </template>
 
@@ -143,25 +144,6 @@ em {
   font-size: 13px;
   font-style: normal;
   color: var(--vermilion);
-}
-
-button {
-  display: flex;
-  align-items: center;
-  justify-content: center;
-  gap: 5px;
-  min-height: 30px;
-  padding: 3px 6px;
-  border: 0;
-  border-radius: var(--radius);
-  font: 600 14px var(--text);
-  color: var(--ink);
-  background: none;
-  cursor: pointer;
-}
-
-button:hover {
-  background: var(--leaf-pale);
 }
 
 .add {

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { toMillimetres, type CornerBoard, type DiagonalBoard } from '@rangoli/core';
 import { computed } from 'vue';
+import { rulerMarks } from '../parts/ruler-marks.ts';
+import KitDrawing from './KitDrawing.vue';
 
 /** A punch board with a sheet on it, drawn from its own numbers: its marks, its notch, the lines it scores. */
 const props = defineProps<{
@@ -36,22 +38,19 @@ const marks = computed((): readonly Mark[] => {
       isFigure: true,
       said: name,
     }));
-  const per = tool.unit === 'inch' ? 25.4 : 10;
-  const found: Mark[] = [];
-  for (
-    let at = Math.ceil(toMillimetres(tool.least) / per) * per;
-    at <= toMillimetres(tool.most);
-    at += per
-  ) {
-    const figure = Math.round(at / per);
-    const isFigure = tool.unit === 'inch' || figure % 5 === 0;
-    found.push({
-      at,
-      isFigure,
-      ...(isFigure && { said: `${tool.unit === 'inch' ? figure : figure * 10}` }),
-    });
-  }
-  return found;
+  return rulerMarks({
+    unit: tool.unit,
+    pitch: tool.step,
+    from: toMillimetres(tool.least),
+    to: toMillimetres(tool.most),
+    pixelsPerMillimetre: scale.value,
+    apart: 3,
+    figureEvery: tool.unit === 'inch' ? 1 : 5,
+  }).map(({ at, kind: mark, figure }) => ({
+    at,
+    isFigure: mark === 'figure',
+    ...(figure !== undefined && { said: figure }),
+  }));
 });
 
 /** Where its lines are shown: at a mark near the middle of its ruler. */
@@ -70,20 +69,10 @@ const line = computed(() =>
 </script>
 
 <template>
-  <svg
-    :viewBox="`${-6 * grain} ${-20 * grain} ${width * grain} ${height * grain}`"
-    :width="width"
-    :height="height"
-    :style="{ '--grain': grain }"
-    aria-hidden="true"
+  <KitDrawing
+    :box="{ x: -6 * grain, y: -20 * grain, width: width * grain, height: height * grain }"
+    :grain="grain"
   >
-    <rect
-      class="bed"
-      :x="-6 * grain"
-      :y="-20 * grain"
-      :width="width * grain"
-      :height="height * grain"
-    />
     <rect class="card" x="0" y="0" :width="sheet" :height="sheet" />
     <template v-if="board.kind === 'diagonal'">
       <line
@@ -113,21 +102,10 @@ const line = computed(() =>
         {{ mark.said }}
       </text>
     </g>
-  </svg>
+  </KitDrawing>
 </template>
 
 <style scoped>
-svg {
-  display: block;
-  max-width: 100%;
-  height: auto;
-  border-radius: var(--radius);
-}
-
-.bed {
-  fill: #e9f0eb;
-}
-
 .card {
   fill: #ffffff;
   stroke: #b9cbc2;
@@ -144,17 +122,5 @@ svg {
   fill: #b9cbc2;
   stroke: var(--ink);
   stroke-width: calc(1px * var(--grain));
-}
-
-.tick {
-  stroke: var(--ink);
-  stroke-width: calc(1px * var(--grain));
-}
-
-text {
-  font-family: var(--figures);
-  font-weight: 700;
-  text-anchor: middle;
-  fill: var(--ink);
 }
 </style>

@@ -2,6 +2,7 @@
 import { toMillimetres, type Length, type Unit } from '@rangoli/core';
 import { computed } from 'vue';
 import { rulerMarks } from '../parts/ruler-marks.ts';
+import KitDrawing from './KitDrawing.vue';
 
 /** A ruled tool drawn from its own numbers: marks from a fence, grooves under them or a table. */
 const props = defineProps<{
@@ -57,14 +58,7 @@ const table = computed(() => (props.table === undefined ? undefined : toMillimet
 </script>
 
 <template>
-  <svg
-    :viewBox="`-12 ${-ruler} ${reach + 24} ${drawn + ruler}`"
-    :width="width"
-    :height="(drawn + ruler) * scale"
-    :style="{ '--grain': grain }"
-    aria-hidden="true"
-  >
-    <rect class="bed" x="-12" :y="-ruler" :width="reach + 24" :height="drawn + ruler" />
+  <KitDrawing :box="{ x: -12, y: -ruler, width: reach + 24, height: drawn + ruler }" :grain="grain">
     <rect
       v-if="table !== undefined && table < reach"
       class="arm"
@@ -111,21 +105,10 @@ const table = computed(() => (props.table === undefined ? undefined : toMillimet
       :y2="drawn"
     />
     <line v-if="goesOn" class="torn" :x1="torn" :x2="torn" :y1="-ruler" :y2="drawn" />
-  </svg>
+  </KitDrawing>
 </template>
 
 <style scoped>
-svg {
-  display: block;
-  max-width: 100%;
-  height: auto;
-  border-radius: var(--radius);
-}
-
-.bed {
-  fill: #e9f0eb;
-}
-
 .arm {
   fill: #dbe5df;
   stroke: #b9cbc2;
@@ -141,11 +124,6 @@ svg {
   stroke-width: calc(1.5px * var(--grain));
 }
 
-.tick {
-  stroke: var(--ink);
-  stroke-width: calc(1px * var(--grain));
-}
-
 .fence {
   fill: #b9cbc2;
 }
@@ -159,12 +137,5 @@ svg {
   stroke: #ffffff;
   stroke-width: calc(5px * var(--grain));
   stroke-dasharray: calc(6px * var(--grain)) calc(4px * var(--grain));
-}
-
-text {
-  font-family: var(--figures);
-  font-weight: 700;
-  text-anchor: middle;
-  fill: var(--ink);
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Copy, Pencil, Trash2 } from '@lucide/vue';
 import ToggleSwitch from 'primevue/toggleswitch';
+import QuietButton from '../parts/QuietButton.vue';
 import Worded from '../parts/Worded.vue';
 
 /** One tool: its drawing, what it can do, whether the maker has it, and the form to change it. */
@@ -28,15 +29,15 @@ const emit = defineEmits<{ owned: [has: boolean]; edit: []; copy: []; remove: []
           ><ToggleSwitch :model-value="owned" @update:model-value="(has) => emit('owned', has)" />I
           have it</label
         >
-        <button type="button" :aria-expanded="isEdited" @click="emit('edit')">
+        <QuietButton :aria-expanded="isEdited" @click="emit('edit')">
           <Pencil :size="15" aria-hidden="true" />Edit
-        </button>
-        <button type="button" @click="emit('copy')">
+        </QuietButton>
+        <QuietButton @click="emit('copy')">
           <Copy :size="15" aria-hidden="true" />Copy
-        </button>
-        <button v-if="canGo" type="button" @click="emit('remove')">
+        </QuietButton>
+        <QuietButton v-if="canGo" @click="emit('remove')">
           <Trash2 :size="15" aria-hidden="true" />Remove
-        </button>
+        </QuietButton>
       </div>
       <slot v-if="isEdited" />
     </div>
@@ -95,25 +96,6 @@ h3 {
   gap: 8px;
   margin-right: 6px;
   font-weight: 600;
-}
-
-.acts button {
-  display: flex;
-  align-items: center;
-  gap: 5px;
-  min-height: 30px;
-  padding: 3px 9px;
-  border: 0;
-  border-radius: var(--radius);
-  font: 600 14px var(--text);
-  color: var(--ink);
-  background: none;
-  cursor: pointer;
-}
-
-.acts button:hover,
-.acts button[aria-expanded='true'] {
-  background: var(--leaf-pale);
 }
 
 .said :deep(.form) {

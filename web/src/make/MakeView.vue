@@ -12,7 +12,6 @@ import { ListChecks } from '@lucide/vue';
 import { useEventListener, useSwipe } from '@vueuse/core';
 import { computed, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import Worded from '../parts/Worded.vue';
 import MadeNote from '../rescue/MadeNote.vue';
 import RescueDialog from '../rescue/RescueDialog.vue';
 import { useMaking } from '../stores/making.ts';
@@ -20,6 +19,8 @@ import { useOpenProject } from '../stores/open-project.ts';
 import CopyCount from './CopyCount.vue';
 import FoldPicture from './FoldPicture.vue';
 import MakeBar from './MakeBar.vue';
+import MakeFooter from './MakeFooter.vue';
+import MakeHeading from './MakeHeading.vue';
 import { minutesInWords } from './minutes.ts';
 import StepList from './StepList.vue';
 import StepPicture from './StepPicture.vue';
@@ -166,7 +167,7 @@ const boxesMade = computed(() => {
           v-if="shown.request.made.length > 0"
           :request="shown.request"
           :names="names"
-          @forget="project.changeBox('rescue', { made: [] })"
+          @forget="project.forgetMade()"
         />
         <template v-if="step && words && !rests">
           <header>
@@ -175,8 +176,7 @@ const boxesMade = computed(() => {
                 <ListChecks :size="18" aria-hidden="true" />Step {{ number }} of
                 {{ making.job.steps.length }}
               </button>
-              <h1 :class="{ long: words.figure.length > 16 }"><Worded :text="words.figure" /></h1>
-              <p class="text"><Worded :text="words.text" /></p>
+              <MakeHeading :figure="words.figure" :text="words.text" />
               <button
                 v-if="otherCorners"
                 type="button"
@@ -205,11 +205,7 @@ const boxesMade = computed(() => {
               :step="step"
             />
           </div>
-          <footer>
-            <button type="button" class="big" :disabled="number === 1" @click="walk(-1)">
-              Back
-            </button>
-            <span class="left">{{ leftWords }}</span>
+          <MakeFooter :left="leftWords" :can-go-back="number > 1" @back="walk(-1)">
             <button type="button" class="big off" @click="rescues = true">Off by a bit?</button>
             <template v-if="isStepDone">
               <button type="button" class="big" @click="making.doAgain()">Do it again</button>
@@ -223,21 +219,18 @@ const boxesMade = computed(() => {
                 {{ allWords }}
               </button>
             </template>
-          </footer>
+          </MakeFooter>
         </template>
         <div v-else class="made">
-          <h1>{{ boxesMade }}</h1>
-          <p class="text">{{ project.document?.name }}</p>
+          <MakeHeading :figure="boxesMade" :text="project.document?.name ?? ''" />
           <TrialBox @learned="rests = true" />
           <div class="tool-drawing">
             <FoldPicture :plan="shown.plan" :papers="shown.request.papers" :stage="0" whole />
           </div>
-          <footer>
-            <button type="button" class="big" @click="walk(-1)">Back</button>
-            <span class="left" />
+          <MakeFooter left="" can-go-back @back="walk(-1)">
             <button type="button" class="big" @click="makeMore">Make more</button>
             <RouterLink class="big go" to="/">To the shelf</RouterLink>
-          </footer>
+          </MakeFooter>
         </div>
       </section>
     </main>
@@ -311,39 +304,10 @@ header {
   display: none;
 }
 
-h1 {
-  margin: 0;
-  font: 800 74px/1 var(--figures);
-  font-feature-settings: 'frac';
-}
-
-h1.long {
-  font-size: 44px;
-}
-
-.text {
-  max-width: 46rem;
-  margin: 8px 0 0;
-  font-size: 20px;
-  line-height: 1.3;
-}
-
 .tool-drawing {
   flex: 1;
   min-width: 0;
   min-height: 0;
-}
-
-footer {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-}
-
-.left {
-  flex: 1;
-  font-size: 15px;
-  color: #d3e2dd;
 }
 
 .other {
@@ -357,29 +321,6 @@ footer {
   cursor: pointer;
 }
 
-.big {
-  min-height: 52px;
-  padding: 0 26px;
-  border: 0;
-  border-radius: 10px;
-  font: 700 17px/52px var(--text);
-  text-decoration: none;
-  color: #ffffff;
-  background: #2d5f59;
-  cursor: pointer;
-}
-
-.big:disabled {
-  opacity: 0.45;
-  cursor: default;
-}
-
-.big.go {
-  color: var(--ink);
-  background: var(--turmeric);
-}
-
-.big:focus-visible,
 .steps:focus-visible {
   outline: 3px solid #ffffff;
   outline-offset: 2px;
@@ -425,18 +366,6 @@ footer {
   .steps svg {
     display: block;
   }
-
-  h1 {
-    font-size: 60px;
-  }
-
-  h1.long {
-    font-size: 34px;
-  }
-
-  .text {
-    font-size: 18px;
-  }
 }
 
 @media (max-width: 560px) {
@@ -457,45 +386,9 @@ footer {
     height: 300px;
   }
 
-  footer {
-    position: sticky;
-    bottom: 0;
-    margin: 0 -16px -14px;
-    padding: 10px 16px;
-    background: var(--mat);
-  }
-
   header {
     flex-direction: column;
     gap: 10px;
-  }
-
-  .left {
-    display: none;
-  }
-
-  footer .big {
-    flex: 1;
-    padding: 4px 8px;
-    font-size: 16px;
-    line-height: 1.2;
-    text-align: center;
-  }
-
-  footer .go {
-    flex: 1.6;
-  }
-
-  h1 {
-    font-size: 48px;
-  }
-
-  h1.long {
-    font-size: 28px;
-  }
-
-  .text {
-    font-size: 16px;
   }
 }
 </style>

@@ -103,8 +103,8 @@ const spots = computed(() => {
       .filter(({ inset }) => inset === work.inset)
       .map(({ cell }) => ({ ...place({ column: cell.column + 0.5, row: cell.row + 0.5 }), r: 0 }));
   if (work.kind !== 'snip') return [];
-  return piece.grid.cutouts
-    .filter(({ shape, use }) => shape === work.shape && use === work.use)
+  return work.places
+    .flatMap((at) => piece.grid.cutouts[at] ?? [])
     .map((cutout) => {
       if (cutout.shape === 'hole' || cutout.shape === 'notch')
         return {

@@ -19,7 +19,7 @@ import { isDark } from '../parts/colour.ts';
 import { cornerAfter, drawnRun } from './drawn-sheet.ts';
 import ToolFrame from './ToolFrame.vue';
 import ToolMarks from './ToolMarks.vue';
-import TurnAside from './TurnAside.vue';
+import TurnedPicture from './TurnedPicture.vue';
 
 /** A punch board as it lies in front of the maker, with the sheet on it and the line at hand lit. */
 const props = defineProps<{ punch: PunchStep; kit: Kit; piece: Piece; colour: string }>();
@@ -149,10 +149,9 @@ const turnWords = computed(() => {
 </script>
 
 <template>
-  <div class="picture">
+  <TurnedPicture :turn="turnWords" :passes="moments.length" :at="shown" @choose="choose">
     <ToolFrame
       v-slot="{ scale, grain, tall: lower }"
-      class="drawing"
       label="The punch board with the sheet on it"
       :left="-board.left - border"
       :across="across"
@@ -203,27 +202,10 @@ const turnWords = computed(() => {
         <circle cx="0" :cy="-ruler - 1" :r="8 * grain" />
       </g>
     </ToolFrame>
-    <TurnAside
-      v-if="turnWords"
-      v-bind="turnWords"
-      :passes="moments.length"
-      :at="shown"
-      @choose="choose"
-    />
-  </div>
+  </TurnedPicture>
 </template>
 
 <style scoped>
-.picture {
-  display: flex;
-  gap: 22px;
-  height: 100%;
-}
-
-.drawing {
-  flex: 1;
-}
-
 .tick {
   stroke: var(--ink);
   stroke-width: calc(1.4px * var(--grain));
@@ -250,17 +232,5 @@ text {
   fill: #edf2ee;
   stroke: var(--ink);
   stroke-width: calc(1.6px * var(--grain));
-}
-
-@media (max-width: 560px) {
-  .picture {
-    flex-direction: column;
-    height: auto;
-  }
-
-  .drawing {
-    flex: none;
-    height: 300px;
-  }
 }
 </style>

@@ -11,7 +11,7 @@ import {
 } from '@rangoli/core';
 import { computed } from 'vue';
 import BoardDrawing from './BoardDrawing.vue';
-import TurnAside from './TurnAside.vue';
+import TurnedPicture from './TurnedPicture.vue';
 import { usePasses } from './use-passes.ts';
 
 /** A setting of the board or the ruler: the piece as it lies, side after side, and how it is turned. */
@@ -54,9 +54,8 @@ const turnWords = computed(() => {
 </script>
 
 <template>
-  <div class="picture">
+  <TurnedPicture :turn="turnWords" :passes="score.passes.length" :at="pass" @choose="choose">
     <BoardDrawing
-      class="drawing"
       :board="ruler"
       :bare="score.tool !== 'board'"
       :piece="piece"
@@ -66,36 +65,5 @@ const turnWords = computed(() => {
       :turns="turns"
       :scored="scored"
     />
-    <TurnAside
-      v-if="turnWords"
-      v-bind="turnWords"
-      :passes="score.passes.length"
-      :at="pass"
-      @choose="choose"
-    />
-  </div>
+  </TurnedPicture>
 </template>
-
-<style scoped>
-.picture {
-  display: flex;
-  gap: 22px;
-  height: 100%;
-}
-
-.drawing {
-  flex: 1;
-}
-
-@media (max-width: 560px) {
-  .picture {
-    flex-direction: column;
-    height: auto;
-  }
-
-  .drawing {
-    flex: none;
-    height: 300px;
-  }
-}
-</style>

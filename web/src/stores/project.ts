@@ -8,6 +8,7 @@ import {
   kitFor,
   type Kit,
   type Plan,
+  type DirectedRoom,
   type PlanRequest,
   type ProjectDocument,
   type Room,
@@ -162,6 +163,17 @@ export const useProject = defineStore('project', () => {
     });
   }
 
+  /** Plans the box anew, as if nothing of it were made; room that was given up for what is made is asked for again. */
+  function forgetMade(): void {
+    const room = document.value?.box.room;
+    if (!room) return;
+    const again = (each: DirectedRoom) => (each.floor === 0 ? directedRoom(each.target) : each);
+    changeBox('rescue', {
+      made: [],
+      room: { across: again(room.across), deep: again(room.deep), high: again(room.high) },
+    });
+  }
+
   // A tool that was changed in the kit is changed in the box that uses it.
   watch(
     () => [tools.isHere, tools.toolbox, openState.value.kind] as const,
@@ -252,6 +264,7 @@ export const useProject = defineStore('project', () => {
     open,
     change,
     changeBox,
+    forgetMade,
     undo,
     redo,
     readIn,

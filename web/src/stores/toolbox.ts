@@ -76,8 +76,10 @@ export const useToolbox = defineStore('toolbox', () => {
     );
   }
 
+  /** Who has one tool of a kind is not without. */
   function setOwned(kind: ToolKind, id: string, owned: boolean): void {
     changeKept(kind, id, (kept) => ({ ...kept, owned }));
+    if (owned && toolbox.value.without.includes(kind)) setWithout(kind, false);
   }
 
   /** Changes some numbers of a tool. */

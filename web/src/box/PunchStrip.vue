@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import {
+  cutSizeOf,
+  punchHeadline,
+  type Kit,
+  type Piece,
+  type Plan,
+  type PunchStep,
+} from '@rangoli/core';
+import { computed } from 'vue';
+import RulerStrip from '../parts/RulerStrip.vue';
+import { useHighlight } from '../stores/highlight.ts';
+import StripBlock from './StripBlock.vue';
+
+/** How a punch board is set for a piece: its marks on the board's ruler, and how it goes on from there. */
+const props = defineProps<{ piece: Piece; plan: Plan; kit: Kit }>();
+
+const highlight = useHighlight();
+
+const steps = computed((): readonly PunchStep[] =>
+  props.plan.steps.flatMap((step) =>
+    step.kind === 'punch' && step.piece === props.piece.id ? [step] : [],
+  ),
+);
+const lines = computed(() => {
+  const { columns, rows } = props.piece.grid;
+  return [
+    ...columns.slice(1).map((_, i) => `column ${i + 1}`),
+    ...rows.slice(1).map((_, i) => `row ${i + 1}`),
+  ];
+});
+const isLit = computed(() => lines.value.some((line) => highlight.isLit(props.piece.id, line)));
+const marks = computed(() =>
+  steps.value.flatMap(({ setting }) =>
+    setting.kind === 'mark' ? [{ reading: setting.at, isLit: isLit.value }] : [],
+  ),
+);
+/** The board's own ruler; a corner board's marks are shown on the trimmer's. */
+const ruler = computed(() => {
+  const { diagonalBoard, trimmer } = props.kit;
+  const board = props.piece.punchBoard === 'diagonal' && diagonalBoard ? diagonalBoard : trimmer;
+  return { pitch: board.step, unit: board.unit };
+});
+/** The name of a corner's mark, and what follows on the other sides of a diamond. */
+const words = computed(() =>
+  steps.value.flatMap((step) => {
+    if (step.setting.kind === 'last lines') return [punchHeadline(step)];
+    return step.setting.name === undefined ? [] : [`Mark “${step.setting.name}” on your board`];
+  }),
+);
+</script>
+
+<template>
+  <StripBlock
+    v-if="steps[0]"
+    :headline="punchHeadline(steps[0])"
+    :is-lit="isLit"
+    @light="highlight.light(piece.id, lines)"
+    @unlight="highlight.unlight()"
+  >
+    <RulerStrip :length="cutSizeOf(piece.grid).width" v-bind="ruler" :marks="marks" />
+    <template #words
+      ><span v-for="word in words" :key="word">{{ word }}</span></template
+    >
+  </StripBlock>
+</template>

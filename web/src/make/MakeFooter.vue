@@ -1,0 +1,80 @@
+<script setup lang="ts">
+/** The way back, what is left, and the buttons of what is shown: `big`, and `go` for the one to press. */
+defineProps<{ left: string; canGoBack: boolean }>();
+const emit = defineEmits<{ back: [] }>();
+</script>
+
+<template>
+  <footer>
+    <button type="button" class="big" :disabled="!canGoBack" @click="emit('back')">Back</button>
+    <span class="left">{{ left }}</span>
+    <slot />
+  </footer>
+</template>
+
+<style scoped>
+footer {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+}
+
+.left {
+  flex: 1;
+  font-size: 15px;
+  color: #d3e2dd;
+}
+
+footer :deep(.big) {
+  min-height: 52px;
+  padding: 0 26px;
+  border: 0;
+  border-radius: 10px;
+  font: 700 17px/52px var(--text);
+  text-decoration: none;
+  color: #ffffff;
+  background: #2d5f59;
+  cursor: pointer;
+}
+
+footer :deep(.big:disabled) {
+  opacity: 0.45;
+  cursor: default;
+}
+
+footer :deep(.go) {
+  color: var(--ink);
+  background: var(--turmeric);
+}
+
+footer :deep(.big:focus-visible) {
+  outline: 3px solid #ffffff;
+  outline-offset: 2px;
+}
+
+@media (max-width: 560px) {
+  footer {
+    position: sticky;
+    bottom: 0;
+    margin: 0 -16px -14px;
+    padding: 10px 16px;
+    background: var(--mat);
+  }
+
+  .left {
+    display: none;
+  }
+
+  footer :deep(.big) {
+    flex: 1;
+    padding: 4px 8px;
+    font-size: 16px;
+    line-height: 1.2;
+    text-align: center;
+  }
+
+  footer :deep(.go) {
+    flex: 1.6;
+  }
+}
+</style>
