@@ -44,7 +44,7 @@ p {
   margin-top: 3px;
 }
 
-.words :deep(span + span::before) {
+.words :deep(> span + span::before) {
   content: ' · ';
 }
 
