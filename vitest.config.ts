@@ -8,6 +8,8 @@ const source = {
   ssr: { resolve: { conditions: ['source', ...defaultServerConditions] } },
 };
 
+const seeded = ['./scripts/seed-properties.ts'];
+
 export default defineConfig({
   test: {
     projects: [
@@ -17,18 +19,29 @@ export default defineConfig({
           name: 'core',
           include: ['core/{src,docs}/**/*.test.ts'],
           environment: 'node',
+          setupFiles: seeded,
           // Properties are swept over hundreds of boxes, on whatever machine there is.
           testTimeout: 120_000,
         },
       },
       {
         ...source,
-        test: { name: 'server', include: ['server/src/**/*.test.ts'], environment: 'node' },
+        test: {
+          name: 'server',
+          include: ['server/src/**/*.test.ts'],
+          environment: 'node',
+          setupFiles: seeded,
+        },
       },
       {
         plugins: [vue()],
         resolve: { conditions: ['source', ...defaultClientConditions] },
-        test: { name: 'web', include: ['web/src/**/*.test.ts'], environment: 'happy-dom' },
+        test: {
+          name: 'web',
+          include: ['web/src/**/*.test.ts'],
+          environment: 'happy-dom',
+          setupFiles: seeded,
+        },
       },
     ],
   },

@@ -12,7 +12,10 @@ describe('a many-sided cup', () => {
       if (handle.length > 0) {
         const { lines } = grid('handle');
         expect(lines).toHaveLength(options.sides / 2);
-        expect(at(grid('handle').columns, 1)).toBeGreaterThan(at(grid('cup').columns, 0));
+        const fit = plan.pairs.find(({ kind }) => kind === 'handle');
+        const wider = at(grid('handle').columns, 1) - at(grid('cup').columns, 0);
+        // As large as the cup's own sides it would pull the panels in, and the plan must own up to it.
+        expect(fit?.state === 'tight' || wider > 0).toBe(true);
       }
       for (const [panels = '', plate = ''] of pairs) {
         const { columns, roles } = grid(panels);

@@ -1,0 +1,7 @@
+import fc from 'fast-check';
+
+/**
+ * Properties draw the same cases in every run of `npm test`, so that a change is judged by what it changes;
+ * `npm run soak` draws new ones, and names the seed of what fails.
+ */
+fc.configureGlobal({ seed: Number(process.env.SEED ?? 20_261_125) });
