@@ -21,6 +21,8 @@ export interface FoldingPart {
   readonly faces: readonly Frame[];
   /** How far each face is pushed aside there by the card that it lies on. */
   readonly lifts: readonly Vector[];
+  /** How high the card under each face is heaped, in millimetres: a lift needs no more. */
+  readonly heaps: readonly number[];
 }
 
 /** A box ready to fold: what every drawing and every check of it in space starts from. */
@@ -66,12 +68,12 @@ export function foldingBox(
     const closed = frameOf(part, pattern);
     const faces = poseFaces(pattern, root, pattern.stages).map((each) => compose(closed, each));
     const card = toMillimetres(thicknessOf(piece));
-    return { part, piece, pattern, root, card, closed, faces, lifts: [] };
+    return { part, piece, pattern, root, card, closed, faces, lifts: [], heaps: [] };
   });
-  const lifts = liftsOf(parts, assembly);
+  const { lifts, heaps } = stacking(parts, assembly);
   const last = parts.map(({ part, pattern }) => Math.max(part.joins + 1, pattern.stages));
   return {
-    parts: parts.map((part, i) => ({ ...part, lifts: lifts[i] ?? [] })),
+    parts: parts.map((part, i) => ({ ...part, lifts: lifts[i] ?? [], heaps: heaps[i] ?? [] })),
     assembly,
     end: Math.max(assembly.giftEnters + 1, ...last),
   };
@@ -102,11 +104,15 @@ function finder(parts: readonly FoldingPart[]): (ref: FaceRef) => Found {
  * How far faces are pushed aside by what they lie on. A face folded right over lies on the one that it
  * hangs on; a stacked one on its partners.
  */
-function liftsOf(
+function stacking(
   parts: readonly FoldingPart[],
   assembly: Assembly,
-): readonly (readonly Vector[])[] {
+): {
+  readonly lifts: readonly (readonly Vector[])[];
+  readonly heaps: readonly (readonly number[])[];
+} {
   const lifts = parts.map(({ faces }) => faces.map(() => origin));
+  const heaps = parts.map(({ faces }) => faces.map(() => 0));
   const find = finder(parts);
   const rests: { face: Found; on: Found; side: number }[] = assembly.stacks.map(
     ({ face, on, side }) => ({
@@ -136,12 +142,16 @@ function liftsOf(
       const row = lifts[face.part];
       if (!lower || !upper || !frameOfLower || !lowerLift || !row) continue;
       const out = scale(frameOfLower.out, side);
-      const wanted = dot(lowerLift, out) + (lower.card + upper.card) / 2;
+      const cards = (lower.card + upper.card) / 2;
+      const wanted = dot(lowerLift, out) + cards;
       const has = row[face.face] ?? origin;
       const missing = wanted - dot(has, out) - standsOff(lower, on.face, upper, face.face, out);
       if (missing > 0) row[face.face] = add(has, scale(out, missing));
+      const heap = heaps[face.part];
+      if (heap)
+        heap[face.face] = Math.max(heap[face.face] ?? 0, (heaps[on.part]?.[on.face] ?? 0) + cards);
     }
-  return lifts;
+  return { lifts, heaps };
 }
 
 /** How far a face stands off another one already, along a direction. */

@@ -6,7 +6,7 @@ export {
   type Part,
   type Stack,
 } from './assembly.ts';
-export { checkFolding, measureGap, type FoldFault } from './checks.ts';
+export { checkFolding } from './checks.ts';
 export { creasePattern, type Crease, type CreasePattern } from './crease-pattern.ts';
 export {
   closedFaces,
@@ -16,8 +16,10 @@ export {
   type FoldingPart,
   type PlacedFace,
 } from './folded-box.ts';
+export type { FoldFault } from './fold-fault.ts';
 export { compose, placeInto, shifted, type Frame } from './frame.ts';
 export { jointsOf, type Joint, type JointFace } from './joints.ts';
+export { measureGap } from './measure-gap.ts';
 export { largestOpening, poseFaces } from './pose.ts';
 export { sceneAt, type Scene } from './scene.ts';
 export { cavitySolid, depthIn, type Solid } from './solid.ts';

@@ -217,13 +217,16 @@ export function stripPart(
 ): Part {
   const front = frontPanel(shape.sides);
   const y = -toMillimetres(apothemOf(size(shape.side), shape.sides));
+  // The spot that is placed is in the panel, a little beside its edge.
+  const beside = 1e-3;
+  const inward = (overturned ? -1 : 1) * beside * toMillimetres(size(shape.wall));
   return {
     id: shape.id,
     piece: shape.id,
-    root: { column: front + 0.5, row: 1 - 1e-3 },
+    root: { column: front + 0.5, row: 1 - beside },
     right: overturned ? vector(1, 0, 0) : vector(-1, 0, 0),
     up: overturned ? vector(0, 0, -1) : vector(0, 0, 1),
-    at: vector(0, y, lower),
+    at: vector(0, y, lower + inward),
     joins,
     ...(opens && { opens }),
   };

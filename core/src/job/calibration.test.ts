@@ -71,12 +71,16 @@ describe('a trial box', () => {
         if (!really.ok) return;
         const lesson = insideLesson(plan, request, really.plan.clearInside);
         if (!lesson) {
-          expect(really.plan.clearInside).toEqual(plan.clearInside);
+          // It says nothing only where the card makes less of a difference than a ruler shows.
+          for (const direction of ['across', 'deep', 'high'] as const)
+            expect(
+              Math.abs(really.plan.clearInside[direction] - plan.clearInside[direction]),
+            ).toBeLessThan(millimetres(0.05));
           return;
         }
         expect(lesson.sentence).toMatch(/^[A-Z].*\.$/);
         const learned = lesson.papers[0].thickness;
-        expect(Math.abs(learned - real)).toBeLessThan(millimetres(0.05));
+        expect(Math.abs(learned - real)).toBeLessThanOrEqual(millimetres(0.01));
       }),
       { numRuns: 150 },
     );

@@ -45,8 +45,33 @@ function insideIn(
   return result.ok ? result.plan.clearInside : undefined;
 }
 
-/** How much the card is thinned to see what its thickness does to the inside: what is linear needs no more. */
+/** How much the card is thinned to see what its thickness does to the inside. */
 const probe = 0.9;
+
+/** Most insides are linear in the card; those under a slope are nearly so. */
+const refinements = 4;
+
+/**
+ * The thickness in nanometres at which an inside comes to what was measured, by the secant method from two
+ * thicknesses. Undefined where the card doesn't count in that direction.
+ */
+function thicknessThatMakes(
+  measured: number,
+  insideAt: (thickness: number) => number | undefined,
+  [first, second]: readonly [number, number],
+): number | undefined {
+  let [before, now] = [first, second];
+  for (let i = 0; i <= refinements; i++) {
+    const [was, is] = [insideAt(before), insideAt(now)];
+    // A thickness that makes no box at all ends the search at the best guess so far.
+    if (was === undefined || is === undefined) return i > 0 ? now : undefined;
+    const layers = (is - was) / (before - now);
+    if (!(layers > 0.2)) return i > 0 ? now : undefined;
+    [before, now] = [now, now + (is - measured) / layers];
+    if (Math.abs(now - before) < 1000) return now;
+  }
+  return now;
+}
 
 /**
  * The papers of a request after a trial box whose inside was measured: what the inside is smaller by than
@@ -60,17 +85,23 @@ export function insideLesson(
 ): Lesson | undefined {
   const slot = slotOf(plan, request);
   const paper = paperFor(request.papers, slot);
-  const thinner = nanometres(Math.round(paper.thickness * probe));
-  const other = insideIn(plan, request, slot, { ...paper, thickness: thinner });
-  if (!other) return undefined;
-  const less = paper.thickness - thinner;
+  const thinner = Math.round(paper.thickness * probe);
+  const known = new Map<number, Inside | undefined>([[paper.thickness, plan.clearInside]]);
+  const insideAt = (thickness: number): Inside | undefined => {
+    const whole = Math.round(thickness);
+    if (whole < thicknessLimits.least / 2 || whole > thicknessLimits.most * 2) return undefined;
+    if (!known.has(whole))
+      known.set(whole, insideIn(plan, request, slot, { ...paper, thickness: nanometres(whole) }));
+    return known.get(whole);
+  };
   // Every direction that was measured otherwise says how thick the card must be; their mean is taken.
   const said = directions.flatMap((direction) => {
-    const layers = (other[direction] - plan.clearInside[direction]) / less;
-    const short = plan.clearInside[direction] - measured[direction];
-    return layers > 0.2 && short !== 0
-      ? [{ direction, thickness: paper.thickness + short / layers }]
-      : [];
+    if (measured[direction] === plan.clearInside[direction]) return [];
+    const thickness = thicknessThatMakes(measured[direction], (at) => insideAt(at)?.[direction], [
+      thinner,
+      paper.thickness,
+    ]);
+    return thickness === undefined ? [] : [{ direction, thickness }];
   });
   if (said.length === 0) return undefined;
   const mean = said.reduce((sum, { thickness }) => sum + thickness, 0) / said.length;

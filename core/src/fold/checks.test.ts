@@ -1,0 +1,120 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  allStyles,
+  checkFolding,
+  foldingBox,
+  nanometres,
+  outermostPoints,
+  paperFor,
+  planBox,
+  type Piece,
+  type Plan,
+  type PlanRequest,
+} from '../index.ts';
+import { requestsIn, shippedKits } from '../testing/requests.ts';
+
+const tools = fc.constantFrom(...shippedKits);
+/** What a score may be off by in millimetres before it must be seen; by less, card gives way. */
+const limit = 2;
+
+function faults(plan: Plan, request: PlanRequest, gift = outermostPoints(plan.gift)) {
+  const thicknessOf = ({ paper }: Piece) => paperFor(request.papers, paper).thickness;
+  return checkFolding(foldingBox(plan.pieces, thicknessOf, plan.assembly), gift);
+}
+
+/** Whether something doesn't hold, or a face that is glued is not even there. */
+function isFoundOut(plan: Plan, request: PlanRequest): boolean {
+  try {
+    return faults(plan, request).length > 0;
+  } catch (error) {
+    if (error instanceof RangeError) return true;
+    throw error;
+  }
+}
+
+/** The plan with one column line of a piece scored so far to the right, the cut size as it was. */
+function scoredWrong(plan: Plan, id: string, line: number, by: number): Plan {
+  const shifted = (columns: readonly number[]) =>
+    columns.map((width, i) =>
+      nanometres(width + (i === line - 1 ? by : i === line ? -by : 0) * 1_000_000),
+    );
+  const pieces = plan.pieces.map((piece) =>
+    piece.id === id
+      ? { ...piece, grid: { ...piece.grid, columns: shifted(piece.grid.columns) } }
+      : piece,
+  );
+  return { ...plan, pieces };
+}
+
+/** Column lines between two panels of a ring that is closed with a seam, or between one and the seam. */
+function ringLines({ grid }: Piece): readonly number[] {
+  const row = grid.roles.find((roles) => roles.includes('seam'));
+  if (!row) return [];
+  const inRing = (column: number) => row[column] === 'wall' || row[column] === 'seam';
+  return grid.columns.flatMap((_, i) =>
+    i > 0 && inRing(i - 1) && inRing(i) && (grid.columns[i] ?? 0) > (limit + 1) * 1_000_000
+      ? [i]
+      : [],
+  );
+}
+
+/** Boxes that fold, of one style. */
+function everyFoldedBox(
+  style: (typeof allStyles)[number],
+  check: (plan: Plan, of: PlanRequest) => void,
+) {
+  fc.assert(
+    fc.property(requestsIn([style], tools), (request) => {
+      const result = planBox(request);
+      if (!result.ok || result.plan.pairs.some(({ state }) => state === 'tight')) return;
+      expect(faults(result.plan, request)).toEqual([]);
+      check(result.plan, request);
+    }),
+    { numRuns: 12 },
+  );
+}
+
+describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', ({ style }) => {
+  it('is found out when it promises more room than its card leaves, or holds too large a gift', () => {
+    everyFoldedBox(style, (plan, request) => {
+      const { cavity } = plan.assembly;
+      const roomier = (change: Partial<typeof cavity>) =>
+        faults(
+          { ...plan, assembly: { ...plan.assembly, cavity: { ...cavity, ...change } } },
+          request,
+        );
+      expect(roomier({ bottom: cavity.bottom - limit, high: cavity.high + limit })).toContainEqual(
+        expect.objectContaining({ about: 'cavity' }),
+      );
+      const wider = (ring: typeof cavity.floor) => {
+        const reach = (of: 'x' | 'y') => Math.max(...ring.map((point) => Math.abs(point[of])));
+        const share = { x: 1 + limit / reach('x'), y: 1 + limit / reach('y') };
+        return ring.map(({ x, y }) => ({ x: x * share.x, y: y * share.y }));
+      };
+      expect(roomier({ floor: wider(cavity.floor), top: wider(cavity.top) })).toContainEqual(
+        expect.objectContaining({ about: 'cavity' }),
+      );
+      const raised = outermostPoints(plan.gift).map(({ x, y, z }) => ({
+        x,
+        y,
+        z: z + cavity.high,
+      }));
+      expect(faults(plan, request, raised)).toContainEqual(
+        expect.objectContaining({ about: 'gift' }),
+      );
+    });
+  });
+
+  it('is found out when a score of a ring of panels lies wrong, either way', () => {
+    everyFoldedBox(style, (plan, request) => {
+      for (const piece of plan.pieces)
+        for (const line of ringLines(piece))
+          for (const by of [limit, -limit])
+            expect(
+              isFoundOut(scoredWrong(plan, piece.id, line, by), request),
+              `${piece.id} line ${String(line)} by ${String(by)} mm`,
+            ).toBe(true);
+    });
+  });
+});

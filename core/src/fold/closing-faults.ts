@@ -1,0 +1,54 @@
+import type { FoldFault } from './fold-fault.ts';
+import { named, spare } from './fold-fault.ts';
+import type { FoldingBox, PlacedFace } from './folded-box.ts';
+import { toEdge } from './in-ring.ts';
+import { largestOpening, poseFaces } from './pose.ts';
+import { origin } from './vector.ts';
+
+/** How far two ends that should meet may be apart: less than a hair. */
+const meets = 1e-4;
+
+/** Creases that come apart at some time of the folding. */
+export function closingFaults(box: FoldingBox): readonly FoldFault[] {
+  return box.parts.flatMap(({ part, pattern, root }) => {
+    const times = Array.from({ length: 2 * pattern.stages + 1 }, (_, i) => i / 2);
+    return times.flatMap((time): readonly FoldFault[] => {
+      const opening = largestOpening(pattern, poseFaces(pattern, root, time), time);
+      return opening > meets
+        ? [
+            {
+              about: 'closing',
+              message: `${part.id} comes apart by ${opening.toFixed(3)} mm at stage ${time}`,
+            },
+          ]
+        : [];
+    });
+  });
+}
+
+/** Rings of panels that a seam closes with its own fold beside the edge that it should meet. */
+export function ringFaults(box: FoldingBox, faces: readonly PlacedFace[]): readonly FoldFault[] {
+  return box.assembly.stacks.flatMap((stack): readonly FoldFault[] => {
+    const part = box.parts.find((each) => each.part.id === stack.face.part);
+    const at = part?.pattern.faceAt(stack.face.spot) ?? 0;
+    const seam = faces.find((face) => face.part === stack.face.part && face.face === at);
+    if (!part || seam?.role !== 'seam' || stack.face.part !== stack.on.part) return [];
+    const on = part.pattern.faceAt(stack.on.spot);
+    const panel = faces.find((face) => face.part === stack.on.part && face.face === on);
+    if (!panel) return [];
+    const corners = part.pattern.faces[at]?.corners ?? [];
+    const off = (part.pattern.around[at] ?? [])
+      .flatMap(({ from, to }) => [from, to])
+      .map((corner) => seam.ring[corners.indexOf(corner)] ?? origin)
+      .map((place) => toEdge(panel.ring, place, panel.out));
+    const most = Math.max(0, ...off);
+    return most > 2 * part.card + spare
+      ? [
+          {
+            about: 'closing',
+            message: `${named(seam)} folds ${most.toFixed(2)} mm beside the edge of ${named(panel)}`,
+          },
+        ]
+      : [];
+  });
+}
