@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   alikeGifts,
   allStyles,
+  chosenBy,
   compareStyles,
   extentsOf,
   frontierOf,
@@ -11,12 +12,15 @@ import {
   largestEachWay,
   largestGift,
   nanometres,
+  orders,
   planBox,
   planChanges,
   requestIn,
   scaledGift,
   squareGifts,
   usualRequest,
+  wishes,
+  type Compared,
   type PlanRequest,
   type StyleSummary,
 } from '../index.ts';
@@ -87,6 +91,48 @@ describe('comparing kinds of box', () => {
     const [many] = all.flatMap((each) => (each.ok && each.style.id === 'tower' ? [each] : []));
     if (!one || !many) throw new Error('Both of them fit');
     expect(many.figures.minutes).toBeGreaterThan(one.figures.minutes);
+  });
+});
+
+describe('choosing among the kinds', () => {
+  const gifts = fc.constantFrom(
+    ...[0.5, 1, 2, 4].map((by) => compareStyles({ ...usual, gift: scaledGift(sundial, by) })),
+  );
+
+  it('leaves what meets every wish, in order, and loses nothing that does', () => {
+    fc.assert(
+      fc.property(
+        gifts,
+        fc.uniqueArray(fc.constantFrom(...wishes)),
+        fc.constantFrom(...orders),
+        (compared, wanted, order) => {
+          const left = chosenBy(compared, new Set(wanted), order);
+          const names = (list: readonly Compared[]) => list.map(({ style }) => style.id);
+          // Wish after wish comes to the same as all at once, whatever is asked for first.
+          const oneByOne = wanted.reduce(
+            (list, wish) => chosenBy(list, new Set([wish]), order),
+            chosenBy(compared, new Set(), order),
+          );
+          expect(names(oneByOne)).toEqual(names(left));
+          for (const wish of wanted)
+            for (const each of compared) {
+              const alone = chosenBy([each], new Set([wish]), order);
+              if (alone.length === 0) expect(left).not.toContain(each);
+            }
+          if (wanted.length === 0) expect(left).toHaveLength(compared.length);
+          const figures = left.flatMap((each) => (each.ok ? [each.figures] : []));
+          const by = {
+            'as listed': figures.map(() => 0),
+            paper: figures.map(({ sheets, used }) => sheets + used),
+            work: figures.map(({ minutes }) => minutes),
+            glue: figures.map(({ glue }) => glue as number),
+          }[order];
+          expect([...by].sort((a, b) => a - b)).toEqual(by);
+          // What can't hold the gift comes after all that can.
+          expect(left.slice(0, figures.length).every(({ ok }) => ok)).toBe(true);
+        },
+      ),
+    );
   });
 });
 

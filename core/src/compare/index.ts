@@ -12,3 +12,4 @@ export {
   type GiftFamily,
 } from './frontier.ts';
 export { largestEachWay, type LargestEachWay } from './largest-each-way.ts';
+export { chosenBy, orders, wishes, type Order, type Wish } from './wishes.ts';

@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import {
+  chosenBy,
   compareStyles,
   extentsOf,
   largestGift,
+  orders,
   requestIn,
+  wishes,
   type Compared,
   type Extents,
+  type Order,
+  type Wish,
 } from '@rangoli/core';
 import { computed, onBeforeUnmount, ref, shallowReactive, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -25,65 +30,23 @@ const all = computed((): readonly Compared[] =>
   request.value ? compareStyles(request.value) : [],
 );
 
-const musts = [
-  { key: 'sheet', label: 'fit one sheet' },
-  { key: 'glue', label: 'need no glue' },
-  { key: 'marks', label: 'be all on my marks' },
-  { key: 'top', label: 'open from the top' },
-  { key: 'shows', label: 'show the gift' },
-] as const;
-type Must = (typeof musts)[number]['key'];
-const orders = [
-  { key: 'usual', label: 'as listed' },
-  { key: 'paper', label: 'paper' },
-  { key: 'work', label: 'work' },
-  { key: 'glue', label: 'glue' },
-] as const;
-type Order = (typeof orders)[number]['key'];
+const wishLabels: Readonly<Record<Wish, string>> = {
+  'one sheet': 'fit one sheet',
+  'no glue': 'need no glue',
+  'all on marks': 'be all on my marks',
+  'opens from the top': 'open from the top',
+  'shows the gift': 'show the gift',
+};
+const wanted = ref<ReadonlySet<Wish>>(new Set());
+const order = ref<Order>('as listed');
 
-const wanted = ref<ReadonlySet<Must>>(new Set());
-const order = ref<Order>('usual');
-
-function toggle(key: Must): void {
+function toggle(wish: Wish): void {
   const next = new Set(wanted.value);
-  if (!next.delete(key)) next.add(key);
+  if (!next.delete(wish)) next.add(wish);
   wanted.value = next;
 }
 
-function meets(compared: Compared): boolean {
-  if (!compared.ok) return wanted.value.size === 0;
-  const { figures } = compared;
-  const answers: Record<Must, boolean> = {
-    sheet: figures.sheets === 1,
-    glue: figures.glue === 0,
-    marks: figures.offGrid === 0,
-    top: figures.opensFromTop,
-    shows: figures.showsGift,
-  };
-  return [...wanted.value].every((key) => answers[key]);
-}
-
-function weight(compared: Compared): number {
-  if (!compared.ok) return Infinity;
-  const { figures } = compared;
-  switch (order.value) {
-    case 'paper':
-      return figures.sheets + figures.used;
-    case 'work':
-      return figures.minutes;
-    case 'glue':
-      return figures.glue;
-    case 'usual':
-      return 0;
-  }
-}
-
-const shown = computed(() =>
-  [...all.value].filter(meets).sort((a, b) => {
-    const [x, y] = [weight(a), weight(b)];
-    return x === y ? 0 : x - y;
-  }),
-);
+const shown = computed(() => chosenBy(all.value, wanted.value, order.value));
 const fitting = computed(() => all.value.filter(({ ok }) => ok).length);
 const gift = computed(() => request.value && extentsOf(request.value.gift));
 /** All sheets to one scale, so that paper is seen and not read. */
@@ -140,25 +103,25 @@ async function take(compared: Compared): Promise<void> {
         <div role="group" aria-label="Must">
           <span>Must</span>
           <button
-            v-for="must in musts"
-            :key="must.key"
+            v-for="wish in wishes"
+            :key="wish"
             type="button"
-            :aria-pressed="wanted.has(must.key)"
-            @click="toggle(must.key)"
+            :aria-pressed="wanted.has(wish)"
+            @click="toggle(wish)"
           >
-            {{ must.label }}
+            {{ wishLabels[wish] }}
           </button>
         </div>
         <div role="group" aria-label="Least first">
           <span>Least</span>
           <button
             v-for="each in orders"
-            :key="each.key"
+            :key="each"
             type="button"
-            :aria-pressed="order === each.key"
-            @click="order = each.key"
+            :aria-pressed="order === each"
+            @click="order = each"
           >
-            {{ each.label }}
+            {{ each }}
           </button>
         </div>
       </div>

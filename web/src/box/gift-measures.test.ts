@@ -1,0 +1,143 @@
+import {
+  extentsOf,
+  giftSchema,
+  millimetres,
+  nanometres,
+  type Gift,
+  type GiftItem,
+} from '@rangoli/core';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { drawGift } from './gift-solid.ts';
+import {
+  inRows,
+  itemOf,
+  measuresOf,
+  mostInSet,
+  rowsOf,
+  setItems,
+  withAnother,
+  withItem,
+  withoutItem,
+} from './gift-measures.ts';
+import { reshape } from './reshape.ts';
+
+const length = (least: number, most: number) =>
+  fc.integer({ min: least * 10, max: most * 10 }).map((tenth) => millimetres(tenth / 10));
+const sides = { across: length(3, 400), deep: length(3, 400), high: length(3, 400) };
+const round = { diameter: length(3, 300), length: length(3, 400) };
+
+/** One thing of every shape that the gift panel knows. */
+const anyItem: fc.Arbitrary<GiftItem> = fc.oneof(
+  fc.record({ shape: fc.constant('block' as const), ...sides }),
+  fc.record({ shape: fc.constant('lumpy' as const), ...sides }),
+  fc.record({
+    shape: fc.constant('cylinder' as const),
+    ...round,
+    lies: fc.constantFrom('standing' as const, 'lying' as const),
+  }),
+  fc.record({ shape: fc.constant('ball' as const), diameter: round.diameter }),
+  fc.record({
+    shape: fc.constant('card' as const),
+    across: sides.across,
+    deep: sides.deep,
+    thick: length(0.2, 50),
+  }),
+  fc.record({
+    shape: fc.constant('bottle' as const),
+    diameter: length(20, 90),
+    body: length(20, 200),
+    shoulder: length(0, 40),
+    neck: length(5, 60),
+    neckDiameter: length(3, 20),
+  }),
+);
+const anySet = fc
+  .array(anyItem, { minLength: 2, maxLength: mostInSet })
+  .map((items): Gift => ({ shape: 'set', items }));
+const rows = fc.record({
+  across: fc.integer({ min: 1, max: 6 }),
+  deep: fc.integer({ min: 1, max: 6 }),
+  high: fc.integer({ min: 1, max: 4 }),
+});
+const shapes = fc.constantFrom<GiftItem['shape'][]>(
+  'block',
+  'lumpy',
+  'cylinder',
+  'ball',
+  'card',
+  'bottle',
+);
+
+describe('the measures of a gift', () => {
+  it('are all that it has, each once, and each changes itself alone', () => {
+    fc.assert(
+      fc.property(anyItem, length(5, 50), (item, other) => {
+        const lengths = Object.entries(item).filter(([, value]) => typeof value === 'number');
+        const measures = measuresOf(item);
+        expect(measures.map(({ name }) => name).sort()).toEqual(lengths.map(([key]) => key).sort());
+        expect(new Set(measures.map(({ label }) => label)).size).toBe(measures.length);
+        for (const { name, length: own, take } of measures) {
+          expect(take(own)).toEqual(item);
+          expect(take(other)).toEqual({ ...item, [name]: other });
+        }
+      }),
+    );
+  });
+
+  it('belong to the thing in hand, in a set or in rows as well', () => {
+    fc.assert(
+      fc.property(fc.oneof(anyItem, anySet), anyItem, rows, fc.nat(), (gift, other, many, pick) => {
+        const at = pick % setItems(gift).length;
+        expect(itemOf(withItem(gift, at, other), at)).toEqual(other);
+        const item = itemOf(gift, at);
+        if (item) expect(withItem(gift, at, item)).toEqual(gift);
+        if (gift.shape === 'set') return;
+        const arranged = inRows(gift, many);
+        expect(rowsOf(arranged)).toMatchObject(many);
+        expect(itemOf(arranged, 0)).toEqual(gift);
+        expect(inRows(arranged, { across: 1, deep: 1, high: 1 })).toEqual(gift);
+      }),
+    );
+  });
+
+  it('come and go with the things of a set, down to the only one', () => {
+    fc.assert(
+      fc.property(fc.oneof(anyItem, anySet), fc.nat(), (gift, pick) => {
+        const items = setItems(gift);
+        const more = withAnother(gift);
+        expect(setItems(more)).toEqual([...items, items.at(-1)]);
+        expect(withoutItem(more, items.length)).toEqual(gift);
+        const at = pick % items.length;
+        expect(setItems(withoutItem(more, at))).toHaveLength(items.length);
+      }),
+    );
+  });
+});
+
+describe('a gift in another shape', () => {
+  it('is one that a box can be planned for, no smaller than it was, and drawn inside its frame', () => {
+    fc.assert(
+      fc.property(anyItem, shapes, (item, shape) => {
+        const shaped = reshape(item, shape);
+        expect(shaped.shape).toBe(shape);
+        expect(giftSchema.safeParse(shaped).error?.issues ?? []).toEqual([]);
+        const [was, is] = [extentsOf(item), extentsOf(shaped)];
+        const hair = nanometres(3);
+        for (const direction of ['across', 'deep', 'high'] as const)
+          // Nothing flat is as thick as any thing, and it says so in its measure.
+          if (!(shape === 'card' && direction === 'high'))
+            expect(is[direction] + hair, direction).toBeGreaterThanOrEqual(was[direction]);
+        const { faces, width, height } = drawGift(shaped, 150, 90);
+        expect(Math.max(width / 150, height / 90)).toBeCloseTo(1, 6);
+        for (const { path } of faces)
+          for (const [, x, y] of path.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)) {
+            expect(Number(x)).toBeGreaterThanOrEqual(-0.01);
+            expect(Number(x)).toBeLessThanOrEqual(width + 0.01);
+            expect(Number(y)).toBeGreaterThanOrEqual(-0.01);
+            expect(Number(y)).toBeLessThanOrEqual(height + 0.01);
+          }
+      }),
+    );
+  });
+});
