@@ -2,6 +2,7 @@
 export {
   madeAsPlanned,
   planBox,
+  planWithLessRoom,
   planSchema,
   type PairChoice,
   type Plan,

@@ -121,11 +121,11 @@ describe('choosing among the kinds', () => {
             }
           if (wanted.length === 0) expect(left).toHaveLength(compared.length);
           const figures = left.flatMap((each) => (each.ok ? [each.figures] : []));
-          const by = {
+          const by: readonly number[] = {
             'as listed': figures.map(() => 0),
             paper: figures.map(({ sheets, used }) => sheets + used),
             work: figures.map(({ minutes }) => minutes),
-            glue: figures.map(({ glue }) => glue as number),
+            glue: figures.map(({ glue }) => glue),
           }[order];
           expect([...by].sort((a, b) => a - b)).toEqual(by);
           // What can't hold the gift comes after all that can.

@@ -1,9 +1,7 @@
-import type { FoldFault } from './fold-fault.ts';
-import { named, spare } from './fold-fault.ts';
+import { named, spare, type FoldFault } from './fold-fault.ts';
 import type { FoldingBox, PlacedFace } from './folded-box.ts';
-import { toEdge } from './in-ring.ts';
 import { largestOpening, poseFaces } from './pose.ts';
-import { origin } from './vector.ts';
+import { cross, direction, dot, origin, subtract, type Vector } from './vector.ts';
 
 /** How far two ends that should meet may be apart: less than a hair. */
 const meets = 1e-4;
@@ -26,6 +24,17 @@ export function closingFaults(box: FoldingBox): readonly FoldFault[] {
   });
 }
 
+/** How far a fold lies beside the nearest edge of a panel that runs the same way, along the panel. */
+function besideEdge({ ring, out }: PlacedFace, from: Vector, to: Vector): number {
+  const along = direction(subtract(to, from));
+  const distances = ring.flatMap((corner, i) => {
+    const edge = direction(subtract(ring[(i + 1) % ring.length] ?? corner, corner));
+    if (Math.abs(dot(edge, along)) < 1 - 1e-6) return [];
+    return [Math.abs(dot(subtract(from, corner), cross(out, edge)))];
+  });
+  return Math.min(...distances);
+}
+
 /** Rings of panels that a seam closes with its own fold beside the edge that it should meet. */
 export function ringFaults(box: FoldingBox, faces: readonly PlacedFace[]): readonly FoldFault[] {
   return box.assembly.stacks.flatMap((stack): readonly FoldFault[] => {
@@ -37,12 +46,12 @@ export function ringFaults(box: FoldingBox, faces: readonly PlacedFace[]): reado
     const panel = faces.find((face) => face.part === stack.on.part && face.face === on);
     if (!panel) return [];
     const corners = part.pattern.faces[at]?.corners ?? [];
-    const off = (part.pattern.around[at] ?? [])
-      .flatMap(({ from, to }) => [from, to])
-      .map((corner) => seam.ring[corners.indexOf(corner)] ?? origin)
-      .map((place) => toEdge(panel.ring, place, panel.out));
+    const placed = (corner: number) => seam.ring[corners.indexOf(corner)] ?? origin;
+    const off = (part.pattern.around[at] ?? []).map(({ from, to }) =>
+      besideEdge(panel, placed(from), placed(to)),
+    );
     const most = Math.max(0, ...off);
-    return most > 2 * part.card + spare
+    return most > part.card + spare
       ? [
           {
             about: 'closing',

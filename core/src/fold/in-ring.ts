@@ -1,7 +1,7 @@
 import { add, dot, lengthOf, scale, subtract, type Vector } from './vector.ts';
 
 /** How far a point is from the nearest edge of a ring, along its plane. */
-export function toEdge(ring: readonly Vector[], point: Vector, normal: Vector): number {
+function toEdge(ring: readonly Vector[], point: Vector, normal: Vector): number {
   const distances = ring.map((from, i) => {
     const along = subtract(ring[(i + 1) % ring.length] ?? from, from);
     const whole = dot(along, along);

@@ -1,6 +1,6 @@
-import { formatWithUnit, nanometres, toMillimetres, zero } from '../length/index.ts';
+import { formatWithUnit, nanometres, toMillimetres } from '../length/index.ts';
 import { paperFor, thicknessLimits, type Paper } from '../paper/index.ts';
-import { madeAsPlanned, planBox, type Plan } from '../planning/index.ts';
+import { madeAsPlanned, planWithLessRoom, type Plan } from '../planning/index.ts';
 import type { PlanRequest } from '../request/index.ts';
 import type { Lesson } from './calibration.ts';
 
@@ -33,10 +33,8 @@ function insideIn(
   slot: number,
   paper: Paper,
 ): Inside | undefined {
-  const any = { target: zero, floor: zero };
-  const result = planBox({
+  const { result } = planWithLessRoom({
     ...request,
-    room: { across: any, deep: any, high: any },
     papers: withPaper(request, slot, paper),
     made: plan.pieces.flatMap((piece) =>
       (['across', 'down'] as const).map((way) => madeAsPlanned(plan, piece, way, () => true)),

@@ -1,7 +1,7 @@
 import { planChanges } from '../compare/index.ts';
-import { formatGap, formatLength, formatWithUnit, zero } from '../length/index.ts';
+import { formatGap, formatLength, formatWithUnit } from '../length/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
-import { planBox, type Plan } from '../planning/index.ts';
+import { planWithLessRoom, type Plan } from '../planning/index.ts';
 import type { MadeWay, PlanRequest } from '../request/index.ts';
 import { formatSize } from '../steps/index.ts';
 import { cutDown, factsAfter, trimFor, trimmedAt } from './facts.ts';
@@ -75,13 +75,6 @@ function pairSentences({ pairs }: Plan): readonly string[] {
 
 type Try = WayOn | { readonly kind: 'none'; readonly why: string };
 
-/** The same request with no more room round the gift than is left. */
-function withAnyRoom(request: PlanRequest): PlanRequest {
-  const { across, deep, high } = request.room;
-  const any = ({ target }: typeof across) => ({ target, floor: zero });
-  return { ...request, room: { across: any(across), deep: any(deep), high: any(high) } };
-}
-
 function roomSentence(plan: Plan, { room }: PlanRequest): readonly string[] {
   const ways = [
     ['at the sides', plan.room.across, room.across.floor],
@@ -105,15 +98,13 @@ function wayOn(
   first: readonly string[],
 ): Try {
   const wanted = { ...old.request, made: [...made] };
-  const strict = planBox(wanted);
-  const request = strict.ok ? wanted : withAnyRoom(wanted);
-  const result = strict.ok ? strict : planBox(request);
+  const { request, result } = planWithLessRoom(wanted);
   if (!result.ok) return { kind: 'none', why: result.problems[0]?.message ?? '' };
   const { plan } = result;
   const changes = changeSentences(old, { plan, request });
   return {
     kind,
-    isGood: strict.ok && worst(plan) <= worst(old.plan),
+    isGood: request === wanted && worst(plan) <= worst(old.plan),
     request,
     plan,
     sentences: [

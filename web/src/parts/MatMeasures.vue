@@ -19,7 +19,7 @@ function widthOf(length: Length, times: number): number {
   const figures =
     parts.kind === 'fraction'
       ? (parts.whole > 0 ? 9 * `${parts.whole}`.length : 0) + (parts.numerator > 0 ? 17 : 0)
-      : 8 * parts.text.length;
+      : 8 * parts.text.length + (parts.unit === props.unit ? 0 : 24) + (parts.exact ? 0 : 12);
   return figures + (times > 1 ? 24 : 0) + 5;
 }
 

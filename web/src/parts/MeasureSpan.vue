@@ -2,7 +2,7 @@
 import { measureParts, type Length, type Unit } from '@rangoli/core';
 import { computed } from 'vue';
 
-/** A length inside an SVG text, with a real fraction. */
+/** A length inside an SVG text, with a real fraction; in another unit than its ruler's it says so. */
 const props = defineProps<{ length: Length; unit: Unit }>();
 
 const parts = computed(() => measureParts(props.length, props.unit));
@@ -15,7 +15,10 @@ const parts = computed(() => measureParts(props.length, props.unit));
     ><tspan v-if="parts.numerator > 0" class="fraction"
       >{{ parts.numerator }}/{{ parts.denominator }}</tspan
     ></template
-  ><tspan v-else>{{ parts.text }}</tspan>
+  ><tspan v-else
+    >{{ parts.exact ? '' : '≈ ' }}{{ parts.text
+    }}{{ parts.unit === unit ? '' : `\u2009${parts.unit}` }}</tspan
+  >
 </template>
 
 <style scoped>

@@ -167,7 +167,10 @@ export const useProject = defineStore('project', () => {
   function forgetMade(): void {
     const room = document.value?.box.room;
     if (!room) return;
-    const again = (each: DirectedRoom) => (each.floor === 0 ? directedRoom(each.target) : each);
+    const again = (each: DirectedRoom) => {
+      const asked = directedRoom(each.target);
+      return each.floor < asked.floor ? asked : each;
+    };
     changeBox('rescue', {
       made: [],
       room: { across: again(room.across), deep: again(room.deep), high: again(room.high) },
