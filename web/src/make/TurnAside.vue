@@ -49,7 +49,7 @@ const emit = defineEmits<{ choose: [pass: number] }>();
 .passes {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
+  gap: 6px 4px;
   margin-top: 8px;
 }
 
