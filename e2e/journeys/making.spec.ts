@@ -91,3 +91,30 @@ test('steps are walked by keys, and a step is done again', async ({ demo, page }
     await page.keyboard.press('ArrowRight');
   }
 });
+
+test('the steps of every box on the shelf are printed on two sheets at the most', async ({
+  demo,
+  page,
+}) => {
+  test.slow();
+  await page.goto(demo.origin);
+  const boxes = page.locator('a[href^="/box/"]');
+  await expect(boxes).not.toHaveCount(0);
+  const addresses = await boxes.evaluateAll((links) =>
+    links.map((link) => link.getAttribute('href')),
+  );
+  for (const address of new Set(addresses)) {
+    await page.goto(`${demo.origin}${address ?? ''}/make`);
+    const steps = page.getByRole('navigation', { name: 'Steps' }).getByRole('button');
+    await expect(steps).not.toHaveCount(0);
+    const count = await steps.count();
+    await page.goto(`${demo.origin}${address ?? ''}/print`);
+    await expect(page.getByRole('listitem')).toHaveCount(count);
+    for (const format of ['Letter', 'A4']) {
+      const paper = (await page.pdf({ format })).toString('latin1');
+      const pages = [...paper.matchAll(/\/Type\s*\/Page\b/g)].length;
+      expect(pages, `${address ?? ''} on ${format}`).toBeGreaterThan(0);
+      expect(pages, `${address ?? ''} on ${format}`).toBeLessThanOrEqual(2);
+    }
+  }
+});
