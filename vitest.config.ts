@@ -10,6 +10,9 @@ const source = {
 
 const seeded = ['./scripts/seed-properties.ts'];
 
+/** Milliseconds for a test: properties are swept over hundreds of boxes, on whatever machine there is. */
+const patience = 120_000;
+
 export default defineConfig({
   test: {
     projects: [
@@ -20,8 +23,7 @@ export default defineConfig({
           include: ['core/{src,docs}/**/*.test.ts'],
           environment: 'node',
           setupFiles: seeded,
-          // Properties are swept over hundreds of boxes, on whatever machine there is.
-          testTimeout: 120_000,
+          testTimeout: patience,
         },
       },
       {
@@ -31,6 +33,7 @@ export default defineConfig({
           include: ['server/src/**/*.test.ts'],
           environment: 'node',
           setupFiles: seeded,
+          testTimeout: patience,
         },
       },
       {
@@ -41,6 +44,7 @@ export default defineConfig({
           include: ['web/src/**/*.test.ts'],
           environment: 'happy-dom',
           setupFiles: seeded,
+          testTimeout: patience,
         },
       },
     ],

@@ -1,9 +1,8 @@
 /* The figures that are promised, measured on this machine. */
 import { join } from 'node:path';
-import { build, installChromium, installPackages, root, run } from './setup.mjs';
+import { build, installAll, root, run } from './setup.mjs';
 
-installPackages();
-installChromium();
+await installAll();
 build();
 for (const file of ['core/bench/plan.ts', 'core/bench/folding.ts', 'e2e/bench/slider.ts'])
   run(process.execPath, ['--import', 'tsx', join(root, file)], {

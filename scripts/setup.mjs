@@ -1,6 +1,7 @@
 /* Everything that a fresh machine needs, with nothing but Node: packages, and for tests a browser. */
-import { execFileSync, spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
+import { once } from 'node:events';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
@@ -39,16 +40,24 @@ export function installPackages() {
 /** Where the browser for tests is. */
 export const chromium = '/usr/bin/chromium';
 
-/** Installs Debian's Chromium when it is missing and we may. */
-export function installChromium() {
+/** Installs Debian's Chromium when it is missing and we may; the promise is kept once it is there. */
+export async function installChromium() {
   if (existsSync(chromium)) return;
   if (process.getuid?.() !== 0) {
     console.error('The tests need Chromium. Install it: apt-get install chromium');
     process.exit(1);
   }
   console.log('Installing Chromium…');
-  execFileSync('apt-get', ['update'], { stdio: 'inherit' });
-  run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium']);
+  const install = 'apt-get update -qq && apt-get install -qq -y --no-install-recommends chromium';
+  const [code] = await once(spawn('sh', ['-c', install], { stdio: 'inherit' }), 'exit');
+  if (code !== 0) process.exit(code ?? 1);
+}
+
+/** Installs the packages and, beside them, the browser for tests. */
+export async function installAll() {
+  const browser = installChromium();
+  installPackages();
+  await browser;
 }
 
 /** Builds the core, the server and the client. */
@@ -58,7 +67,6 @@ export function build() {
 }
 
 if (import.meta.url === pathToFileURL(process.argv[1]).href) {
-  installPackages();
-  installChromium();
+  await installAll();
   console.log('All is set up.');
 }

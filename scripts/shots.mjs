@@ -1,8 +1,7 @@
 /* Makes docs/screenshots anew from the demo data. */
 import { join } from 'node:path';
-import { build, installChromium, installPackages, root, run } from './setup.mjs';
+import { build, installAll, root, run } from './setup.mjs';
 
-installPackages();
-installChromium();
+await installAll();
 build();
 run(process.execPath, ['--import', 'tsx', join(root, 'e2e/shots/take.ts')]);

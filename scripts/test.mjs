@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { build, installChromium, installPackages, root, runTool } from './setup.mjs';
+import { build, installAll, root, runTool } from './setup.mjs';
 
 async function step(name, action) {
   const start = performance.now();
@@ -12,31 +12,20 @@ async function step(name, action) {
   console.log(`== ${name}: ${((performance.now() - start) / 1000).toFixed(1)} s`);
 }
 
-installPackages();
-installChromium();
+await installAll();
 const results = join(root, '.cache', 'test-results');
 mkdirSync(results, { recursive: true });
 const unitResults = join(results, 'unit.json');
 const journeyResults = join(results, 'journeys.json');
 
-await step('format', () =>
-  runTool('prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']),
-);
-// Linting takes longest and needs nothing of what follows: it runs beside it.
-const lint = spawn(process.execPath, [join(root, 'node_modules/eslint/bin/eslint.js'), '.'], {
-  cwd: root,
-  stdio: 'inherit',
-});
-const linted = once(lint, 'exit');
+// Form needs nothing of what follows and takes long: it is judged beside it.
+const form = spawn(process.execPath, [join(root, 'scripts', 'form.mjs')], { stdio: 'inherit' });
+const formed = once(form, 'exit');
 await step('build', build);
 await step('types', () => {
   for (const project of ['core/tsconfig.test.json', 'server/tsconfig.test.json', 'e2e'])
     runTool('typescript/bin/tsc', ['--noEmit', '-p', project]);
   runTool('vue-tsc/bin/vue-tsc.js', ['--noEmit', '-p', 'web']);
-});
-await step('lint', async () => {
-  const [code] = await linted;
-  if (code !== 0) process.exit(code ?? 1);
 });
 await step('units', () =>
   runTool('vitest/vitest.mjs', [
@@ -46,6 +35,11 @@ await step('units', () =>
     `--outputFile.json=${unitResults}`,
   ]),
 );
+// The journeys are timed, and have the machine to themselves.
+await step('form, what is left of it', async () => {
+  const [code] = await formed;
+  if (code !== 0) process.exit(code ?? 1);
+});
 await step('journeys', () =>
   runTool('@playwright/test/cli.js', ['test'], {
     cwd: join(root, 'e2e'),

@@ -82,7 +82,7 @@ describe('a trial box', () => {
       }),
       { numRuns: 150 },
     );
-  }, 30_000);
+  });
 
   it('teaches the lid’s own paper, says so, and the next lid is another one', () => {
     const request = usualRequest(sundial, 'inch');

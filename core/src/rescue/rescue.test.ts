@@ -109,7 +109,7 @@ describe('a rescue', () => {
     );
     // The search for marks has a budget: once in a while it comes out a little worse the second time.
     expect(good / all).toBeGreaterThan(0.97);
-  }, 60_000);
+  });
 
   it('fits the lid to a base that came out short, and says when a base is lost', () => {
     const request = usualRequest(sundial, 'inch');

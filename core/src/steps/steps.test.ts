@@ -124,7 +124,7 @@ describe('the steps of a box', () => {
     );
     // All of the tools were used.
     expect(Math.min(punched, turnedOver, shimmed)).toBeGreaterThan(0);
-  }, 60_000);
+  });
 
   it('are said as at the table', () => {
     const request = usualRequest(sundial, 'inch');
