@@ -62,6 +62,9 @@ export function tuckFlap(brief: Brief, id: string, wall: Length): Section {
   };
 }
 
+/** So near its hinge, counted in its row, nothing of a flap is trimmed, however short it is. */
+const besideHinge = 1e-3;
+
 /** How long dust flaps may be that lie under a lid of this depth between sides so far apart. */
 function dustLength(lid: Length, apart: Length): Length {
   return smallest(times(lid, 0.6), minus(half(apart), millimetres(1)), millimetres(28));
@@ -219,8 +222,8 @@ export function tuckedEnd(end: TuckedEnd): TubeEnd {
     },
     stacks: (part, place) => {
       const dust = (panel: number) => {
-        // Near the hinge, where nothing is trimmed.
-        const near = place.row(0) < place.row(1) ? place.row(0) + 0.01 : place.row(0) + 0.99;
+        const near =
+          place.row(0) < place.row(1) ? place.row(0) + besideHinge : place.row(0) + 1 - besideHinge;
         return [panel + 0.5, near] as const;
       };
       const cover = [hung + 0.5, place.row(0) + 0.5] as const;
@@ -300,7 +303,7 @@ export function overlappedEnd(
     },
     stacks: (part, place) => {
       const near = (panel: number) =>
-        [panel + 0.5, place.row(0) === 0 ? 0.99 : place.row(0) + 0.01] as const;
+        [panel + 0.5, place.row(0) === 0 ? 1 - besideHinge : place.row(0) + besideHinge] as const;
       return [
         lies(part, near(panels.right), near(panels.back), 'inside', 'tuck', 0),
         lies(part, near(panels.left), near(panels.back), 'inside', 'tuck', 0),

@@ -52,6 +52,8 @@ export interface CloseStep extends Common {
   readonly isLast: boolean;
   readonly role: CellRole;
   readonly count: number;
+  /** Which of several it is that are folded in one after the other, counted from one. */
+  readonly turn?: { readonly nth: number; readonly of: number };
 }
 
 /** What is done with a piece once it is cut, scored and snipped. */

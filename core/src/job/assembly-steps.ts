@@ -36,7 +36,9 @@ function groupJoints(joints: readonly Joint[]): readonly (readonly [Joint, ...Jo
   const groups = new Map<string, [Joint, ...Joint[]]>();
   for (const joint of joints) {
     const { face, on, touches, stage } = joint;
-    const key = [face.piece, face.role, on.role, touches, stage].join(' ');
+    // A seam is glued in one go, whatever else its ends are folded to later.
+    const when = face.role === 'seam' ? 'at once' : stage;
+    const key = [face.piece, face.role, on.role, touches, when].join(' ');
     const group = groups.get(key);
     if (group) group.push(joint);
     else groups.set(key, [joint]);
@@ -45,16 +47,16 @@ function groupJoints(joints: readonly Joint[]): readonly (readonly [Joint, ...Jo
 }
 
 function glueStep(plan: Plan, joints: readonly [Joint, ...Joint[]]): GlueStep {
-  const [{ face, on, touches, stage }] = joints;
+  const [{ face, on, touches }] = joints;
   const { id, name } = pieceNamed(plan, face.piece);
   return {
     kind: 'glue',
     piece: id,
     name,
     copies: copiesOf(plan, id),
-    stage,
+    stage: Math.min(...joints.map(({ stage }) => stage)),
     role: face.role,
-    count: joints.length,
+    count: face.role === 'seam' ? 1 : joints.length,
     onto: on.role,
     adhesiveOn: touches === 'drawn face' ? 'inside' : 'outside',
     narrow: nanometres(Math.min(...joints.map(({ narrow }) => narrow))),
@@ -80,7 +82,7 @@ function closeSteps(plan: Plan, joints: readonly Joint[]): readonly CloseStep[] 
     const key = [joint.face.piece, joint.face.role, joint.stage].join(' ');
     groups.set(key, [...(groups.get(key) ?? []), joint]);
   }
-  return [...groups.values()].flatMap((group): readonly CloseStep[] => {
+  const steps = [...groups.values()].flatMap((group): readonly CloseStep[] => {
     const [first] = group;
     if (!first) return [];
     const { face, stage } = first;
@@ -100,6 +102,19 @@ function closeSteps(plan: Plan, joints: readonly Joint[]): readonly CloseStep[] 
       },
     ];
   });
+  return steps.map((step) => inTurn(step, steps));
+}
+
+/** Flaps that are folded in one by one are told by their turn. */
+function inTurn(step: CloseStep, steps: readonly CloseStep[]): CloseStep {
+  const alike = steps
+    .filter(
+      ({ piece, role, count, isLast }) =>
+        piece === step.piece && role === step.role && count === 1 && isLast === step.isLast,
+    )
+    .sort((a, b) => a.stage - b.stage);
+  if (step.count !== 1 || alike.length < 2) return step;
+  return { ...step, turn: { nth: alike.indexOf(step) + 1, of: alike.length } };
 }
 
 /** Glued inside one part, as often as the part stands in the box. */

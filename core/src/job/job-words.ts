@@ -1,5 +1,4 @@
-import { formatLength, formatWithUnit, type Length } from '../length/index.ts';
-import type { CellRole } from '../piece/index.ts';
+import { formatLength, formatWithUnit, times, type Length } from '../length/index.ts';
 import {
   edgesInWords,
   countInWords,
@@ -9,13 +8,18 @@ import {
   punchInWords,
   scoreLyingInWords,
   readingInWords,
+  roleInWords,
+  severalInWords,
+  slantDetail,
   slantHeadline,
   slitHeadline,
   snipHeadline,
   stepInWords,
+  taperDepth,
   taperHeadline,
   type PunchStep,
   type ScoreStep,
+  type SnipStep,
 } from '../steps/index.ts';
 import { tapeFor, wetGlueIn, type Kit } from '../tools/index.ts';
 import { sayTrim } from './trim-words.ts';
@@ -91,6 +95,12 @@ function fromEdges(step: ScoreStep): string {
   return first && more.length === 0 ? `from the ${first.edge}` : `on ${edgesInWords(step)}`;
 }
 
+/** A score that takes two steps, since it is longer than the grooves: which of them this is. */
+function stretchInLine({ passes: [first] }: ScoreStep): string {
+  if (first?.stretch === 'the rest') return ', the rest';
+  return first?.over ? ', turned over' : '';
+}
+
 function sayScore(step: ScoreStep, kit: Kit) {
   const { unit } = step.tool === 'board' ? kit.board : kit.trimmer;
   const edge = step.passes.length === 4 && step.square ? 'any edge' : edgesInWords(step);
@@ -103,25 +113,8 @@ function sayScore(step: ScoreStep, kit: Kit) {
       `${sayWhere(step, kit)}${sayTurns(step)}.`,
       ...partsInWords(step, kit.trimmer.unit),
     ].join(' '),
-    line: `${step.name}: ${formatLength(step.reading, unit)} ${fromEdges(step)}`,
+    line: `${step.name}: ${formatLength(step.reading, unit)} ${fromEdges(step)}${stretchInLine(step)}`,
   };
-}
-
-const roles: Readonly<Record<CellRole, readonly [string, string]>> = {
-  tab: ['tab', 'tabs'],
-  seam: ['seam', 'seams'],
-  flap: ['flap', 'flaps'],
-  rim: ['rim', 'rims'],
-  gusset: ['folded corner', 'folded corners'],
-  wall: ['wall', 'walls'],
-  floor: ['floor', 'floors'],
-  lid: ['lid panel', 'lid panels'],
-  waste: ['edge', 'edges'],
-};
-
-function several(count: number, role: CellRole): string {
-  const [one, many] = roles[role];
-  return `${countInWords(count)} ${count === 1 ? one : many}`;
 }
 
 function sayFold({ name, inwards, outwards }: FoldStep) {
@@ -152,19 +145,25 @@ function meansFor(narrow: Length, { adhesives }: Kit): string {
   return adhesives.length > 1 ? `${glue.name}: the flap is too narrow for your tapes` : glue.name;
 }
 
+/** Where other flaps than tabs go, which may go to several places. */
+function ontoInLine({ role, onto, count }: GlueStep): string {
+  if (role === 'tab' || role === 'seam' || role === onto) return '';
+  return ` onto the ${roleInWords(onto, count)}`;
+}
+
 function sayGlue(step: GlueStep, kit: Kit) {
   const { name, count, role, onto, adhesiveOn, narrow, round } = step;
-  const what = several(count, role);
+  const what = severalInWords(count, role);
   const means = meansFor(narrow, kit);
   const last = round
     ? `Put it over the finished ${round.toLowerCase()} first and glue ${what} there, so that it fits.`
-    : `Adhesive on the ${adhesiveOn} face of ${count === 1 ? 'the' : countInWords(count)} ${roles[role][count === 1 ? 0 : 1]}, then press ${count === 1 ? 'it' : 'them'} onto the ${roles[onto][count === 1 ? 0 : 1]}.`;
+    : `Adhesive on the ${adhesiveOn} face of ${what}, then press ${count === 1 ? 'it' : 'them'} onto the ${roleInWords(onto, count)}${role === onto ? ' below' : ''}.`;
   return {
     figure: round ? `The last ${countInWords(count)}` : `Glue ${what}`,
     text: `${name}. ${last} ${means}.`,
     line: round
       ? `${name}: last ${countInWords(count)}, over the ${round.toLowerCase()}`
-      : `${name}: glue ${what}`,
+      : `${name}: glue ${what}${ontoInLine(step)}`,
   };
 }
 
@@ -198,8 +197,18 @@ function sayJoin({ name, how, onto }: JoinStep) {
   }
 }
 
-function sayClose({ name, count, role, isLast, hooked }: CloseStep) {
-  const what = several(count, role);
+const ordinals = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'];
+
+/** What is folded in: all of them, or the one whose turn it is. */
+function whatCloses({ count, role, turn }: CloseStep): string {
+  if (!turn) return severalInWords(count, role);
+  const which = turn.nth === turn.of ? 'last' : (ordinals[turn.nth - 1] ?? 'next');
+  return `the ${which} ${roleInWords(role, 1)}`;
+}
+
+function sayClose(step: CloseStep) {
+  const { name, count, isLast, hooked } = step;
+  const what = whatCloses(step);
   if (hooked)
     return {
       figure: 'Hook the corners',
@@ -241,16 +250,36 @@ function sayWork(step: JobStep, kit: Kit): Omit<JobWords, 'counted'> {
     case 'slit':
       return saySnip(slitHeadline(work), work.name, stepInWords(work, kit));
     case 'slant':
-      return saySnip(slantHeadline(work), work.name, stepInWords(work, kit));
+      return withDetail(
+        saySnip(slantHeadline(work), work.name, stepInWords(work, kit)),
+        slantDetail(work, kit.trimmer.unit),
+      );
     case 'taper':
-      return saySnip(taperHeadline(work), work.name, stepInWords(work, kit));
-    case 'snip': {
-      const said = saySnip(snipHeadline(work), work.name, stepInWords(work, kit));
-      // Tips of two sizes are two steps, told apart by how much is cut off.
-      if (work.shape !== 'trim' || work.size === undefined) return said;
-      return { ...said, line: `${said.line}, ${formatNearest(work.size, kit.trimmer.unit)}` };
-    }
+      return withDetail(
+        saySnip(taperHeadline(work), work.name, stepInWords(work, kit)),
+        taperDepth(work),
+      );
+    case 'snip':
+      return withDetail(
+        saySnip(snipHeadline(work), work.name, stepInWords(work, kit)),
+        snipDetail(work, kit),
+      );
   }
+}
+
+/** What tells things that are cut by hand from others of their kind: how much is cut off, or how round. */
+function snipDetail({ shape, size, punch }: SnipStep, { trimmer }: Kit): string | undefined {
+  if (size === undefined || punch !== undefined) return undefined;
+  if (shape === 'trim') return formatNearest(size, trimmer.unit);
+  return shape === 'corner' ? `${formatNearest(times(size, 2), trimmer.unit)} round` : undefined;
+}
+
+/** Steps of one kind on one piece are told apart in the list by what makes them two. */
+function withDetail<Words extends { readonly line: string }>(
+  said: Words,
+  detail: string | undefined,
+): Words {
+  return detail === undefined ? said : { ...said, line: `${said.line}, ${detail}` };
 }
 
 function sayPunch(step: PunchStep, kit: Kit) {

@@ -98,7 +98,7 @@ function detailOf(work: Work): string {
     case 'slant':
       return work.lines.map((runs) => runs.join('+')).join(',');
     case 'taper':
-      return `${work.inset}`;
+      return `${work.role} ${work.inset}`;
     case 'snip':
       return `${work.shape} ${work.use} ${work.size ?? ''}`;
     case 'glue':

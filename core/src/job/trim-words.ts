@@ -32,7 +32,9 @@ function givesInWords({ gives, copies, cutsEach, from }: TrimStep, said: string)
       : '';
   switch (gives.kind) {
     case 'piece':
-      return `${countInWords(copies)} ${piecesInWords(gives.name, copies)}, ${said} each${each}`;
+      return copies === 1
+        ? `one ${piecesInWords(gives.name, copies)} of ${said}`
+        : `${countInWords(copies)} ${piecesInWords(gives.name, copies)}, ${said} each${each}`;
     case 'strip':
       return `${many(copies, 'strip')} of ${said}${each}`;
     case 'waste':
@@ -90,6 +92,6 @@ export function sayTrim(step: TrimStep, { trimmer }: Kit): TrimWords {
       settingInWords(step, unit),
       ...cautions,
     ].join(' '),
-    line: `${step.name}: ${lineOf(step)} at ${formatWithUnit(step.setting, unit)}`,
+    line: `${step.name}: ${lineOf(step)} at ${formatWithUnit(step.setting, unit)}${step.from.what === 'rest' ? ', from the rest' : ''}`,
   };
 }

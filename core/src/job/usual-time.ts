@@ -34,7 +34,7 @@ export function usualSeconds(work: Work): number {
     case 'slit':
       return work.slits.length * takes.slit;
     case 'taper':
-      return work.tabs * takes.taper;
+      return work.places.length * takes.taper;
     case 'snip':
       return work.places.length * takes.snip;
     case 'fold':

@@ -1,4 +1,5 @@
 export {
+  cellRoleSchema,
   cutSizeOf,
   faultsOf,
   gridPositions,

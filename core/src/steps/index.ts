@@ -26,20 +26,23 @@ export {
   type TaperStep,
   type Turn,
 } from './step.ts';
+export { countInWords } from './count-in-words.ts';
+export { roleInWords, severalInWords } from './role-words.ts';
 export {
   edgesInWords,
   formatNearest,
   formatSize,
-  countInWords,
   partsInWords,
   punchHeadline,
   punchInWords,
   readingInWords,
   scoreHeadline,
   scoreLyingInWords,
+  slantDetail,
   slantHeadline,
   slitHeadline,
   snipHeadline,
   stepInWords,
+  taperDepth,
   taperHeadline,
 } from './wording.ts';

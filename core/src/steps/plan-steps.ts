@@ -1,4 +1,4 @@
-import type { Length } from '../length/index.ts';
+import { millimetres, roundToGrid } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
 import type { Kit } from '../tools/index.ts';
@@ -59,15 +59,19 @@ export function planSteps(jobs: readonly PieceJob[], kit: Kit): readonly Step[] 
   return [...cuts, ...straight, ...slanting, ...snips];
 }
 
+/** Tapers of one kind of flap that are alike are one step. */
 function taperSteps(
-  job: PieceJob,
+  { piece: { grid } }: PieceJob,
   common: Pick<TaperStep, 'piece' | 'name' | 'copies'>,
-): readonly Step[] {
-  const insets = new Set<Length>(job.piece.grid.tapers.map(({ inset }) => inset));
-  return [...insets].map((inset): Step => ({
-    kind: 'taper',
-    ...common,
-    tabs: job.piece.grid.tapers.filter((taper) => taper.inset === inset).length,
-    inset,
-  }));
+): readonly TaperStep[] {
+  const alike = new Map<string, TaperStep>();
+  grid.tapers.forEach(({ cell, inset: exact }, place) => {
+    const role = grid.roles[cell.row]?.[cell.column] ?? 'tab';
+    // No scissors tell more apart.
+    const inset = roundToGrid(exact, millimetres(0.1));
+    const key = `${role} ${inset}`;
+    const places = [...(alike.get(key)?.places ?? []), place];
+    alike.set(key, { kind: 'taper', ...common, role, places, inset });
+  });
+  return [...alike.values()];
 }

@@ -116,6 +116,10 @@ function reachOf({ from, to }: Straight): readonly [number, number] {
   return [tenths(to.x, from.x), tenths(to.y, from.y)];
 }
 
+function lengthOf({ from, to }: Straight): Length {
+  return nanometres(Math.round(Math.hypot(to.x - from.x, to.y - from.y)));
+}
+
 /** Lines in groups that are told in one go, by what a name says of each. */
 function grouped(
   lines: readonly Straight[],
@@ -156,7 +160,8 @@ export function slantSteps(
       name,
       copies,
       ...scoringOf(paper),
-      aslant: across > 0 && down > 0,
+      run: across > 0 && down > 0 ? 'aslant' : across > 0 ? 'level' : 'upright',
+      length: lengthOf(first),
       ...(isOneOfAKind && { ends: { from, to } }),
       lines: lines.map(({ places }) => [...places]),
     };

@@ -109,7 +109,11 @@ export function snipSteps(
 ): readonly SnipStep[] {
   const alike = new Map<string, number[]>();
   grid.cutouts.forEach((cutout, place) => {
-    const key = `${cutout.shape} ${cutout.use} ${sizeOf(cutout, grid) ?? ''}`;
+    const size = sizeOf(cutout, grid);
+    const punch =
+      size === undefined ? undefined : punchFor(cutout.shape, cutout.use, size, punches);
+    // What one punch does is one thing, whatever the exact sizes.
+    const key = `${cutout.shape} ${cutout.use} ${punch?.id ?? size ?? ''}`;
     alike.set(key, [...(alike.get(key) ?? []), place]);
   });
   return [...alike.values()].flatMap((places): readonly SnipStep[] => {

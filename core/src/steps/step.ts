@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { lengthSchema } from '../length/index.ts';
-import { punchBoardSchema, sideSchema } from '../piece/index.ts';
+import { cellRoleSchema, punchBoardSchema, sideSchema } from '../piece/index.ts';
 
 /** How far a piece is turned on the table before a pass, clockwise seen from above. */
 export const turnSchema = z.enum(['none', 'quarter', 'half', 'three quarters']);
@@ -89,7 +89,10 @@ export type SlitStep = z.infer<typeof slitStepSchema>;
 export const taperStepSchema = z.object({
   kind: z.literal('taper'),
   ...common,
-  tabs: z.int().positive(),
+  /** What is tapered. */
+  role: cellRoleSchema,
+  /** Their places among the tapers of the piece. */
+  places: z.array(z.int().nonnegative()).min(1),
   inset: lengthSchema,
 });
 export type TaperStep = z.infer<typeof taperStepSchema>;
@@ -104,8 +107,10 @@ export const slantStepSchema = z.object({
   ...common,
   face: faceSchema,
   lightly,
-  /** Whether the lines run aslant, or straight to an edge. */
-  aslant: z.boolean(),
+  /** How the lines run on the piece as it is drawn. */
+  run: z.enum(['aslant', 'level', 'upright']),
+  /** How long each of them is. */
+  length: lengthSchema,
   /** Where each begins and ends, where they are alike; else they are told by where they lie. */
   ends: z.object({ from: slantEndSchema, to: slantEndSchema }).optional(),
   /** Each line by the places of its runs among the diagonals of the piece. */

@@ -9,6 +9,7 @@ import {
   minus,
   plus,
   roundToGrid,
+  smallest,
   times,
   zero,
   type Length,
@@ -16,6 +17,8 @@ import {
 } from '../length/index.ts';
 import type { Kit } from '../tools/index.ts';
 import type { Side } from '../piece/index.ts';
+import { countInWords } from './count-in-words.ts';
+import { roleInWords } from './role-words.ts';
 import type {
   CutStep,
   FaceUp,
@@ -28,27 +31,6 @@ import type {
   Step,
   TaperStep,
 } from './step.ts';
-
-const numbers = [
-  'no',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-];
-
-/** A number as it is said: `six`; a figure above twelve. */
-export function countInWords(amount: number): string {
-  return numbers[amount] ?? `${amount}`;
-}
 
 function isLongEdge(edge: Side, step: ScoreStep): boolean {
   const upright = edge === 'left' || edge === 'right';
@@ -134,12 +116,15 @@ export function readingInWords(step: ScoreStep, kit: Kit): string {
   }
   const { nearest, beyond } = step.offGroove;
   const where = beyond > 0 ? 'past' : 'short of';
-  const off = formatWithUnit(absolute(beyond), kit.trimmer.unit);
+  const off = formatWithUnit(absolute(beyond), unit);
   const verb = step.make === 'score' ? 'Score' : 'Mark';
   const means = step.tool === 'tip' ? 'the trimmer’s scoring tip' : 'a ruler';
+  // Where the score is measured on another ruler than the board's, its figure needs its unit.
+  const nearestFigure =
+    unit === kit.trimmer.unit ? formatLength(nearest, unit) : formatWithUnit(nearest, unit);
   return beyond === 0
     ? `Beyond the board’s reach. ${verb} with ${means}`
-    : `Not on a groove: ${off} ${where} ${formatLength(nearest, unit)}. ${verb} with ${means}`;
+    : `Not on a groove: ${off} ${where} ${nearestFigure}. ${verb} with ${means}`;
 }
 
 /** The full instruction of a score step. */
@@ -212,18 +197,40 @@ function slitInWords(step: SlitStep): string {
   return `${step.name}: ${slitHeadline(step).toLowerCase()}${which}, along the score${within}.`;
 }
 
-/** The short line of the tapers: `taper the tabs`. */
-export function taperHeadline(step: TaperStep): string {
-  return step.tabs === 1 ? 'taper the tab' : `taper the ${countInWords(step.tabs)} tabs`;
+/** The short line of the tapers: `taper the seam`, `taper the four tabs`. */
+export function taperHeadline({ role, places }: Pick<TaperStep, 'role' | 'places'>): string {
+  const count = places.length;
+  return `taper the ${count === 1 ? '' : `${countInWords(count)} `}${roleInWords(role, count)}`;
+}
+
+/** How far a corner is drawn in, as near as scissors cut: `1.6 mm`. */
+export function taperDepth({ inset }: Pick<TaperStep, 'inset'>): string {
+  return formatWithUnit(roundToGrid(inset, millimetres(0.1)), 'mm');
 }
 
 function taperInWords(step: TaperStep): string {
-  return `${step.name}: ${taperHeadline(step)}, drawing in each free corner by ${formatWithUnit(step.inset, 'mm')}.`;
+  return `${step.name}: ${taperHeadline(step)}, drawing in each free corner by ${taperDepth(step)}.`;
 }
 
+const runWords: Readonly<Record<SlantStep['run'], string>> = {
+  aslant: 'slanting ',
+  level: 'level ',
+  upright: 'upright ',
+};
+
 /** The short line of scores along a ruler. */
-export function slantHeadline({ lines, aslant }: SlantStep): string {
-  return `score ${countInWords(lines.length)} ${aslant ? 'slanting ' : ''}${lines.length === 1 ? 'line' : 'lines'} along a ruler`;
+export function slantHeadline({ lines, run }: SlantStep): string {
+  return `score ${countInWords(lines.length)} ${runWords[run]}${lines.length === 1 ? 'line' : 'lines'} along a ruler`;
+}
+
+/** What tells scores along a ruler from others of their piece: where they begin, or how long they are. */
+export function slantDetail({ ends, length }: SlantStep, unit: Unit): string {
+  if (!ends) return `${formatNearest(length, unit)} long`;
+  if (isCorner(ends.from)) return 'from the corner';
+  const { across, down } = ends.from;
+  return isOnEdge(ends.from)
+    ? `${formatNearest(largest(across, down), unit)} from the corner`
+    : `${formatNearest(smallest(across, down), unit)} from the edge`;
 }
 
 function isOnEdge({ across, down }: SlantEnd): boolean {
@@ -240,7 +247,7 @@ function endInWords({ across, down }: SlantEnd, unit: Unit): string {
   if (across === 0 || down === 0)
     return `the edge, ${formatNearest(largest(across, down), unit)} from the corner`;
   return across === down
-    ? `the point ${formatNearest(across, unit)} in from both edges`
+    ? `the point that is ${formatNearest(across, unit)} from both edges`
     : `the point ${formatNearest(across, unit)} from the side and ${formatNearest(down, unit)} from the top or the bottom`;
 }
 
@@ -251,12 +258,13 @@ export function formatNearest(length: Length, unit: Unit): string {
 }
 
 function slantInWords(step: SlantStep, unit: Unit): string {
-  const { name, lines, ends } = step;
+  const { name, lines, ends, length } = step;
   const each = lines.length === 1 ? '' : ', each';
   const headline = `${name}: ${slantHeadline(step)}`;
-  if (!ends) return `${headline}, from crossing to crossing of the marks, where they are lit.`;
+  if (!ends)
+    return `${headline}${each} ${formatNearest(length, unit)} long, from crossing to crossing of the marks, where they are lit.`;
   if (isOnEdge(ends.from) && isOnEdge(ends.to) && !isCorner(ends.from))
-    return `${headline}${each} from mark to mark.`;
+    return `${headline}${each} from mark to mark, ${slantDetail(step, unit)}.`;
   const from = endInWords(ends.from, unit);
   return `${headline}${each} from ${from}${from.includes(',') ? ',' : ''} to ${endInWords(ends.to, unit)}.`;
 }

@@ -301,13 +301,21 @@ function slitFaults(steps: readonly Step[], { grid }: Piece): readonly string[] 
 
 /** Tabs that are left as they are, and places that are not punched or trimmed exactly once. */
 function snipFaults(steps: readonly Step[], { grid }: Piece): readonly string[] {
-  const tapered = steps.reduce((sum, step) => sum + (step.kind === 'taper' ? step.tabs : 0), 0);
+  const tapered = steps.flatMap((step) =>
+    step.kind === 'taper'
+      ? step.places.filter(
+          (place) => Math.abs((grid.tapers[place]?.inset ?? 0) - step.inset) <= 50_000,
+        )
+      : [],
+  );
   const snipped = steps.flatMap((step) => (step.kind === 'snip' ? step.places : []));
   const isEach = grid.cutouts.every(
     (_, place) => snipped.filter((at) => at === place).length === 1,
   );
   return [
-    ...(tapered === grid.tapers.length ? [] : ['not every tab is tapered']),
+    ...(tapered.length === grid.tapers.length && new Set(tapered).size === tapered.length
+      ? []
+      : ['not every tab is tapered']),
     ...(isEach && snipped.length === grid.cutouts.length
       ? []
       : ['not everything is punched or trimmed']),

@@ -36,14 +36,32 @@ const roundInches: readonly (readonly [string, Length])[] = [
 
 /** Usual punches. */
 export const genericPunches: readonly Punch[] = [
-  { id: 'hole-1-8', name: '1/8 in hole', unit: 'inch', shape: 'hole', size: inchFraction(1, 8) },
-  { id: 'hole-3-16', name: '3/16 in hole', unit: 'inch', shape: 'hole', size: inchFraction(3, 16) },
-  { id: 'hole-1-4', name: '1/4 in hole', unit: 'inch', shape: 'hole', size: inchFraction(1, 4) },
-  { id: 'hole-4mm', name: '4 mm hole', unit: 'mm', shape: 'hole', size: millimetres(4) },
-  { id: 'hole-6mm', name: '6 mm hole', unit: 'mm', shape: 'hole', size: millimetres(6) },
+  {
+    id: 'hole-1-8',
+    name: '1/8 in hole punch',
+    unit: 'inch',
+    shape: 'hole',
+    size: inchFraction(1, 8),
+  },
+  {
+    id: 'hole-3-16',
+    name: '3/16 in hole punch',
+    unit: 'inch',
+    shape: 'hole',
+    size: inchFraction(3, 16),
+  },
+  {
+    id: 'hole-1-4',
+    name: '1/4 in hole punch',
+    unit: 'inch',
+    shape: 'hole',
+    size: inchFraction(1, 4),
+  },
+  { id: 'hole-4mm', name: '4 mm hole punch', unit: 'mm', shape: 'hole', size: millimetres(4) },
+  { id: 'hole-6mm', name: '6 mm hole punch', unit: 'mm', shape: 'hole', size: millimetres(6) },
   ...roundInches.map(([said, size]): Punch => ({
     id: `round-${said.replaceAll(/[ /]/g, '-')}`,
-    name: `${said} in round`,
+    name: `${said} in round punch`,
     unit: 'inch',
     shape: 'hole',
     size,

@@ -99,8 +99,8 @@ function part({ from, to }: Run, side: string, begins: number, length: number): 
 const spots = computed(() => {
   const { work, piece } = props;
   if (work.kind === 'taper')
-    return piece.grid.tapers
-      .filter(({ inset }) => inset === work.inset)
+    return work.places
+      .flatMap((at) => piece.grid.tapers[at] ?? [])
       .map(({ cell }) => ({ ...place({ column: cell.column + 0.5, row: cell.row + 0.5 }), r: 0 }));
   if (work.kind !== 'snip') return [];
   return work.places
