@@ -56,7 +56,7 @@ function glueStep(plan: Plan, joints: readonly [Joint, ...Joint[]]): GlueStep {
     copies: copiesOf(plan, id),
     stage: Math.min(...joints.map(({ stage }) => stage)),
     role: face.role,
-    count: face.role === 'seam' ? 1 : joints.length,
+    count: joints.length,
     onto: on.role,
     adhesiveOn: touches === 'drawn face' ? 'inside' : 'outside',
     narrow: nanometres(Math.min(...joints.map(({ narrow }) => narrow))),

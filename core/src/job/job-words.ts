@@ -152,7 +152,9 @@ function ontoInLine({ role, onto, count }: GlueStep): string {
 }
 
 function sayGlue(step: GlueStep, kit: Kit) {
-  const { name, count, role, onto, adhesiveOn, narrow, round } = step;
+  const { name, role, onto, adhesiveOn, narrow, round } = step;
+  // A seam is one strip, over however many panels it runs.
+  const count = role === 'seam' ? 1 : step.count;
   const what = severalInWords(count, role);
   const means = meansFor(narrow, kit);
   const last = round
@@ -257,7 +259,7 @@ function sayWork(step: JobStep, kit: Kit): Omit<JobWords, 'counted'> {
     case 'taper':
       return withDetail(
         saySnip(taperHeadline(work), work.name, stepInWords(work, kit)),
-        taperDepth(work),
+        taperDepth(work, kit.trimmer.unit),
       );
     case 'snip':
       return withDetail(

@@ -27,10 +27,10 @@ export {
   type Turn,
 } from './step.ts';
 export { countInWords } from './count-in-words.ts';
+export { formatNearest } from './nearest.ts';
 export { roleInWords, severalInWords } from './role-words.ts';
 export {
   edgesInWords,
-  formatNearest,
   formatSize,
   partsInWords,
   punchHeadline,

@@ -1,7 +1,8 @@
-import { millimetres, roundToGrid } from '../length/index.ts';
+import { largest, millimetres } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
 import type { Kit } from '../tools/index.ts';
+import { nearestMark } from './nearest.ts';
 import { punchSteps } from './punch-steps.ts';
 import { scoreSteps, type PieceMarks } from './score-steps.ts';
 import { slantSteps } from './slant-steps.ts';
@@ -52,7 +53,11 @@ export function planSteps(jobs: readonly PieceJob[], kit: Kit): readonly Step[] 
     const slits = grid.lines.flatMap((line) => slitsOf(grid, line));
     const slitStep: readonly Step[] =
       slits.length > 0 ? [{ kind: 'slit', ...common(job), slits }] : [];
-    return [...slitStep, ...taperSteps(job, common(job)), ...snipSteps(job.piece, kit.punches)];
+    return [
+      ...slitStep,
+      ...taperSteps(job, kit, common(job)),
+      ...snipSteps(job.piece, kit.punches),
+    ];
   });
   const straight = lines.flatMap((steps) => steps.filter(({ kind }) => kind !== 'slant'));
   const slanting = lines.flatMap((steps) => steps.filter(({ kind }) => kind === 'slant'));
@@ -62,13 +67,14 @@ export function planSteps(jobs: readonly PieceJob[], kit: Kit): readonly Step[] 
 /** Tapers of one kind of flap that are alike are one step. */
 function taperSteps(
   { piece: { grid } }: PieceJob,
+  { trimmer: { unit } }: Kit,
   common: Pick<TaperStep, 'piece' | 'name' | 'copies'>,
 ): readonly TaperStep[] {
   const alike = new Map<string, TaperStep>();
   grid.tapers.forEach(({ cell, inset: exact }, place) => {
     const role = grid.roles[cell.row]?.[cell.column] ?? 'tab';
-    // No scissors tell more apart.
-    const inset = roundToGrid(exact, millimetres(0.1));
+    // Scissors are led by eye: no finer than a ruler is read, and never by nothing.
+    const inset = largest(nearestMark(exact, unit), nearestMark(millimetres(0.5), unit));
     const key = `${role} ${inset}`;
     const places = [...(alike.get(key)?.places ?? []), place];
     alike.set(key, { kind: 'taper', ...common, role, places, inset });

@@ -136,9 +136,9 @@ describe('the steps of a box', () => {
       'Base: Inside face up, any edge against the fence. Score all four sides, turning each time, at 5/8. 5/8 is the fifth small mark.',
       'Lid: Inside face up, any edge against the fence. Score all four sides, turning each time, at 1/2. 1/2 is the fourth small mark.',
       'Base: slit four corners to the fold from the top and the bottom edge, along the score.',
-      'Base: taper the four tabs, drawing in each free corner by 1.5 mm.',
+      'Base: taper the four tabs, drawing in each free corner by 1/16 in.',
       'Lid: slit four corners to the fold from the top and the bottom edge, along the score.',
-      'Lid: taper the four tabs, drawing in each free corner by 1.5 mm.',
+      'Lid: taper the four tabs, drawing in each free corner by 1/16 in.',
     ]);
   });
 

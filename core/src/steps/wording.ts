@@ -2,13 +2,10 @@ import {
   absolute,
   formatLength,
   formatWithUnit,
-  inchFraction,
   largest,
   markInWords,
-  millimetres,
   minus,
   plus,
-  roundToGrid,
   smallest,
   times,
   zero,
@@ -18,6 +15,7 @@ import {
 import type { Kit } from '../tools/index.ts';
 import type { Side } from '../piece/index.ts';
 import { countInWords } from './count-in-words.ts';
+import { formatNearest } from './nearest.ts';
 import { roleInWords } from './role-words.ts';
 import type {
   CutStep,
@@ -203,13 +201,13 @@ export function taperHeadline({ role, places }: Pick<TaperStep, 'role' | 'places
   return `taper the ${count === 1 ? '' : `${countInWords(count)} `}${roleInWords(role, count)}`;
 }
 
-/** How far a corner is drawn in, as near as scissors cut: `1.6 mm`. */
-export function taperDepth({ inset }: Pick<TaperStep, 'inset'>): string {
-  return formatWithUnit(roundToGrid(inset, millimetres(0.1)), 'mm');
+/** How far a corner is drawn in, on the maker's own ruler. */
+export function taperDepth({ inset }: Pick<TaperStep, 'inset'>, unit: Unit): string {
+  return formatNearest(inset, unit);
 }
 
-function taperInWords(step: TaperStep): string {
-  return `${step.name}: ${taperHeadline(step)}, drawing in each free corner by ${taperDepth(step)}.`;
+function taperInWords(step: TaperStep, unit: Unit): string {
+  return `${step.name}: ${taperHeadline(step)}, drawing in each free corner by ${taperDepth(step, unit)}.`;
 }
 
 const runWords: Readonly<Record<SlantStep['run'], string>> = {
@@ -249,12 +247,6 @@ function endInWords({ across, down }: SlantEnd, unit: Unit): string {
   return across === down
     ? `the point that is ${formatNearest(across, unit)} from both edges`
     : `the point ${formatNearest(across, unit)} from the side and ${formatNearest(down, unit)} from the top or the bottom`;
-}
-
-/** A place that no mark sets: as near as a ruler is read. */
-export function formatNearest(length: Length, unit: Unit): string {
-  const step = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
-  return formatWithUnit(roundToGrid(length, step), unit);
 }
 
 function slantInWords(step: SlantStep, unit: Unit): string {
@@ -355,7 +347,7 @@ export function stepInWords(step: Step, kit: Kit): string {
     case 'slit':
       return slitInWords(step);
     case 'taper':
-      return taperInWords(step);
+      return taperInWords(step, kit.trimmer.unit);
     case 'slant':
       return slantInWords(step, kit.trimmer.unit);
     case 'punch':

@@ -304,7 +304,7 @@ function snipFaults(steps: readonly Step[], { grid }: Piece): readonly string[] 
   const tapered = steps.flatMap((step) =>
     step.kind === 'taper'
       ? step.places.filter(
-          (place) => Math.abs((grid.tapers[place]?.inset ?? 0) - step.inset) <= 50_000,
+          (place) => Math.abs((grid.tapers[place]?.inset ?? 0) - step.inset) <= 800_000,
         )
       : [],
   );

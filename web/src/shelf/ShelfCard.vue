@@ -78,7 +78,11 @@ const actions = computed(() => {
           <span v-for="piece in plan.pieces" :key="piece.id">
             {{ piece.name }}
             <MeasureText :length="cutSizeOf(piece.grid).width" :unit="box.kit.trimmer.unit" /> ×
-            <MeasureText :length="cutSizeOf(piece.grid).height" :unit="box.kit.trimmer.unit" />
+            <MeasureText
+              :length="cutSizeOf(piece.grid).height"
+              :unit="box.kit.trimmer.unit"
+              :with-unit="box.kit.trimmer.unit !== box.unit"
+            />
           </span>
         </span>
       </span>
