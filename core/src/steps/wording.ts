@@ -195,10 +195,16 @@ function slitInWords(step: SlitStep): string {
   return `${step.name}: ${slitHeadline(step).toLowerCase()}${which}, along the score${within}.`;
 }
 
-/** The short line of the tapers: `taper the seam`, `taper the four tabs`. */
-export function taperHeadline({ role, places }: Pick<TaperStep, 'role' | 'places'>): string {
-  const count = places.length;
-  return `taper the ${count === 1 ? '' : `${countInWords(count)} `}${roleInWords(role, count)}`;
+type Tapered = Pick<TaperStep, 'role' | 'places'>;
+
+/** The short line of the tapers: `taper the seam`, `taper the four tabs and the seam`. */
+export function taperHeadline(...steps: readonly [Tapered, ...Tapered[]]): string {
+  const what = steps.map(({ role, places: { length } }) =>
+    length === 1
+      ? `the ${roleInWords(role, 1)}`
+      : `the ${countInWords(length)} ${roleInWords(role, length)}`,
+  );
+  return `taper ${what.join(', ').replace(/, ([^,]+)$/, ' and $1')}`;
 }
 
 /** How far a corner is drawn in, on the maker's own ruler. */

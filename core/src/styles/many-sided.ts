@@ -119,7 +119,7 @@ function answer(brief: Brief): StyleAnswer {
   const cupSections = otherSections(brief, 'cup', side, wall, card);
   const cup: ManySided = {
     id: 'cup',
-    name: 'Panel strip',
+    name: 'Ring',
     paper: 0,
     sides,
     side: side.id,
@@ -150,7 +150,7 @@ function answer(brief: Brief): StyleAnswer {
   const lidSections = otherSections(brief, 'lid', lidSide, lidWall, lidCard);
   const lidShape: ManySided = {
     id: 'lid',
-    name: 'Lid panel strip',
+    name: 'Lid ring',
     paper: 1,
     sides,
     side: lidSide.id,

@@ -2,11 +2,7 @@ import {
   allStyles,
   cutSizeOf,
   formatLength,
-  kitOf,
-  genericBoards,
-  genericTrimmers,
   millimetres,
-  planBox,
   styleChoiceSchema,
   usualRequest,
   type Plan,
@@ -19,36 +15,11 @@ import { createPinia } from 'pinia';
 import PrimeVue from 'primevue/config';
 import { describe, expect, it } from 'vitest';
 import { defineComponent, type PropType } from 'vue';
+import { anyBox } from '../testing/any-box.ts';
 import CutCard from './CutCard.vue';
 import StyleControl from './StyleControl.vue';
 
-const side = fc.integer({ min: 10, max: 90 }).map(millimetres);
-const gift = fc.record({
-  shape: fc.constant('block' as const),
-  across: side,
-  deep: side,
-  high: fc.integer({ min: 5, max: 50 }).map(millimetres),
-});
-const kit = fc.record({
-  trimmer: fc.constantFrom(...genericTrimmers),
-  board: fc.constantFrom(...genericBoards),
-});
-
 const anyOption: PropType<StyleOption> = Object;
-
-/** Any kind of box that comes out, planned. */
-const planned = fc
-  .tuple(gift, kit, fc.constantFrom(...allStyles), fc.constantFrom('inch' as const, 'mm' as const))
-  .map(([of, tools, style, unit]) => {
-    const request: PlanRequest = {
-      ...usualRequest(of, unit),
-      kit: kitOf(tools),
-      style: style.usual,
-    };
-    const result = planBox(request);
-    return result.ok ? { request, plan: result.plan } : undefined;
-  })
-  .filter((box) => box !== undefined);
 
 function card(plan: Plan, request: PlanRequest) {
   return mount(CutCard, {
@@ -65,7 +36,7 @@ function shown(text: string): string {
 describe('the cut card', () => {
   it('tells each piece’s size, its number, and every mark of the piece in hand, and no other', async () => {
     await fc.assert(
-      fc.asyncProperty(planned, async ({ plan, request }) => {
+      fc.asyncProperty(anyBox, async ({ plan, request }) => {
         const wrapper = card(plan, request);
         const { unit } = request.kit.trimmer;
         for (const piece of plan.pieces) {
@@ -79,16 +50,18 @@ describe('the cut card', () => {
           );
           const name = article().find('h2 button');
           if (name.exists()) await name.trigger('click');
-          const own = plan.steps.flatMap((step) =>
-            step.kind === 'score' && step.piece === piece.id ? [step] : [],
-          );
-          const ruler = request.kit.board.unit;
+          const { board, diagonalBoard, cornerBoard } = request.kit;
+          const punched = { diagonal: diagonalBoard, corner: cornerBoard };
+          const own = plan.steps.flatMap((step): readonly string[] => {
+            if (step.piece !== piece.id) return [];
+            if (step.kind === 'score') return [formatLength(step.reading, board.unit)];
+            if (step.kind !== 'punch' || step.setting.kind !== 'mark') return [];
+            return [formatLength(step.setting.at, punched[step.board]?.unit ?? board.unit)];
+          });
           const marks = article()
             .findAll('.strip .mark')
             .map((mark) => shown(mark.text()));
-          expect([...marks].sort()).toEqual(
-            own.map(({ reading }) => shown(formatLength(reading, ruler))).sort(),
-          );
+          expect([...marks].sort()).toEqual(own.map(shown).sort());
         }
         wrapper.unmount();
       }),

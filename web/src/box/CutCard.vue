@@ -116,14 +116,14 @@ function snipsOf(piece: Piece): readonly SnipStep[] {
 
 /** Slits and tapers as one short line. */
 function snips(piece: Piece): string {
-  const steps = props.plan.steps.filter(({ kind }) => kind !== 'snip');
-  const words = [...steps, ...snipsOf(piece)].flatMap((step) => {
-    if (step.piece !== piece.id) return [];
-    if (step.kind === 'slit') return [slitHeadline(step)];
-    if (step.kind === 'slant') return [slantHeadline(step)];
-    if (step.kind === 'snip') return [snipHeadline(step)];
-    return step.kind === 'taper' ? [taperHeadline(step)] : [];
-  });
+  const own = props.plan.steps.filter((step) => step.piece === piece.id);
+  const [taper, ...tapers] = own.flatMap((step) => (step.kind === 'taper' ? [step] : []));
+  const words = [
+    ...own.flatMap((step) => (step.kind === 'slant' ? [slantHeadline(step)] : [])),
+    ...own.flatMap((step) => (step.kind === 'slit' ? [slitHeadline(step)] : [])),
+    ...(taper ? [taperHeadline(taper, ...tapers)] : []),
+    ...snipsOf(piece).map(snipHeadline),
+  ];
   const line = words.join(', ').toLowerCase();
   return line === '' ? '' : `${line.charAt(0).toUpperCase()}${line.slice(1)}.`;
 }
@@ -344,6 +344,10 @@ button {
 
 .brief .paper {
   display: none;
+}
+
+.brief button {
+  text-align: left;
 }
 
 .brief button::after {

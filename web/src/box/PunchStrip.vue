@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import {
   cutSizeOf,
+  inchFraction,
+  millimetres,
   punchHeadline,
   type Kit,
   type Piece,
@@ -35,11 +37,13 @@ const marks = computed(() =>
     setting.kind === 'mark' ? [{ reading: setting.at, isLit: isLit.value }] : [],
   ),
 );
-/** The board's own ruler; a corner board's marks are shown on the trimmer's. */
+/** The board's own ruler; a corner board has marks and no steps, and is drawn with usual ones. */
 const ruler = computed(() => {
-  const { diagonalBoard, trimmer } = props.kit;
-  const board = props.piece.punchBoard === 'diagonal' && diagonalBoard ? diagonalBoard : trimmer;
-  return { pitch: board.step, unit: board.unit };
+  const { diagonalBoard, cornerBoard, trimmer } = props.kit;
+  if (props.piece.punchBoard === 'diagonal' && diagonalBoard)
+    return { pitch: diagonalBoard.step, unit: diagonalBoard.unit };
+  const { unit } = cornerBoard ?? trimmer;
+  return { pitch: unit === 'inch' ? inchFraction(1, 16) : millimetres(1), unit };
 });
 /** The name of a corner's mark, and what follows on the other sides of a diamond. */
 const words = computed(() =>
