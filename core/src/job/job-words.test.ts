@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  cutUnit,
   formatLength,
   planBox,
   planJob,
   sayJobStep,
+  scoreUnit,
   type Job,
   type JobStep,
   type Kit,
@@ -43,10 +45,9 @@ function jobsOf(check: (job: Job, kit: Kit) => void): void {
 }
 
 /** The length that a step is about, as its own tool shows it. */
-function figureOf({ work }: JobStep, { board, trimmer }: Kit): string {
-  if (work.kind === 'trim') return formatLength(work.setting, trimmer.unit);
-  if (work.kind !== 'score') return '';
-  return formatLength(work.reading, work.tool === 'board' ? board.unit : trimmer.unit);
+function figureOf({ work }: JobStep, kit: Kit): string {
+  if (work.kind === 'trim') return formatLength(work.setting, cutUnit(kit));
+  return work.kind === 'score' ? formatLength(work.reading, scoreUnit(work, kit)) : '';
 }
 
 describe('the steps of any job, on any tools', () => {

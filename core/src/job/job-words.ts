@@ -7,6 +7,7 @@ import {
   punchHeadline,
   punchInWords,
   scoreLyingInWords,
+  scoreUnit,
   readingInWords,
   roleInWords,
   severalInWords,
@@ -21,7 +22,7 @@ import {
   type ScoreStep,
   type SnipStep,
 } from '../steps/index.ts';
-import { tapeFor, wetGlueIn, type Kit } from '../tools/index.ts';
+import { cutUnit, tapeFor, wetGlueIn, type Kit } from '../tools/index.ts';
 import { sayTrim } from './trim-words.ts';
 import { plural } from './plural.ts';
 import type { CloseStep, FoldStep, GlueStep, JoinStep } from './assembly-step.ts';
@@ -80,7 +81,7 @@ function sayTurns({ passes }: ScoreStep): string {
 
 /** Where to score: the figure with its place on the grooves, or how to make it off them. */
 function sayWhere(step: ScoreStep, kit: Kit): string {
-  const { unit } = step.tool === 'board' ? kit.board : kit.trimmer;
+  const unit = scoreUnit(step, kit);
   const reading = formatWithUnit(step.reading, unit);
   const verb = step.make === 'score' ? 'Score' : 'Mark both edges, without scoring,';
   const words = readingInWords(step, kit);
@@ -102,7 +103,7 @@ function stretchInLine({ passes: [first] }: ScoreStep): string {
 }
 
 function sayScore(step: ScoreStep, kit: Kit) {
-  const { unit } = step.tool === 'board' ? kit.board : kit.trimmer;
+  const unit = scoreUnit(step, kit);
   const edge = step.passes.length === 4 && step.square ? 'any edge' : edgesInWords(step);
   return {
     figure: formatWithUnit(step.reading, unit),
@@ -111,7 +112,7 @@ function sayScore(step: ScoreStep, kit: Kit) {
         ? `${step.name}. ${scoreLyingInWords(step)}, ${edge} against the ${kit.board.fence} fence.`
         : `${step.name}. ${scoreLyingInWords(step)}, measured from ${edge}.`,
       `${sayWhere(step, kit)}${sayTurns(step)}.`,
-      ...partsInWords(step, kit.trimmer.unit),
+      ...partsInWords(step, cutUnit(kit)),
     ].join(' '),
     line: `${step.name}: ${formatLength(step.reading, unit)} ${fromEdges(step)}${stretchInLine(step)}`,
   };
@@ -254,12 +255,12 @@ function sayWork(step: JobStep, kit: Kit): Omit<JobWords, 'counted'> {
     case 'slant':
       return withDetail(
         saySnip(slantHeadline(work), work.name, stepInWords(work, kit)),
-        slantDetail(work, kit.trimmer.unit),
+        slantDetail(work, cutUnit(kit)),
       );
     case 'taper':
       return withDetail(
         saySnip(taperHeadline(work), work.name, stepInWords(work, kit)),
-        taperDepth(work, kit.trimmer.unit),
+        taperDepth(work, cutUnit(kit)),
       );
     case 'snip':
       return withDetail(
@@ -270,10 +271,10 @@ function sayWork(step: JobStep, kit: Kit): Omit<JobWords, 'counted'> {
 }
 
 /** What tells things that are cut by hand from others of their kind: how much is cut off, or how round. */
-function snipDetail({ shape, size, punch }: SnipStep, { trimmer }: Kit): string | undefined {
+function snipDetail({ shape, size, punch }: SnipStep, kit: Kit): string | undefined {
   if (size === undefined || punch !== undefined) return undefined;
-  if (shape === 'trim') return formatNearest(size, trimmer.unit);
-  return shape === 'corner' ? `${formatNearest(times(size, 2), trimmer.unit)} round` : undefined;
+  if (shape === 'trim') return formatNearest(size, cutUnit(kit));
+  return shape === 'corner' ? `${formatNearest(times(size, 2), cutUnit(kit))} round` : undefined;
 }
 
 /** Steps of one kind on one piece are told apart in the list by what makes them two. */
@@ -290,7 +291,7 @@ function sayPunch(step: PunchStep, kit: Kit) {
   const headline = punchHeadline(step);
   const figure =
     setting.kind === 'mark'
-      ? `${setting.name === undefined ? '' : `${setting.name}, `}${formatWithUnit(setting.at, unit ?? kit.trimmer.unit)}`
+      ? `${setting.name === undefined ? '' : `${setting.name}, `}${formatWithUnit(setting.at, unit ?? cutUnit(kit))}`
       : headline;
   return {
     ...saySnip(headline, name, punchInWords(step, kit)),

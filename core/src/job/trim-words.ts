@@ -1,7 +1,7 @@
 import { formatWithUnit, type Unit } from '../length/index.ts';
 import type { CutCaution, TrimStep } from '../sheets/index.ts';
 import { countInWords, formatSize } from '../steps/index.ts';
-import type { Kit } from '../tools/index.ts';
+import { cutUnit, type Kit } from '../tools/index.ts';
 import { plural } from './plural.ts';
 
 /** A cut in words, without what is counted. */
@@ -81,8 +81,8 @@ function lineOf({ gives, copies }: TrimStep): string {
 }
 
 /** A cut as it is said at the table. */
-export function sayTrim(step: TrimStep, { trimmer }: Kit): TrimWords {
-  const { unit } = trimmer;
+export function sayTrim(step: TrimStep, kit: Kit): TrimWords {
+  const unit = cutUnit(kit);
   const takes = formatWithUnit(step.takes, unit);
   const cautions = step.cautions.map((each) => cautionWords[each]);
   return {

@@ -4,6 +4,7 @@ import { formatWithUnit, type Length } from '../length/index.ts';
 import { commonSheets, paperFor, type Sheet } from '../paper/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
 import { formatSize } from '../steps/index.ts';
+import { cutUnit } from '../tools/index.ts';
 import { largestOn } from './mark-tools.ts';
 import { cutSizeIn, problemOf } from './put-to-solver.ts';
 
@@ -49,7 +50,7 @@ export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly
     const out = larger
       ? `It fits on ${larger.name}. Choose a larger sheet, less room or a smaller gift.`
       : `No common sheet is large enough. Less room or a smaller gift would do.`;
-    const needs = formatSize(width, height, request.kit.trimmer.unit);
+    const needs = formatSize(width, height, cutUnit(request.kit));
     const has = formatSize(sheet.width, sheet.height, request.unit);
     const slot = Math.min(piece.paper, request.papers.length - 1);
     return [

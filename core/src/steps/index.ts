@@ -38,6 +38,7 @@ export {
   readingInWords,
   scoreHeadline,
   scoreLyingInWords,
+  scoreUnit,
   slantDetail,
   slantHeadline,
   slitHeadline,

@@ -1,7 +1,7 @@
 import { largest, millimetres } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
-import type { Kit } from '../tools/index.ts';
+import { cutUnit, type Kit } from '../tools/index.ts';
 import { nearestMark } from './nearest.ts';
 import { punchSteps } from './punch-steps.ts';
 import { scoreSteps, type PieceMarks } from './score-steps.ts';
@@ -67,9 +67,10 @@ export function planSteps(jobs: readonly PieceJob[], kit: Kit): readonly Step[] 
 /** Tapers of one kind of flap that are alike are one step. */
 function taperSteps(
   { piece: { grid } }: PieceJob,
-  { trimmer: { unit } }: Kit,
+  kit: Kit,
   common: Pick<TaperStep, 'piece' | 'name' | 'copies'>,
 ): readonly TaperStep[] {
+  const unit = cutUnit(kit);
   const alike = new Map<string, TaperStep>();
   grid.tapers.forEach(({ cell, inset: exact }, place) => {
     const role = grid.roles[cell.row]?.[cell.column] ?? 'tab';

@@ -7,7 +7,7 @@ const roles: Readonly<Record<CellRole, readonly [string, string]>> = {
   seam: ['seam', 'seams'],
   flap: ['flap', 'flaps'],
   rim: ['rim', 'rims'],
-  gusset: ['folded corner', 'folded corners'],
+  gusset: ['corner', 'corners'],
   wall: ['wall', 'walls'],
   floor: ['floor', 'floors'],
   lid: ['lid panel', 'lid panels'],

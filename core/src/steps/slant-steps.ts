@@ -116,6 +116,14 @@ function reachOf({ from, to }: Straight): readonly [number, number] {
   return [tenths(to.x, from.x), tenths(to.y, from.y)];
 }
 
+/** How lines run that are told in one go. */
+function runOf(lines: readonly Straight[]): SlantStep['run'] {
+  const reaches = lines.map(reachOf);
+  if (reaches.some(([across, down]) => across > 0 && down > 0)) return 'aslant';
+  if (reaches.every(([, down]) => down === 0)) return 'level';
+  return reaches.every(([across]) => across === 0) ? 'upright' : 'straight';
+}
+
 function lengthOf({ from, to }: Straight): Length {
   return nanometres(Math.round(Math.hypot(to.x - from.x, to.y - from.y)));
 }
@@ -153,14 +161,13 @@ export function slantSteps(
     const [first] = lines;
     const [from, to] = endsOf(first, grid);
     const isOneOfAKind = lines.length === 1 || !alone.includes(first);
-    const [across, down] = reachOf(first);
     return {
       kind: 'slant',
       piece: id,
       name,
       copies,
       ...scoringOf(paper),
-      run: across > 0 && down > 0 ? 'aslant' : across > 0 ? 'level' : 'upright',
+      run: runOf(lines),
       length: lengthOf(first),
       ...(isOneOfAKind && { ends: { from, to } }),
       lines: lines.map(({ places }) => [...places]),

@@ -107,8 +107,8 @@ export const slantStepSchema = z.object({
   ...common,
   face: faceSchema,
   lightly,
-  /** How the lines run on the piece as it is drawn. */
-  run: z.enum(['aslant', 'level', 'upright']),
+  /** How the lines run on the piece as it is drawn; straight where some are level and some upright. */
+  run: z.enum(['aslant', 'level', 'upright', 'straight']),
   /** How long each of them is. */
   length: lengthSchema,
   /** Where each begins and ends, where they are alike; else they are told by where they lie. */

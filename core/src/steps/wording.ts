@@ -12,7 +12,7 @@ import {
   type Length,
   type Unit,
 } from '../length/index.ts';
-import type { Kit } from '../tools/index.ts';
+import { cutUnit, scoringMeans, type Kit } from '../tools/index.ts';
 import type { Side } from '../piece/index.ts';
 import { countInWords } from './count-in-words.ts';
 import { formatNearest } from './nearest.ts';
@@ -119,16 +119,24 @@ export function readingInWords(step: ScoreStep, kit: Kit): string {
   const means = step.tool === 'tip' ? 'the trimmer’s scoring tip' : 'a ruler';
   // Where the score is measured on another ruler than the board's, its figure needs its unit.
   const nearestFigure =
-    unit === kit.trimmer.unit ? formatLength(nearest, unit) : formatWithUnit(nearest, unit);
+    unit === scoreUnit(step, kit) ? formatLength(nearest, unit) : formatWithUnit(nearest, unit);
   return beyond === 0
     ? `Beyond the board’s reach. ${verb} with ${means}`
     : `Not on a groove: ${off} ${where} ${nearestFigure}. ${verb} with ${means}`;
 }
 
+/** The unit that a score's place is read in: its board's, or that of what else it is measured with. */
+export function scoreUnit({ tool }: Pick<ScoreStep, 'tool'>, kit: Kit): Unit {
+  if (tool === 'board') return kit.board.unit;
+  const means = scoringMeans(kit);
+  // Beside a board a score off its grooves is measured on the ruler that the pieces are cut by.
+  return means && means.tool !== 'board' ? means.unit : cutUnit(kit);
+}
+
 /** The full instruction of a score step. */
 export function scoreInWords(step: ScoreStep, kit: Kit): string {
   const where = readingInWords(step, kit);
-  const unit = step.tool === 'board' ? kit.board.unit : kit.trimmer.unit;
+  const unit = scoreUnit(step, kit);
   const edge =
     step.passes.length === 4
       ? 'any edge'
@@ -139,7 +147,7 @@ export function scoreInWords(step: ScoreStep, kit: Kit): string {
     `${step.name}: ${scoreLyingInWords(step)}, ${edge} against the fence.`,
     `${scoreHeadline(step)}, at ${formatLength(step.reading, unit)}.`,
     ...(where === '' ? [] : [`${where}.`]),
-    ...partsInWords(step, kit.trimmer.unit),
+    ...partsInWords(step, cutUnit(kit)),
   ].join(' ');
 }
 
@@ -220,6 +228,7 @@ const runWords: Readonly<Record<SlantStep['run'], string>> = {
   aslant: 'slanting ',
   level: 'level ',
   upright: 'upright ',
+  straight: 'straight ',
 };
 
 /** The short line of scores along a ruler. */
@@ -286,10 +295,10 @@ export function punchInWords(step: PunchStep, kit: Kit): string {
     return `${start} Turn it a quarter clockwise. Put the end of each line that you scored last at the notch: punch there, and score. Do so for ${countInWords(step.sides)} sides, ${countInWords(setting.lines)} lines on each.`;
   if (board === 'corner') {
     const mark = setting.name === undefined ? '' : ` “${setting.name}”, which is`;
-    const unit = kit.cornerBoard?.unit ?? kit.trimmer.unit;
+    const unit = kit.cornerBoard?.unit ?? cutUnit(kit);
     return `${start} Put a corner at the mark${mark} ${formatWithUnit(setting.at, unit)}: notch it and score its three lines, one from each edge and one across the corner. Turn a quarter clockwise and do the next, all ${countInWords(step.sides)}.`;
   }
-  const unit = kit.diagonalBoard?.unit ?? kit.trimmer.unit;
+  const unit = kit.diagonalBoard?.unit ?? cutUnit(kit);
   return `${start} Edge at the fence, corner at ${formatWithUnit(setting.at, unit)}: punch the notch and score the line.`;
 }
 
@@ -323,7 +332,7 @@ export function snipHeadline({
 }
 
 function snipInWords(step: SnipStep, kit: Kit): string {
-  const { unit } = kit.trimmer;
+  const unit = cutUnit(kit);
   const { shape, punch, size, from, places } = step;
   const tool =
     punch === undefined
@@ -347,15 +356,15 @@ function snipInWords(step: SnipStep, kit: Kit): string {
 export function stepInWords(step: Step, kit: Kit): string {
   switch (step.kind) {
     case 'cut':
-      return cutInWords(step, kit.trimmer.unit);
+      return cutInWords(step, cutUnit(kit));
     case 'score':
       return scoreInWords(step, kit);
     case 'slit':
       return slitInWords(step);
     case 'taper':
-      return taperInWords(step, kit.trimmer.unit);
+      return taperInWords(step, cutUnit(kit));
     case 'slant':
-      return slantInWords(step, kit.trimmer.unit);
+      return slantInWords(step, cutUnit(kit));
     case 'punch':
       return punchInWords(step, kit);
     case 'snip':

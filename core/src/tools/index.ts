@@ -15,6 +15,7 @@ export {
 export { genericRulers, type HandRuler } from './hand-ruler.ts';
 export {
   cuttingMeans,
+  cutUnit,
   hasRuler,
   hasTip,
   kitOf,

@@ -81,6 +81,11 @@ export function cuttingMeans(kit: Kit): CuttingMeans | undefined {
   return ruler && { tool: 'ruler', unit: ruler.unit, step: ruler.step, reach: ruler.length };
 }
 
+/** The unit that cut sizes are read in: the trimmer's, or that of the ruler which takes its place. */
+export function cutUnit(kit: Kit): Unit {
+  return cuttingMeans(kit)?.unit ?? kit.trimmer.unit;
+}
+
 /** What scores straight lines: the board, or the trimmer's tip, or a stylus along a ruler. */
 export type ScoringMeans = Marked & { readonly tool: 'board' | 'tip' | 'ruler' };
 

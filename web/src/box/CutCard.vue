@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  cutUnit,
   cutSizeOf,
   paperFor,
   readingInWords,
@@ -155,11 +156,11 @@ function snips(piece: Piece): string {
         <span class="paper quiet">{{ paperFor(request.papers, piece.paper).name }}</span>
       </h2>
       <p class="size">
-        <MeasureText :length="cutSizeOf(piece.grid).width" :unit="request.kit.trimmer.unit" />
+        <MeasureText :length="cutSizeOf(piece.grid).width" :unit="cutUnit(request.kit)" />
         <span class="times">×</span>
-        <MeasureText :length="cutSizeOf(piece.grid).height" :unit="request.kit.trimmer.unit" />
+        <MeasureText :length="cutSizeOf(piece.grid).height" :unit="cutUnit(request.kit)" />
         <span class="cut"
-          >{{ request.kit.trimmer.unit === 'inch' ? 'in' : 'mm' }}, cut {{ piece.copies }}</span
+          >{{ cutUnit(request.kit) === 'inch' ? 'in' : 'mm' }}, cut {{ piece.copies }}</span
         >
         <ChevronDown v-if="isMany" :size="16" class="chevron" aria-hidden="true" />
       </p>

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { cutSizeOf, linesAtMark, paperFor, type Plan, type PlanRequest } from '@rangoli/core';
+import {
+  cutUnit,
+  cutSizeOf,
+  linesAtMark,
+  paperFor,
+  type Plan,
+  type PlanRequest,
+} from '@rangoli/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, defineAsyncComponent, useTemplateRef } from 'vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
@@ -31,7 +38,7 @@ const freeRoom = computed(() => {
 const layout = computed(() =>
   layPieces(props.plan.pieces, width.value, height.value - head - foot, freeRoom.value),
 );
-const unit = computed(() => props.request.kit.trimmer.unit);
+const unit = computed(() => cutUnit(props.request.kit));
 const bar = computed(() =>
   unit.value === 'inch'
     ? { text: '1 in', size: 25.4 * layout.value.scale }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { cutUnit } from '@rangoli/core';
 import type { Kit, PieceChange } from '@rangoli/core';
 import MeasureText from '../parts/MeasureText.vue';
 
@@ -13,8 +14,8 @@ defineProps<{ change: PieceChange | undefined; kit: Kit }>();
     <template v-else>
       <template v-if="change.sameSize">size stays{{ ', ' }}</template>
       <template v-else
-        >was <MeasureText :length="change.was.width" :unit="kit.trimmer.unit" /> ×
-        <MeasureText :length="change.was.height" :unit="kit.trimmer.unit" />{{ ', ' }}</template
+        >was <MeasureText :length="change.was.width" :unit="cutUnit(kit)" /> ×
+        <MeasureText :length="change.was.height" :unit="cutUnit(kit)" />{{ ', ' }}</template
       ><template v-if="change.sameScores">scores stay</template
       ><template v-else
         >scores were at

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  cutUnit,
   formatWithUnit,
   roundDown,
   type Kit,
@@ -50,7 +51,7 @@ const told = computed(() =>
       <Button
         v-if="problem.high"
         size="small"
-        :label="`Make it ${formatWithUnit(problem.high, kit.trimmer.unit)} high`"
+        :label="`Make it ${formatWithUnit(problem.high, cutUnit(kit))} high`"
         @click="emit('high', problem.high)"
       />
       <Button

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  cutUnit,
   allStyles,
   commonSheets,
   cutSizeOf,
@@ -194,15 +195,9 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
             <li v-for="piece in plan.pieces" :key="piece.id">
               {{ piece.name }}
               <strong>
-                <MeasureText
-                  :length="cutSizeOf(piece.grid).width"
-                  :unit="request.kit.trimmer.unit"
-                />
+                <MeasureText :length="cutSizeOf(piece.grid).width" :unit="cutUnit(request.kit)" />
                 ×
-                <MeasureText
-                  :length="cutSizeOf(piece.grid).height"
-                  :unit="request.kit.trimmer.unit"
-                />
+                <MeasureText :length="cutSizeOf(piece.grid).height" :unit="cutUnit(request.kit)" />
               </strong>
             </li>
           </ul>

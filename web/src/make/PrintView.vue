@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  cutUnit,
   cutSizeOf,
   formatSize,
   paperFor,
@@ -67,7 +68,7 @@ function sentence(step: JobStep): string {
 
 function sizeOf(piece: Piece): string {
   const { width: across, height: down } = cutSizeOf(piece.grid);
-  return kit.value ? formatSize(across, down, kit.value.trimmer.unit) : '';
+  return kit.value ? formatSize(across, down, cutUnit(kit.value)) : '';
 }
 
 const cardWords = computed(() => {
@@ -116,7 +117,7 @@ function print(): void {
           <g :transform="`scale(${layout.scale})`">
             <PieceDrawing :piece="placed.piece" colour="#ffffff" :grain="1 / layout.scale" />
           </g>
-          <MatMeasures :placed="placed" :unit="kit.trimmer.unit" />
+          <MatMeasures :placed="placed" :unit="cutUnit(kit)" />
         </g>
       </svg>
       <section v-for="stage in making.job.stages" :key="stage.bench">

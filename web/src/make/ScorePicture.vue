@@ -2,7 +2,9 @@
 import {
   countInWords,
   cutSizeOf,
+  cuttingMeans,
   scoredBefore,
+  scoringMeans,
   type Job,
   type JobStep,
   type Kit,
@@ -24,11 +26,13 @@ const props = defineProps<{
   colour: string;
 }>();
 
-/** What the score is measured on: the board's grooves, or the trimmer's ruler. */
+/** What the score is measured on: the board's grooves, or the ruler that it is made along. */
 const ruler = computed(() => {
   const { board, trimmer } = props.kit;
   if (props.score.tool === 'board') return board;
-  const { unit, step: pitch, widthWithArm: reach } = trimmer;
+  const means = scoringMeans(props.kit);
+  const along = means && means.tool !== 'board' ? means : cuttingMeans(props.kit);
+  const { unit, step: pitch, reach } = along ?? { ...trimmer, reach: trimmer.widthWithArm };
   return { unit, pitch, reach, fence: 'left' as const };
 });
 const scored = computed(() => scoredBefore(props.job, props.step, cutSizeOf(props.piece.grid)));

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  cutUnit,
   inchFraction,
   insideLesson,
   lessonOf,
@@ -31,7 +32,7 @@ const learned = shallowRef<{
   readonly sentence: string;
 }>();
 
-const unit = computed(() => made?.request.kit.trimmer.unit ?? 'inch');
+const unit = computed(() => (made ? cutUnit(made.request.kit) : 'inch'));
 type Inside = Plan['clearInside'];
 /** What the maker has measured so far; the rest is taken to be as planned. */
 const measured = shallowRef<Partial<Inside>>({});

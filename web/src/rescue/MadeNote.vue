@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatSize, type PlanRequest } from '@rangoli/core';
+import { cutUnit, formatSize, type PlanRequest } from '@rangoli/core';
 import { computed } from 'vue';
 import Worded from '../parts/Worded.vue';
 
@@ -14,7 +14,7 @@ const words = computed(() => {
     .map((piece) => {
       const across = made.find((each) => each.piece === piece && each.way === 'across');
       const down = made.find((each) => each.piece === piece && each.way === 'down');
-      const size = across && down ? ` ${formatSize(across.cut, down.cut, kit.trimmer.unit)}` : '';
+      const size = across && down ? ` ${formatSize(across.cut, down.cut, cutUnit(kit))}` : '';
       return `${props.names.get(piece) ?? piece}${size}`;
     })
     .join(', ');

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  cutUnit,
   countInWords,
   doneSoFar,
   millimetres,
@@ -44,7 +45,7 @@ const sides: readonly { value: Side; label: string }[] = [
 ];
 
 const shown = computed(() => project.shown);
-const unit = computed(() => shown.value?.request.kit.trimmer.unit ?? 'inch');
+const unit = computed(() => (shown.value ? cutUnit(shown.value.request.kit) : 'inch'));
 const form = shallowRef<MishapForm>();
 /** How many pieces came out so; all of them until the maker says. */
 const some = shallowRef<number>();

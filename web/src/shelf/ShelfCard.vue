@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cutSizeOf, extentsOf, paperFor, planBox } from '@rangoli/core';
+import { cutUnit, cutSizeOf, extentsOf, paperFor, planBox } from '@rangoli/core';
 import { Copy, Ruler, Trash2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -77,11 +77,11 @@ const actions = computed(() => {
         <span v-if="plan" class="cuts">
           <span v-for="piece in plan.pieces" :key="piece.id">
             {{ piece.name }}
-            <MeasureText :length="cutSizeOf(piece.grid).width" :unit="box.kit.trimmer.unit" /> ×
+            <MeasureText :length="cutSizeOf(piece.grid).width" :unit="cutUnit(box.kit)" /> ×
             <MeasureText
               :length="cutSizeOf(piece.grid).height"
-              :unit="box.kit.trimmer.unit"
-              :with-unit="box.kit.trimmer.unit !== box.unit"
+              :unit="cutUnit(box.kit)"
+              :with-unit="cutUnit(box.kit) !== box.unit"
             />
           </span>
         </span>
