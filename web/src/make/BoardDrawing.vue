@@ -59,9 +59,10 @@ const lies = computed(() => {
   const down = turned.map((isTurned) => (isTurned ? wide.value : tall.value));
   return { across: Math.max(...across), down: Math.max(...down) };
 });
+/** A board is known by its whole length; of a ruler only what lies along the card is of use. */
 const reach = computed(() => {
   const whole = toMillimetres(props.board.reach);
-  return isNarrow.value ? Math.min(whole, lies.value.across + 40) : whole;
+  return isNarrow.value || props.bare ? Math.min(whole, lies.value.across + 40) : whole;
 });
 
 const across = computed(() => fence + Math.max(reach.value, lies.value.across) + 2 * border);
