@@ -56,5 +56,15 @@ export interface CloseStep extends Common {
   readonly turn?: { readonly nth: number; readonly of: number };
 }
 
+/** Put something through the holes or the slot of a piece: a pull, a handle, or what holds the box shut. */
+export interface FastenStep extends Common {
+  readonly kind: 'fasten';
+  readonly with: 'ribbon pull' | 'wire' | 'ribbon' | 'brad' | 'tongue';
+  /** While the piece is flat, before the gift goes in, or to close the box. */
+  readonly when: 'flat' | 'before the gift' | 'to close';
+  /** The places of its holes among the cutouts of the piece. */
+  readonly places: readonly number[];
+}
+
 /** What is done with a piece once it is cut, scored and snipped. */
-export type AssemblyStep = FoldStep | GlueStep | JoinStep | GiftStep | CloseStep;
+export type AssemblyStep = FoldStep | GlueStep | JoinStep | FastenStep | GiftStep | CloseStep;

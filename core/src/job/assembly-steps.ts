@@ -5,7 +5,14 @@ import type { Piece } from '../piece/index.ts';
 import type { Plan } from '../planning/index.ts';
 import { plural } from './plural.ts';
 import type { LidCorners } from './lid-corners.ts';
-import type { AssemblyStep, CloseStep, FoldStep, GlueStep, JoinStep } from './assembly-step.ts';
+import type {
+  AssemblyStep,
+  CloseStep,
+  FastenStep,
+  FoldStep,
+  GlueStep,
+  JoinStep,
+} from './assembly-step.ts';
 
 function pieceNamed(plan: Plan, id: string): Piece {
   const piece = plan.pieces.find((each) => each.id === id);
@@ -181,11 +188,39 @@ function joinSteps(plan: Plan, joints: readonly Joint[]): readonly JoinStep[] {
   });
 }
 
+/** What goes through holes, and when: a pull is knotted behind its wall, a ribbon ties the closed box. */
+const fastenings: Readonly<Record<FastenStep['with'], FastenStep['when']>> = {
+  'ribbon pull': 'flat',
+  wire: 'before the gift',
+  ribbon: 'to close',
+  brad: 'to close',
+  tongue: 'to close',
+};
+
+function fastenSteps(plan: Plan, box: FoldingBox): readonly FastenStep[] {
+  const stages = { flat: 0, 'before the gift': plan.assembly.giftEnters, 'to close': box.end - 1 };
+  return plan.pieces.flatMap(({ id, name, grid }) =>
+    (['ribbon pull', 'wire', 'ribbon', 'brad', 'tongue'] as const).flatMap(
+      (use): readonly FastenStep[] => {
+        const places = grid.cutouts.flatMap((cutout, place) => (cutout.use === use ? [place] : []));
+        if (places.length === 0) return [];
+        const when = fastenings[use];
+        const copies = copiesOf(plan, id);
+        return [
+          { kind: 'fasten', piece: id, name, copies, stage: stages[when], with: use, when, places },
+        ];
+      },
+    ),
+  );
+}
+
 /** What comes first at one stage: a piece is finished before it goes over another one. */
 function orderOf(step: AssemblyStep): number {
   switch (step.kind) {
     case 'fold':
       return 0;
+    case 'fasten':
+      return { flat: 0.5, 'before the gift': 3.5, 'to close': 6 }[step.when];
     case 'glue':
       return 1;
     case 'join':
@@ -212,10 +247,15 @@ export function assemblySteps(
   papers: Papers,
   corners: LidCorners,
 ): readonly AssemblyStep[] {
-  const joints = jointsOf(boxOf(plan, papers));
+  const box = boxOf(plan, papers);
+  const joints = jointsOf(box);
   const [first] = plan.assembly.parts;
   const folds = plan.pieces.flatMap((piece) => foldStep(plan, piece));
-  const steps = [...withinParts(plan, joints, corners), ...joinSteps(plan, joints)];
+  const steps = [
+    ...withinParts(plan, joints, corners),
+    ...joinSteps(plan, joints),
+    ...fastenSteps(plan, box),
+  ];
   const gift: readonly AssemblyStep[] = first
     ? [
         {

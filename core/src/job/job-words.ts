@@ -25,7 +25,7 @@ import {
 import { cutUnit, tapeFor, wetGlueIn, type Kit } from '../tools/index.ts';
 import { sayTrim } from './trim-words.ts';
 import { plural } from './plural.ts';
-import type { CloseStep, FoldStep, GlueStep, JoinStep } from './assembly-step.ts';
+import type { CloseStep, FastenStep, FoldStep, GlueStep, JoinStep } from './assembly-step.ts';
 import type { JobStep } from './job.ts';
 
 /** A step of a job in words, made from its data alone. */
@@ -55,6 +55,7 @@ const participles: Readonly<Record<JobStep['work']['kind'], string>> = {
   fold: 'folded',
   glue: 'glued',
   join: 'on',
+  fasten: 'fastened',
   gift: 'filled',
   close: 'closed',
 };
@@ -231,6 +232,30 @@ function sayClose(step: CloseStep) {
       };
 }
 
+/** What goes through the holes of a piece, and how it holds. */
+function sayFasten({ name, with: means, places: { length } }: FastenStep) {
+  const holes = length === 1 ? 'the hole' : `all ${countInWords(length)} holes`;
+  const said = {
+    'ribbon pull': [
+      'Thread the pull',
+      `Thread a loop of ribbon through ${holes} from the outside and knot or tape its ends inside, while the wall lies flat.`,
+    ],
+    wire: [
+      'Put the wire on',
+      `Bend a wire to a handle, push its ends through ${holes} from the outside and curl them up inside.`,
+    ],
+    ribbon: ['Tie the ribbon', `Thread a ribbon through ${holes}, draw it together and tie it.`],
+    brad: ['Close with the brad', `Push the brad through ${holes} and spread its legs.`],
+    tongue: ['Close with the tongue', 'Bend the tongue over and push it through the slot.'],
+  } as const;
+  const [figure, sentence] = said[means];
+  return {
+    figure,
+    text: `${name}. ${sentence}`,
+    line: `${name}: ${figure.charAt(0).toLowerCase()}${figure.slice(1)}`,
+  };
+}
+
 function sayWork(step: JobStep, kit: Kit): Omit<JobWords, 'counted'> {
   const { work } = step;
   switch (work.kind) {
@@ -248,6 +273,8 @@ function sayWork(step: JobStep, kit: Kit): Omit<JobWords, 'counted'> {
       return sayJoin(work);
     case 'close':
       return sayClose(work);
+    case 'fasten':
+      return sayFasten(work);
     case 'gift':
       return { figure: 'Gift in', text: 'Put the gift in.', line: 'Gift in' };
     case 'slit':

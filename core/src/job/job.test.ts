@@ -47,9 +47,22 @@ describe('a job', () => {
         // Nothing that must be flat comes after something that isn't.
         const kinds = job.steps.map(({ work }) => work.kind);
         expect(kinds.map((kind) => `${kind} `).join('')).toMatch(
-          /^(trim )*(punch )*(score )*((score|slant) )*((slit|taper|snip) )*(fold )*((glue|join|gift|close) )*$/,
+          /^(trim )*(punch )*(score )*((score|slant) )*((slit|taper|snip) )*(fold )*((fasten|glue|join|gift|close) )*$/,
         );
         expect(kinds.filter((kind) => kind === 'gift')).toHaveLength(1);
+        // What is punched for a ribbon gets its ribbon: a pull while its wall is flat, the rest when all is in.
+        const uses = plan.pieces.flatMap(({ grid }) => grid.cutouts.map(({ use }) => use));
+        const fastened = job.steps.flatMap(({ work }, at) =>
+          work.kind === 'fasten' ? [{ work, at }] : [],
+        );
+        for (const use of ['ribbon pull', 'ribbon', 'wire', 'brad', 'tongue'])
+          expect(fastened.some(({ work }) => work.with === use)).toBe(uses.includes(use));
+        for (const { work, at } of fastened) {
+          const [first, gift] = [kinds.indexOf('glue'), kinds.indexOf('gift')];
+          if (work.when === 'flat') expect(first < 0 || at < first).toBe(true);
+          else if (work.when === 'to close') expect(at).toBe(kinds.length - 1);
+          else expect(at).toBe(gift - 1);
+        }
         // Every glued face is glued once, and every part comes to the others.
         const glued = job.steps.flatMap(({ work }) => (work.kind === 'glue' ? [work] : []));
         const within = plan.assembly.stacks.filter(

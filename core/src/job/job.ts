@@ -105,6 +105,8 @@ function detailOf(work: Work): string {
       return `${work.role} ${work.onto} ${work.stage} ${work.round ?? ''}`;
     case 'close':
       return `${work.role} ${work.stage}`;
+    case 'fasten':
+      return work.with;
     case 'fold':
     case 'join':
     case 'gift':

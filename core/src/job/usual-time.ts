@@ -15,6 +15,7 @@ const takes = {
   join: 20,
   gift: 8,
   close: 6,
+  fasten: 40,
 } as const;
 
 /** About how long a step takes for one piece, in seconds. */
@@ -41,6 +42,8 @@ export function usualSeconds(work: Work): number {
       return (work.inwards + work.outwards) * takes.fold;
     case 'glue':
       return work.count * takes.glue;
+    case 'fasten':
+      return takes.fasten;
     case 'close':
       return work.count * takes.close;
     case 'join':

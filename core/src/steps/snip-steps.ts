@@ -51,6 +51,7 @@ const shapes: Readonly<Record<Cutout['shape'], PunchShape | undefined>> = {
 /** Through these goes something thin: the size hardly matters. */
 const loose: ReadonlySet<string> = new Set([
   'ribbon',
+  'ribbon pull',
   'wire',
   'thumb notch',
   'finger',

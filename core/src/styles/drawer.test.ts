@@ -25,7 +25,7 @@ describe('a drawer box', () => {
   it('is pulled by what was asked, and stopped where it was', () => {
     everyBox('drawer', ({ grid, cutouts, choice: { options } }) => {
       expect(cutouts('tray', 'thumb notch')).toHaveLength(options.pull === 'notch' ? 1 : 0);
-      expect(cutouts('tray', 'ribbon')).toHaveLength(options.pull === 'ribbon' ? 1 : 0);
+      expect(cutouts('tray', 'ribbon pull')).toHaveLength(options.pull === 'ribbon' ? 1 : 0);
       const { rows, roles, columns } = grid('sleeve');
       expect(rows).toHaveLength(options.stop ? 2 : 1);
       if (!options.stop) return;

@@ -52,7 +52,7 @@ const stopInset = (width: Length) => smallest(millimetres(2), times(width, 1 / 1
 function ribbonHole(wall: Length, across: Length, deep: Length): Cutout {
   return {
     shape: 'hole',
-    use: 'ribbon',
+    use: 'ribbon pull',
     centre: { x: plus(wall, half(across)), y: plus(wall, deep, half(wall)) },
     radius: smallest(millimetres(2), times(wall, 1 / 6), times(across, 1 / 8)),
   };

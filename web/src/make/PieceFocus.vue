@@ -102,7 +102,7 @@ const spots = computed(() => {
     return work.places
       .flatMap((at) => piece.grid.tapers[at] ?? [])
       .map(({ cell }) => ({ ...place({ column: cell.column + 0.5, row: cell.row + 0.5 }), r: 0 }));
-  if (work.kind !== 'snip') return [];
+  if (work.kind !== 'snip' && work.kind !== 'fasten') return [];
   return work.places
     .flatMap((at) => piece.grid.cutouts[at] ?? [])
     .map((cutout) => {

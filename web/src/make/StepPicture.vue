@@ -18,6 +18,8 @@ const colour = computed(() => paperFor(props.request.papers, piece.value?.paper 
 const folding = computed(() => {
   const now = work.value;
   if (!('stage' in now) || now.kind === 'fold') return undefined;
+  // While the piece lies flat, its holes are shown.
+  if (now.kind === 'fasten' && now.when === 'flat') return undefined;
   const { parts } = props.plan.assembly;
   // What is glued round another piece is shown as it goes over it.
   if (now.kind === 'glue' && now.round !== undefined)
