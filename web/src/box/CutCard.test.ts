@@ -1,8 +1,10 @@
 import {
   allStyles,
   cutSizeOf,
+  cutUnit,
   formatLength,
   millimetres,
+  scoringMeans,
   styleChoiceSchema,
   usualRequest,
   type Plan,
@@ -38,7 +40,7 @@ describe('the cut card', () => {
     await fc.assert(
       fc.asyncProperty(anyBox, async ({ plan, request }) => {
         const wrapper = card(plan, request);
-        const { unit } = request.kit.trimmer;
+        const unit = cutUnit(request.kit);
         for (const piece of plan.pieces) {
           const article = () => wrapper.get(`[data-piece="${piece.id}"]`);
           const { width, height } = cutSizeOf(piece.grid);
@@ -50,7 +52,8 @@ describe('the cut card', () => {
           );
           const name = article().find('h2 button');
           if (name.exists()) await name.trigger('click');
-          const { board, diagonalBoard, cornerBoard } = request.kit;
+          const { diagonalBoard, cornerBoard } = request.kit;
+          const board = scoringMeans(request.kit) ?? request.kit.board;
           const punched = { diagonal: diagonalBoard, corner: cornerBoard };
           const own = plan.steps.flatMap((step): readonly string[] => {
             if (step.piece !== piece.id) return [];
