@@ -22,6 +22,7 @@ const things =
 const faults = [
   /undefined|null|NaN|\[object|Infinity/,
   / {2}|^ | $/,
+  /\ball (?:one|two)\b/,
   /\s[.,;:]|[,;:]\.|,,|\.\.(?!\.)/,
   new RegExp(`\\b(?:one|a) (?:${things})(?:s|es)\\b`, 'i'),
   new RegExp(`\\b(?:${numbers}) (?:${things})\\b(?! (?:of|at|(?:\\w+ )?\\w+s\\b))`, 'i'),

@@ -234,7 +234,7 @@ function sayClose(step: CloseStep) {
 
 /** What goes through the holes of a piece, and how it holds. */
 function sayFasten({ name, with: means, places: { length } }: FastenStep) {
-  const holes = length === 1 ? 'the hole' : `all ${countInWords(length)} holes`;
+  const holes = ['', 'the hole', 'both holes'][length] ?? `all ${countInWords(length)} holes`;
   const said = {
     'ribbon pull': [
       'Thread the pull',
