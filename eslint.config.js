@@ -18,8 +18,7 @@ const coreRooms = {
   fold: ['length', 'piece'],
   forms: ['length', 'gift', 'paper', 'tools', 'piece', 'fit', 'fold'],
   styles: ['length', 'gift', 'paper', 'tools', 'piece', 'fit', 'fold', 'forms'],
-  steps: ['length', 'paper', 'tools', 'piece', 'fit'],
-  sheets: ['length', 'paper', 'tools', 'piece'],
+  make: ['length', 'paper', 'tools', 'piece', 'fit', 'fold'],
   export: ['length', 'piece'],
   request: ['length', 'gift', 'paper', 'tools', 'styles'],
   planning: [
@@ -32,13 +31,13 @@ const coreRooms = {
     'fold',
     'forms',
     'styles',
-    'steps',
-    'sheets',
+    'make',
     'request',
   ],
-  compare: ['length', 'gift', 'piece', 'styles', 'request', 'planning'],
-  job: ['length', 'paper', 'tools', 'piece', 'fold', 'steps', 'sheets', 'request', 'planning'],
-  rescue: ['length', 'piece', 'steps', 'request', 'planning', 'compare', 'job'],
+  words: ['length', 'paper', 'tools', 'piece', 'make', 'request', 'planning'],
+  compare: ['length', 'gift', 'piece', 'styles', 'make', 'request', 'planning'],
+  trial: ['length', 'paper', 'request', 'planning'],
+  rescue: ['length', 'piece', 'make', 'request', 'planning', 'words', 'compare'],
 };
 
 const coreRules = Object.entries(coreRooms).map(([room, open]) => ({

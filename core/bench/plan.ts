@@ -105,7 +105,7 @@ const jobs = allStyles.flatMap((style) => {
   const result = planBox(asked);
   if (!result.ok) return [];
   const { plan } = result;
-  return [{ name: style.name, time: middleOfFive(() => planJob(plan, asked, 200)) }];
+  return [{ name: style.name, time: middleOfFive(() => planJob(plan, asked, { boxes: 200 })) }];
 });
 const [longest] = jobs.sort((a, b) => b.time - a.time);
 console.log(

@@ -99,7 +99,7 @@ export function formatsPage(): string {
     '',
     '## Plan',
     '',
-    '`pieces` are score grids: sections from edge to edge both ways, a role for each cell, what is made along each grid line, diagonals, tapers, what is cut out. `clearInside` and `room` are what the gift really has. `pairs` are what goes over what, with the gaps. `marks` are where each score is read, and from which edge. `steps` are what to do, as data. `sheets` say where each piece is cut. `assembly` says how the pieces fold and go together: the parts, which face lies on which, the room inside.',
+    '`pieces` are score grids: sections from edge to edge both ways, a role for each cell, what is made along each grid line, diagonals, tapers, what is cut out. `clearInside` and `room` are what the gift really has. `pairs` are what goes over what, with the gaps. `marks` are where each score is read, and from which edge. `sheets` say where each piece is cut. `assembly` says how the pieces fold and go together: the parts, which face lies on which, the room inside.',
     '',
     '## FOLD',
     '',

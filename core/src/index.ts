@@ -21,12 +21,11 @@ export {
   type Vector,
 } from './fold/index.ts';
 export * from './styles/index.ts';
-export * from './steps/index.ts';
-export * from './sheets/index.ts';
+export * from './make/index.ts';
+export * from './words/index.ts';
 export * from './export/index.ts';
 export * from './request/index.ts';
 export * from './plan.ts';
 export * from './compare/index.ts';
-export * from './job/index.ts';
+export * from './trial/index.ts';
 export * from './rescue/index.ts';
-export { verdictsOf, type Verdict } from './verdict.ts';

@@ -26,6 +26,7 @@ import {
   type Plan,
   type PlanRequest,
 } from './index.ts';
+import { flatOf } from './testing/flat.ts';
 import { anyLidded, anyRequest, requestsIn, sundial } from './testing/requests.ts';
 
 function planned(request: PlanRequest): Plan {
@@ -126,15 +127,16 @@ describe('any box on any tools', () => {
         const offGrid = plan.marks.flatMap(({ readings }) => readings).filter((r) => !r.onGroove);
         expect(plan.offGrid).toBe(offGrid.length);
         // Whatever is on no mark of the tools is said to be.
-        const lines = plan.steps.flatMap((each) =>
-          each.kind === 'score' && each.offGroove
-            ? each.passes.map(({ line }) => `${each.piece} ${line}`)
+        const means = scoringMeans(request.kit);
+        const ruled = flatOf(plan, request.kit).flatMap((each) =>
+          (each.kind === 'score' || each.kind === 'mark') && each.tool !== means?.tool
+            ? each.marks.map(({ line }) => `${each.piece} ${line.axis} ${line.index}`)
             : [],
         );
-        const named = new Set(lines);
         for (const { piece, readings } of plan.marks)
-          for (const { line, onGroove } of readings)
-            if (!onGroove) expect(named).toContain(`${piece} ${line}`);
+          for (const { axis, index, onGroove } of readings)
+            if (!onGroove && means?.tool === 'board')
+              expect(ruled).toContain(`${piece} ${axis} ${index}`);
 
         expect(verdictsOf(plan, request).map(({ about }) => about)).toEqual([
           'gift',

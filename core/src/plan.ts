@@ -2,9 +2,11 @@
 export {
   madeAsPlanned,
   planBox,
+  planJob,
   planWithLessRoom,
   planSchema,
   type PairChoice,
+  type JobOrder,
   type Plan,
   type PlannedPair,
   type PlanResult,

@@ -37,7 +37,7 @@ test('an option changes the pieces, and the box folds under the slider and the k
   await expect(tray).toContainText('thumb notch');
   await page.getByRole('combobox', { name: 'Pull' }).click();
   await page.getByRole('option', { name: 'Ribbon' }).click();
-  await expect(tray).toContainText('punch one ribbon pull hole');
+  await expect(tray).toContainText('punch one hole for the pull');
 
   const folding = page.getByRole('img', { name: /The box folding/ });
   await expect(folding).toBeVisible();

@@ -18,7 +18,7 @@ test('what can’t be taken stays as typed, says why, and leaves the last good p
     await expect(page.getByRole('alert')).toContainText(reason);
     await expect(width).toHaveAttribute('aria-invalid', 'true');
     await expect(width).toHaveValue(typed);
-    await expect(page.getByRole('region', { name: 'Cut card' })).toHaveClass(/stale/);
+    await expect(page.getByRole('region', { name: 'Cut list' })).toHaveClass(/stale/);
     await expect(sizeOf(page, 'base')).toHaveText(/^3 3\/4/);
   }
   await width.fill('about three');
@@ -38,7 +38,7 @@ test('a gift too large for its sheet is refused with the sheet that would do', a
   const refusal = page.getByRole('alert');
   await expect(refusal).toContainText('The base needs a piece of 16');
   await expect(refusal).toContainText('a sheet of Dusk is 12 × 12 in. It fits on 12 × 24 in.');
-  await expect(page.getByRole('region', { name: 'Cut card' })).toHaveClass(/stale/);
+  await expect(page.getByRole('region', { name: 'Cut list' })).toHaveClass(/stale/);
   await refusal.getByRole('button', { name: 'Use 12 × 24 in' }).first().click();
   await refusal.getByRole('button', { name: 'Use 12 × 24 in' }).click();
   await expect(refusal).toHaveCount(0);

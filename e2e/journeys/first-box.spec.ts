@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { formatLength, millimetres, planBox, usualRequest, cutSizeOf } from '@rangoli/core';
 import { expect, openFromShelf, sizeOf, test } from '../support/test.ts';
 
-test('a gift goes in, a cut card comes out, and it is all there after a restart', async ({
+test('a gift goes in, a cut list comes out, and it is all there after a restart', async ({
   demo,
   browser,
 }) => {
@@ -10,14 +10,12 @@ test('a gift goes in, a cut card comes out, and it is all there after a restart'
   const page = await visit.newPage();
   await openFromShelf(page, demo, 'Pocket sundial');
   await expect(sizeOf(page, 'base')).toHaveText(/^3 3\/4\s*×\s*3 3\/4/);
-  await expect(page.locator('[data-piece=base] .score')).toContainText(
-    'Score all four sides, turning each time',
-  );
+  await expect(page.locator('[data-piece=base] .score')).toContainText('Score on two sides');
   await expect(page.locator('[data-piece=base]')).toContainText('5/8 is the fifth small mark');
   await page.getByText('Step by step').click();
-  await expect(page.locator('.steps li')).toHaveCount(8);
+  await expect(page.locator('.steps li')).toHaveCount(11);
   await expect(page.locator('.steps li').first()).toHaveText(
-    'Base: cut one 3 3/4 × 3 3/4 in from Dusk, one setting, both ways.',
+    /^From one sheet of Dusk: cut one strip, 3 3\/4 in wide\. .* From that strip: cut one base, 3 3\/4 in\./,
   );
 
   await page.getByLabel('Width', { exact: true }).fill('2 7/8');
@@ -69,11 +67,13 @@ test('a new user gets the card for a 74 × 52 × 31 mm gift, as the core plans i
   if (!result.ok) throw new Error('The core refuses this gift');
   for (const { id, grid } of result.plan.pieces) {
     const { width, height } = cutSizeOf(grid);
-    const wall = formatLength(grid.rows[0] ?? width, 'mm');
     await expect(sizeOf(page, id)).toHaveText(
       new RegExp(`^${formatLength(width, 'mm')}\\s*×\\s*${formatLength(height, 'mm')}`),
     );
-    await expect(page.locator(`[data-piece=${id}] .strip .mark text`)).toHaveText(wall);
+    // The ruler along the longer edge begins with the wall that folds up at its end.
+    const [wall = width] = grid.columns;
+    const marks = page.locator(`[data-piece=${id}] .strip`).first().locator('.mark text');
+    await expect(marks.first()).toHaveText(formatLength(wall, 'mm'));
   }
 });
 

@@ -60,7 +60,7 @@ test('a diamond wrap is made on the maker’s own punch board, and a mistyped ma
   await expect(page.getByText(/^The inside comes to .* Its largest: a gift .* wide/)).toBeVisible();
   await page.getByRole('link', { name: 'Make', exact: true }).click();
   const steps = page.getByRole('navigation', { name: 'Steps' });
-  await steps.getByRole('button', { name: /Base: turn, follow the last lines/ }).click();
+  await steps.getByRole('button', { name: /Base: follow the last lines/ }).click();
   await expect(
     page.getByRole('img', { name: 'The punch board with the sheet on it' }),
   ).toBeVisible();

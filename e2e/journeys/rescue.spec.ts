@@ -29,7 +29,7 @@ test('a base that was cut short gets a lid that fits it', async ({ demo, page })
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.reload();
   await page.getByRole('alert').getByRole('button', { name: 'Plan it anew' }).click();
-  await expect(page.getByRole('region', { name: 'Cut card' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Cut list' })).toBeVisible();
   await page.getByLabel('Width', { exact: true }).fill('2 5/16');
   await expect(sizeOf(page, 'lid')).toHaveText(/^3 9\/16\s*×\s*3 9\/16/);
 });

@@ -15,7 +15,7 @@ interface Shot {
 async function openBox(page: Page, origin: string, name: string): Promise<void> {
   await page.goto(origin);
   await page.getByRole('link', { name }).click();
-  await page.getByRole('region', { name: 'Cut card' }).waitFor();
+  await page.getByRole('region', { name: 'Cut list' }).waitFor();
 }
 
 /** One picture of each main view and of the states that matter. */
@@ -66,7 +66,7 @@ const shots: readonly Shot[] = [
       await page.getByRole('link', { name: 'Make', exact: true }).click();
       await page.getByRole('button', { name: 'Both done' }).click();
       await page.getByRole('button', { name: 'Both done' }).click();
-      for (let step = 0; step < 3; step++)
+      for (let step = 0; step < 2; step++)
         await page.getByRole('button', { name: 'All six done' }).click();
       await page.getByRole('button', { name: 'Done one' }).click();
       await page.getByRole('button', { name: 'Done one' }).click();
@@ -82,7 +82,7 @@ const shots: readonly Shot[] = [
       await openBox(page, origin, 'Hand lens');
       await page.getByRole('link', { name: 'Make', exact: true }).click();
       await page.getByRole('button', { name: /^Step/ }).click();
-      await page.getByRole('button', { name: /Tray: glue/ }).click();
+      await page.getByRole('button', { name: /^Tray: glue/ }).click();
       await page.waitForTimeout(2000);
     },
   },
@@ -91,7 +91,7 @@ const shots: readonly Shot[] = [
     set: async (page, origin) => {
       await openBox(page, origin, 'Night tea, a bag');
       await page.getByRole('link', { name: 'Make', exact: true }).click();
-      await page.getByRole('button', { name: /turn, follow the last lines/ }).click();
+      await page.getByRole('button', { name: /follow the last lines/ }).click();
       await page.waitForTimeout(900);
       await page.getByRole('button', { name: '3', exact: true }).click();
       await page.waitForTimeout(1200);

@@ -28,10 +28,10 @@ export const test = base.extend<Fixtures>({
 export async function openFromShelf(page: Page, server: RangoliServer, name: string) {
   await page.goto(server.origin);
   await page.getByRole('link', { name }).click();
-  await expect(page.getByRole('region', { name: 'Cut card' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Cut list' })).toBeVisible();
 }
 
-/** The large figures of a piece on the cut card, as read. */
+/** The large figures of a piece on the cut list, as read. */
 export function sizeOf(page: Page, piece: string): Locator {
   return page.locator(`[data-piece="${piece}"] .size`);
 }

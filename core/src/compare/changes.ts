@@ -1,5 +1,5 @@
-import type { Length } from '../length/index.ts';
-import { cutSizeOf } from '../piece/index.ts';
+import { minus, zero, type Length } from '../length/index.ts';
+import { cutSizeOf, isSameLine } from '../piece/index.ts';
 import type { Plan } from '../planning/index.ts';
 import type { PlanRequest } from '../request/index.ts';
 
@@ -43,6 +43,33 @@ function readingsOf(plan: Plan, piece: string): readonly Length[] {
   return [...new Set(all.map(({ reading }) => reading))].sort((a, b) => a - b);
 }
 
+/**
+ * Whether a piece is still scored as it was: every line of it is as far from one of its edges as before,
+ * whichever edge the plan now reads it from.
+ */
+function isScoredAsBefore(before: Plan, after: Plan, id: string): boolean {
+  const linesOf = (plan: Plan) => {
+    const grid = plan.pieces.find((piece) => piece.id === id)?.grid;
+    const readings = plan.marks.find((marks) => marks.piece === id)?.readings ?? [];
+    return readings.map(({ axis, index, position }) => {
+      const size = grid && cutSizeOf(grid);
+      const whole = axis === 'column' ? size?.width : size?.height;
+      return { axis, index, fromFirst: position, fromSecond: minus(whole ?? zero, position) };
+    });
+  };
+  const [were, are] = [linesOf(before), linesOf(after)];
+  return (
+    were.length === are.length &&
+    are.every((now) =>
+      were.some(
+        (was) =>
+          isSameLine(was, now) &&
+          (was.fromFirst === now.fromFirst || was.fromSecond === now.fromSecond),
+      ),
+    )
+  );
+}
+
 function sheetsOf(plan: Plan): number {
   return plan.sheets.reduce((sum, { sheets }) => sum + sheets, 0);
 }
@@ -71,7 +98,7 @@ export function planChanges(old: Answered, now: Answered): PlanChanges {
         piece: id,
         was,
         sameSize: was.width === size.width && was.height === size.height,
-        sameScores: was.readings.join() === readingsOf(after, id).join(),
+        sameScores: isScoredAsBefore(before, after, id),
       };
     }),
     gone: before.pieces

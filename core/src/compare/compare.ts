@@ -25,9 +25,10 @@ export function requestIn(request: PlanRequest, choice: StyleChoice): PlanReques
 export function compareStyles(request: PlanRequest): readonly Compared[] {
   return allStyles.map((style): Compared => {
     const choice = style.id === request.style.style ? request.style : style.usual;
-    const result = planBox(requestIn(request, choice));
+    const asked = requestIn(request, choice);
+    const result = planBox(asked);
     return result.ok
-      ? { style, choice, ok: true, plan: result.plan, figures: figuresOf(result.plan) }
+      ? { style, choice, ok: true, plan: result.plan, figures: figuresOf(result.plan, asked) }
       : { style, choice, ok: false, problems: result.problems };
   });
 }

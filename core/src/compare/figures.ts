@@ -1,4 +1,6 @@
+import { secondsToMake } from '../make/index.ts';
 import type { Plan } from '../planning/index.ts';
+import type { PlanRequest } from '../request/index.ts';
 import { largest, plus, zero, type Length } from '../length/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { traitsOf } from '../styles/index.ts';
@@ -11,19 +13,16 @@ export interface BoxFigures {
   /** Share of the bought card that is in the pieces, 0–1. */
   readonly used: number;
   readonly scores: number;
-  /** Settings of the trimmer and the board. */
-  readonly settings: number;
+  /** How often a piece is laid down anew to be scored. */
+  readonly lyings: number;
   readonly offGrid: number;
   /** Length of all glued strips together. */
   readonly glue: Length;
-  /** Minutes at the table, by a plain reckoning of cuts, scores, snips, folds and glued strips. */
+  /** Minutes at the table, by the same table of times as the job's own steps. */
   readonly minutes: number;
   readonly opensFromTop: boolean;
   readonly showsGift: boolean;
 }
-
-/** Minutes that one of each thing takes a practised hand. */
-const takes = { cut: 0.5, setting: 0.4, score: 0.12, snip: 0.15, fold: 0.08, glue: 0.35 } as const;
 
 /** The longer side of the cell that a glued face lies in: the strip of glue runs along it. */
 function stripLength(piece: Piece, column: number, row: number): Length {
@@ -47,7 +46,7 @@ function gluedStrips(plan: Plan): readonly Length[] {
 }
 
 /** The figures of a planned box. */
-export function figuresOf(plan: Plan): BoxFigures {
+export function figuresOf(plan: Plan, request: PlanRequest): BoxFigures {
   const each = (count: (piece: Piece) => number) =>
     plan.pieces.reduce((sum, piece) => sum + piece.copies * count(piece), 0);
   const copies = new Map(plan.pieces.map(({ id, copies: times }) => [id, times]));
@@ -56,20 +55,14 @@ export function figuresOf(plan: Plan): BoxFigures {
       (sum, { piece, readings }) => sum + readings.length * (copies.get(piece) ?? 1),
       0,
     ) + each(({ grid }) => grid.diagonals.length);
-  const snips = each(
-    ({ grid }) =>
-      grid.tapers.length +
-      grid.cutouts.length +
-      grid.lines.flatMap(({ spans }) => spans).filter(({ make }) => make === 'slit').length,
-  );
-  const folds = each(
-    ({ grid }) =>
-      grid.diagonals.length +
-      grid.lines.flatMap(({ spans }) => spans).filter(({ make }) => make === 'score').length,
+  const lyings = plan.marks.reduce(
+    (sum, { piece, readings }) =>
+      sum +
+      new Set(readings.map(({ axis, from }) => `${axis} ${from}`)).size * (copies.get(piece) ?? 1),
+    0,
   );
   const strips = gluedStrips(plan);
   const pieces = each(() => 1);
-  const settings = plan.steps.filter(({ kind }) => kind === 'cut' || kind === 'score').length;
   const sheets = plan.sheets.reduce((sum, use) => sum + use.sheets, 0);
   const spare = plan.sheets.reduce((sum, use) => sum + use.leftOver * use.sheets, 0);
   return {
@@ -77,16 +70,10 @@ export function figuresOf(plan: Plan): BoxFigures {
     sheets,
     used: 1 - spare / sheets,
     scores,
-    settings,
+    lyings,
     offGrid: plan.offGrid,
     glue: plus(zero, ...strips),
-    minutes:
-      pieces * takes.cut +
-      settings * takes.setting +
-      scores * takes.score +
-      snips * takes.snip +
-      folds * takes.fold +
-      strips.length * takes.glue,
+    minutes: secondsToMake(plan, request) / 60,
     ...traitsOf(plan.style),
   };
 }

@@ -156,7 +156,7 @@ function hangTab(panel: number, place: EndPlace, row: Length, apart: Length): re
     },
     {
       shape: 'hole',
-      use: 'hanging',
+      use: 'hanging hole',
       centre: { x: plus(left, half(minus(right, left))), y: at(times(high, 0.6)) },
       radius: smallest(millimetres(3), times(high, 0.2), times(apart, 0.12)),
     },

@@ -1,5 +1,5 @@
 import type { Section, SmallerPair } from '../fit/index.ts';
-import type { Part, Stack } from '../fold/index.ts';
+import type { Assembly, Part, Stack } from '../fold/index.ts';
 import type { Extents } from '../gift/index.ts';
 import { largest, minus, plus, times, toMillimetres, zero, type Length } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
@@ -85,17 +85,23 @@ export function finishTube(
 /** Stages of a tube that is all there is of a box: its bottom, standing up, the gift, its top. */
 export const tubeStages = { bottom: 1, stands: 4, gift: 5, top: 6 } as const;
 
-/** The box that one tube makes, with what its ends add to the solver's sections. */
-export function tubeAnswer(
-  { sections }: GiftTube,
-  finished: FinishedTube,
-  ends: readonly Section[],
-  smaller: readonly SmallerPair[] = [],
-): StyleAnswer {
+/** A tube with what its ends add to it. */
+interface WholeTube {
+  readonly tube: GiftTube;
+  readonly finished: FinishedTube;
+  /** The sections of its ends, beside the tube's own. */
+  readonly ends: readonly Section[];
+  readonly smaller?: readonly SmallerPair[];
+  /** How the pleats of its top are closed, where it has any. */
+  readonly closes?: (size: SizeOf) => NonNullable<Assembly['closes']>;
+}
+
+/** The box that one tube makes. */
+export function tubeAnswer({ tube, finished, ends, smaller = [], closes }: WholeTube): StyleAnswer {
   return {
     ok: true,
     frame: {
-      sections: [...sections, ...ends],
+      sections: [...tube.sections, ...ends],
       pieces: [finished.template],
       fits: [],
       smaller,
@@ -108,6 +114,7 @@ export function tubeAnswer(
             stacks: [...finished.stacks],
             cavity: roomOf(clearInside),
             giftEnters: tubeStages.gift,
+            ...(closes && { closes: closes(size) }),
           },
         };
       },

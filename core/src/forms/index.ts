@@ -113,4 +113,4 @@ export {
   type ManySided,
 } from './many-sided.ts';
 export { liner, type Liner } from './liner.ts';
-export { gatheredEnd, pinchedEnd, pleatWidth } from './pleats.ts';
+export { gatheredEnd, pinchedEnd, pinchesSides, pleatWidth } from './pleats.ts';

@@ -53,10 +53,15 @@ interface Pinch {
   readonly begins: number;
 }
 
+/** Whether it is the sides that fold in along their middle: the narrower panels do. */
+export function pinchesSides(across: number, deep: number): boolean {
+  return across >= deep;
+}
+
 /** Which panels fold in along their middle, the narrower ones, and which lean together over them. */
 export function pinchPanels(across: number, deep: number) {
   const { right, front, left, back } = panels;
-  return across >= deep
+  return pinchesSides(across, deep)
     ? { folded: [right, left], leaning: [front, back] }
     : { folded: [front, back], leaning: [right, left] };
 }

@@ -8,7 +8,7 @@ import {
   zero,
   type Length,
 } from '../length/index.ts';
-import type { Cutout } from '../piece/index.ts';
+import type { Cutout, CutoutUse } from '../piece/index.ts';
 
 /** How two fins that stand up side by side are held together. */
 export const ridgeClosings = ['ribbon holes', 'brad hole', 'edge and slot', 'plain'] as const;
@@ -41,7 +41,7 @@ export function ridgeCutouts(fins: Fins, closing: RidgeClosing, card: Length): r
 /** Holes through both fins, at these shares of their width. */
 function ridgeHoles(
   { left, across, fin, lower }: Fins,
-  use: string,
+  use: CutoutUse,
   shares: readonly number[],
 ): readonly Cutout[] {
   const bottom = plus(lower, half(fin));
@@ -65,7 +65,7 @@ function tongueAndSlot({ left, across, fin, lower }: Fins, card: Length): readon
   const aside = half(minus(across, tongue));
   const root = times(fin, 0.6);
   const round = smallest(times(root, 0.5), times(tongue, 0.3));
-  const box = (use: string, from: Length, to: Length, top: Length, bottom: Length): Cutout => ({
+  const box = (use: CutoutUse, from: Length, to: Length, top: Length, bottom: Length): Cutout => ({
     shape: 'trim',
     use,
     corners: [

@@ -80,7 +80,7 @@ export function webTrims(from: Spot, wall: Length, floor: Spot, lieOn: Length): 
       const to = { x: plus(x, spare), y: plus(y, spare) };
       return {
         shape: 'trim',
-        use: 'corner',
+        use: 'web corner',
         corners: [{ x, y }, { x: to.x, y }, to, { x, y: to.y }],
       };
     }),

@@ -101,6 +101,11 @@ export function formatWithUnit(length: Length, unit: Unit): string {
   return `${formatLength(length, unit)} in`;
 }
 
+/** A cut size as text: `4 × 4 in`. */
+export function formatSize(width: Length, height: Length, unit: Unit): string {
+  return `${formatLength(width, unit)} × ${formatWithUnit(height, unit)}`;
+}
+
 /** A small clearance in millimetres whatever the ruler, as makers speak of fits: `0.39 mm`. */
 export function formatGap(length: Length): string {
   return `${decimalText(length, 1_000_000, 2)} mm`;

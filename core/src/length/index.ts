@@ -23,6 +23,7 @@ export { explainLengthFault, parseLength, type LengthFault, type ParsedLength } 
 export {
   formatGap,
   formatLength,
+  formatSize,
   formatWithUnit,
   measureParts,
   type MeasureParts,

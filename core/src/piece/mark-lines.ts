@@ -1,5 +1,5 @@
 import type { Point } from './point.ts';
-import type { ScoreGrid } from './score-grid.ts';
+import type { LineRef, ScoreGrid } from './score-grid.ts';
 import { gridPlacer } from './segments.ts';
 
 /** A straight run on a piece, in millimetres from its top left corner. */
@@ -9,13 +9,11 @@ export interface Run {
 }
 
 /**
- * What is made at a mark, by the name of its grid line: the line across the piece, or the slanting lines
- * that start from the mark at the piece's edges where nothing runs along the grid.
+ * What is made at the mark of a grid line: the line across the piece, or the slanting lines that start from
+ * the mark at the piece's edges where nothing runs along the grid.
  */
-export function linesAtMark(grid: ScoreGrid, name: string): readonly Run[] {
+export function linesAtMark(grid: ScoreGrid, { axis, index }: LineRef): readonly Run[] {
   const place = gridPlacer(grid);
-  const [axis, count] = name.split(' ');
-  const index = Number(count);
   const [columns, rows] = [grid.columns.length, grid.rows.length];
   if (grid.lines.some((line) => line.axis === axis && line.index === index))
     return axis === 'column'

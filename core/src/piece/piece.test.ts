@@ -116,7 +116,7 @@ describe('a score grid as a flat map', () => {
 
   it('takes out what is punched, rounded and trimmed, and knows the openings that it leaves', () => {
     const side = millimetres(60);
-    const use = 'test';
+    const use = 'window';
     const at = (x: number, y: number) => ({ x: millimetres(x), y: millimetres(y) });
     const radius = millimetres(6);
     const map = subdivide({

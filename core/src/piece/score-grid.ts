@@ -74,6 +74,8 @@ const gridLineSchema = z.object({
 });
 export type GridLine = z.infer<typeof gridLineSchema>;
 export type GridAxis = GridLine['axis'];
+/** A grid line within its piece. The strip, the piece, the folded box and the work share it. */
+export type LineRef = Pick<GridLine, 'axis' | 'index'>;
 
 const along = z.number().nonnegative();
 const gridPointSchema = z.object({ column: along, row: along });
@@ -116,13 +118,47 @@ const spotSchema = z.object({ x: lengthSchema, y: lengthSchema });
 /** An exact place on a piece, from its top left corner. */
 export type Spot = z.infer<typeof spotSchema>;
 
+/** What card is cut out for, or off what. */
+export const cutoutUseSchema = z.enum([
+  // Round openings and bites.
+  'thumb notch',
+  'finger hole',
+  'hanging hole',
+  'window',
+  'seat',
+  'punched seat',
+  // What something is put through.
+  'ribbon',
+  'ribbon pull',
+  'wire',
+  'brad',
+  'slot',
+  'lock slit',
+  'hook',
+  // What is cut off a part, or rounded.
+  'tab',
+  'flap',
+  'ear',
+  'seam',
+  'lip',
+  'lid side',
+  'lid front',
+  'petal',
+  'plate',
+  'tip',
+  'web corner',
+  'tongue',
+  'hang tab',
+]);
+export type CutoutUse = z.infer<typeof cutoutUseSchema>;
+
 const cutoutSchema = z.discriminatedUnion('shape', [
   /** A round hole. */
-  z.object({ shape: z.literal('hole'), use: z.string(), centre: spotSchema, radius: section }),
+  z.object({ shape: z.literal('hole'), use: cutoutUseSchema, centre: spotSchema, radius: section }),
   /** A half-round bite out of an edge of the card, which lies on that side of it. */
   z.object({
     shape: z.literal('notch'),
-    use: z.string(),
+    use: cutoutUseSchema,
     centre: spotSchema,
     radius: section,
     edge: sideSchema,
@@ -130,13 +166,13 @@ const cutoutSchema = z.discriminatedUnion('shape', [
   /** A rounded corner: how far the curve runs from it both ways, below zero to the left and upwards. */
   z.object({
     shape: z.literal('corner'),
-    use: z.string(),
+    use: cutoutUseSchema,
     at: spotSchema,
     along: lengthSchema,
     down: lengthSchema,
   }),
   /** Straight-sided waste by its corners. */
-  z.object({ shape: z.literal('trim'), use: z.string(), corners: z.array(spotSchema).min(3) }),
+  z.object({ shape: z.literal('trim'), use: cutoutUseSchema, corners: z.array(spotSchema).min(3) }),
 ]);
 /** Card that is punched or snipped away elsewhere than along grid lines. */
 export type Cutout = z.infer<typeof cutoutSchema>;
@@ -186,9 +222,9 @@ export function cutSizeOf(grid: ScoreGrid): {
   return { width: plus(...grid.columns), height: plus(...grid.rows) };
 }
 
-/** The name of a grid line within its piece: `column 2`. The strip, the piece and the steps share it. */
-export function lineName(line: Pick<GridLine, 'axis' | 'index'>): string {
-  return `${line.axis} ${line.index}`;
+/** Whether two references are to one grid line. */
+export function isSameLine(one: LineRef, other: LineRef): boolean {
+  return one.axis === other.axis && one.index === other.index;
 }
 
 /** What is wrong with a grid as plain sentences; none when it holds together. */
@@ -201,11 +237,13 @@ export function faultsOf(grid: ScoreGrid): readonly string[] {
   for (const line of grid.lines) {
     const lines = line.axis === 'column' ? columns : rows;
     const across = line.axis === 'column' ? rows : columns;
-    if (line.index >= lines) faults.push(`There is no ${lineName(line)}.`);
+    if (line.index >= lines) faults.push(`There is no ${line.axis} ${line.index}.`);
     let reached = 0;
     for (const span of line.spans) {
       if (span.from < reached || span.to <= span.from || span.to > across)
-        faults.push(`The spans of ${lineName(line)} must follow one another inside the piece.`);
+        faults.push(
+          `The spans of ${line.axis} ${line.index} must follow one another inside the piece.`,
+        );
       reached = span.to;
     }
   }

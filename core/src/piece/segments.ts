@@ -2,9 +2,9 @@ import { toMillimetres } from '../length/index.ts';
 import type { Point } from './point.ts';
 import {
   gridPositions,
-  lineName,
   type Fold,
   type GridPoint,
+  type LineRef,
   type ScoreGrid,
 } from './score-grid.ts';
 import { wasteOf } from './waste.ts';
@@ -19,7 +19,7 @@ export interface Segment {
   readonly make: Make;
   readonly fold?: Fold;
   /** The grid line it belongs to, when it does. */
-  readonly line?: string;
+  readonly line?: LineRef;
 }
 
 /** The drawn place of every grid point. */
@@ -60,7 +60,7 @@ export function segmentsOf(grid: ScoreGrid): readonly Segment[] {
       segments.push({
         from: at(span.from),
         to: at(span.to),
-        line: lineName(line),
+        line: { axis: line.axis, index: line.index },
         ...(span.make === 'score' ? { make: 'score', fold: span.fold } : { make: 'slit' }),
       });
     }

@@ -1,5 +1,5 @@
 import { doubleArea, interiorPoint, isInside, type Point } from './point.ts';
-import type { CellRole, Fold, ScoreGrid } from './score-grid.ts';
+import type { CellRole, Fold, LineRef, ScoreGrid } from './score-grid.ts';
 import { gridPlacer, segmentsOf, type Make, type Segment } from './segments.ts';
 import { wasteOf } from './waste.ts';
 
@@ -9,7 +9,7 @@ export interface SubdivisionEdge {
   readonly to: number;
   readonly make: Make;
   readonly fold?: Fold;
-  readonly line?: string;
+  readonly line?: LineRef;
   /** Indices into the faces. */
   readonly faces: readonly number[];
 }

@@ -1,4 +1,4 @@
-import { cutSizeOf, type Piece } from '../piece/index.ts';
+import { cutSizeOf, type LineRef, type Piece } from '../piece/index.ts';
 import type { MadeWay } from '../request/index.ts';
 import type { Plan } from './plan.ts';
 
@@ -13,7 +13,7 @@ export function readingsOneWay(
 ): readonly MarkReading[] {
   const axis = way === 'across' ? 'column' : 'row';
   return plan.marks.flatMap((marks) =>
-    marks.piece === piece ? marks.readings.filter(({ line }) => line.startsWith(axis)) : [],
+    marks.piece === piece ? marks.readings.filter((reading) => reading.axis === axis) : [],
   );
 }
 
@@ -22,15 +22,15 @@ export function madeAsPlanned(
   plan: Plan,
   { id, grid }: Piece,
   way: MadeWay['way'],
-  isMade: (line: string) => boolean,
+  isMade: (line: LineRef) => boolean,
 ): MadeWay {
   const { width, height } = cutSizeOf(grid);
   return {
     piece: id,
     way,
     cut: way === 'across' ? width : height,
-    marks: readingsOneWay(plan, id, way).flatMap(({ line, position, mark }) =>
-      mark !== undefined && isMade(line) ? [{ mark, at: position }] : [],
+    marks: readingsOneWay(plan, id, way).flatMap(({ axis, index, position, mark }) =>
+      mark !== undefined && isMade({ axis, index }) ? [{ mark, at: position }] : [],
     ),
   };
 }

@@ -1,10 +1,8 @@
 import { clearInsideNeeded, extentsOf, isRoundGift, waysUp, type Gift } from '../gift/index.ts';
 import { half, minus } from '../length/index.ts';
-import { paperFor } from '../paper/index.ts';
-import { gridPositions, lineName, type Piece } from '../piece/index.ts';
+import { readLines, layOut, type SheetUse } from '../make/index.ts';
+import { cutSizeOf, gridPositions } from '../piece/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
-import { laySheets, type SheetUse } from '../sheets/index.ts';
-import { planSteps, type PieceJob } from '../steps/index.ts';
 import { answerWith } from '../styles/index.ts';
 import { judgePairs, worstState } from './judge-pairs.ts';
 import { boardProblems, kitProblems } from './kit-problems.ts';
@@ -86,7 +84,7 @@ function stand(request: PlanRequest): Stood {
     copies,
     ...cutSizeIn(box.solution, id),
   }));
-  return { ok: true, standing: { request, box, sheets: laySheets(pieces, papers) } };
+  return { ok: true, standing: { request, box, sheets: layOut(pieces, papers) } };
 }
 
 /** Whether a piece that is made has come out otherwise across than down. */
@@ -105,21 +103,19 @@ function isAnyOblong(made: PlanRequest['made']): boolean {
 
 function finish({ request, box, sheets }: Standing): Plan {
   const drawn = drawBox(box, request.kit);
-  const jobs = drawn.pieces.map((marked) => jobOf(marked, request));
-  const marks = jobs.map((job, i) => readingsOf(job, drawn.pieces[i]));
+  const marks = drawn.pieces.map((marked) => readingsOf(marked, request.kit));
   const { pairs, finerStep } = judgePairs(box, request);
   return {
     version: 1,
     style: request.style,
     gift: request.gift,
-    pieces: jobs.map(({ piece }) => piece),
+    pieces: drawn.pieces.map(({ piece }) => piece),
     clearInside: { ...drawn.clearInside },
     room: roomLeft(request.gift, drawn),
     pairs: [...pairs],
     ...(finerStep !== undefined && { finerStep }),
     marks,
     offGrid: marks.flatMap(({ readings }) => readings).filter(({ onGroove }) => !onGroove).length,
-    steps: [...planSteps(jobs, request.kit)],
     sheets: sheets.map((use) => ({ ...use, placements: [...use.placements] })),
     assembly: drawn.assembly,
   };
@@ -143,48 +139,49 @@ function withWayOut(problems: readonly Problem[]): readonly Problem[] {
   ];
 }
 
-/** Marks are counted by sections; a drawn piece may have more lines than that, where nothing is scored. */
-function byGridLine(
-  marks: MarkedPiece['across'],
-  sections: Piece['grid']['columns'],
-): MarkedPiece['across'] {
+type Reading = Plan['marks'][number]['readings'][number];
+
+/**
+ * The lines of a piece one way, by their grid lines: a drawn piece may have more of these than there are marks,
+ * where nothing is scored. A punch board is read as the solver read it; a scoring board from whichever edge
+ * spares the piece a turn.
+ */
+function readingsOneWay(
+  { piece, across, down }: MarkedPiece,
+  axis: Reading['axis'],
+  kit: PlanRequest['kit'],
+): readonly Reading[] {
+  const { columns, rows } = piece.grid;
+  const { width, height } = cutSizeOf(piece.grid);
+  const [sections, whole, { scores }] =
+    axis === 'column' ? [columns, width, across] : [rows, height, down];
   const positions = gridPositions(sections);
-  return {
-    ...marks,
-    scores: marks.scores.map((score) => ({ ...score, index: positions.indexOf(score.position) })),
-  };
+  const read = readLines(
+    scores.map(({ position }) => position),
+    whole,
+    kit,
+  );
+  return scores.map(({ index: mark, position, ...solved }, i): Reading => {
+    const line = { axis, index: positions.indexOf(position), position, ...(mark > 0 && { mark }) };
+    const { from, reading, means } = read[i] ?? { ...solved, means: 'none' };
+    if (piece.punchBoard === 'diagonal') {
+      return { ...line, from: solved.from, reading: solved.reading, onGroove: solved.onGroove };
+    }
+    return {
+      ...line,
+      from,
+      reading,
+      // A corner board makes its own marks, wherever the grooves of a scoring board are.
+      onGroove: piece.punchBoard === 'corner' || means !== 'none',
+      ...(means === 'shim' && { shimmed: true }),
+    };
+  });
 }
 
-/** A corner board makes its own marks, wherever the grooves of a scoring board are. */
-function onItsBoard(marks: MarkedPiece['across'], { punchBoard }: Piece): MarkedPiece['across'] {
-  if (punchBoard !== 'corner') return marks;
-  return { ...marks, scores: marks.scores.map((score) => ({ ...score, onGroove: true })) };
-}
-
-function jobOf({ piece, across, down }: MarkedPiece, request: PlanRequest): PieceJob {
+function readingsOf(marked: MarkedPiece, kit: PlanRequest['kit']): Plan['marks'][number] {
   return {
-    piece,
-    paper: paperFor(request.papers, piece.paper),
-    marks: {
-      across: onItsBoard(byGridLine(across, piece.grid.columns), piece),
-      down: onItsBoard(byGridLine(down, piece.grid.rows), piece),
-    },
-  };
-}
-
-function readingsOf(
-  { piece, marks }: PieceJob,
-  bySection: MarkedPiece | undefined,
-): Plan['marks'][number] {
-  return {
-    piece: piece.id,
-    readings: (['column', 'row'] as const).flatMap((axis) => {
-      const way = axis === 'column' ? 'across' : 'down';
-      return marks[way].scores.map(({ index, ...reading }, i) => {
-        const mark = bySection?.[way].scores[i]?.index ?? 0;
-        return { line: lineName({ axis, index }), ...reading, ...(mark > 0 && { mark }) };
-      });
-    }),
+    piece: marked.piece.id,
+    readings: (['column', 'row'] as const).flatMap((axis) => readingsOneWay(marked, axis, kit)),
   };
 }
 

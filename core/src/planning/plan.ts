@@ -4,7 +4,6 @@ import { giftSchema } from '../gift/index.ts';
 import { lengthSchema, toleranceSchema } from '../length/index.ts';
 import { pieceSchema } from '../piece/index.ts';
 import { styleChoiceSchema } from '../styles/index.ts';
-import { stepSchema } from '../steps/index.ts';
 
 const byDirection = z.object({
   across: lengthSchema,
@@ -44,7 +43,10 @@ const pairSchema = z.object({
 });
 
 const readingSchema = z.object({
-  line: z.string(),
+  /** The grid line: a column line runs from top to bottom, a row line from left to right. */
+  axis: z.enum(['column', 'row']),
+  /** How many sections of the grid lie before it. */
+  index: z.int().positive(),
   position: lengthSchema,
   from: z.enum(['start', 'end']),
   reading: lengthSchema,
@@ -72,7 +74,6 @@ export const planSchema = z.object({
   marks: z.array(z.object({ piece: z.string(), readings: z.array(readingSchema) })),
   /** Scores that are on no groove of the board. */
   offGrid: z.int().nonnegative(),
-  steps: z.array(stepSchema),
   sheets: z.array(
     z.object({
       paper: z.string(),

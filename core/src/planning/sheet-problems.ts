@@ -1,9 +1,8 @@
 import { solveMarks } from '../fit/index.ts';
 import type { PieceTemplate, StyleFrame } from '../forms/index.ts';
-import { formatWithUnit, type Length } from '../length/index.ts';
+import { formatSize, formatWithUnit, type Length } from '../length/index.ts';
 import { commonSheets, paperFor, type Sheet } from '../paper/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
-import { formatSize } from '../steps/index.ts';
 import { cutUnit } from '../tools/index.ts';
 import { largestOn } from './mark-tools.ts';
 import { cutSizeIn, problemOf } from './put-to-solver.ts';

@@ -1,8 +1,8 @@
 import { minus, zero, type Length } from '../length/index.ts';
-import { cutSizeOf, type Side } from '../piece/index.ts';
+import { cutSizeOf, isSameLine, type Side } from '../piece/index.ts';
 import { madeAsPlanned, readingsOneWay, type MarkReading, type Plan } from '../planning/index.ts';
 import type { MadeWay } from '../request/index.ts';
-import { lineOf, type DoneSoFar, type Mishap } from './mishap.ts';
+import { isAmong, type DoneSoFar, type Mishap } from './mishap.ts';
 
 const ways: readonly MadeWay['way'][] = ['across', 'down'];
 
@@ -46,8 +46,8 @@ function afterMishap(plan: Plan, made: MadeWay, mishap: Mishap): MadeWay {
       return { ...made, cut, marks };
     }
     case 'score': {
-      const reading = readingsOneWay(plan, made.piece, made.way).find(
-        ({ line }) => line === mishap.line,
+      const reading = readingsOneWay(plan, made.piece, made.way).find((each) =>
+        isSameLine(each, mishap.line),
       );
       if (reading?.mark === undefined) return made;
       const { mark } = reading;
@@ -65,7 +65,7 @@ export function factsAfter(plan: Plan, done: DoneSoFar, mishap: Mishap): readonl
     .filter(({ id }) => done.cut.has(id) || id === mishap.piece)
     .flatMap((piece) =>
       ways.map((way) =>
-        madeAsPlanned(plan, piece, way, (line) => done.scored.has(lineOf(piece.id, line))),
+        madeAsPlanned(plan, piece, way, (line) => isAmong(done.scored, piece.id, line)),
       ),
     )
     .map((made) => afterMishap(plan, made, mishap));
@@ -93,8 +93,10 @@ export function cutDown(
  */
 export function trimFor(plan: Plan, mishap: Mishap) {
   if (mishap.kind !== 'score') return undefined;
-  const way = mishap.line.startsWith('column') ? 'across' : 'down';
-  const reading = readingsOneWay(plan, mishap.piece, way).find(({ line }) => line === mishap.line);
+  const way = mishap.line.axis === 'column' ? 'across' : 'down';
+  const reading = readingsOneWay(plan, mishap.piece, way).find((each) =>
+    isSameLine(each, mishap.line),
+  );
   if (!reading) return undefined;
   const depth = minus(mishap.at, reading.reading);
   if (depth <= 0) return undefined;

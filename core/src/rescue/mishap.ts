@@ -1,5 +1,5 @@
 import type { Length } from '../length/index.ts';
-import type { Side } from '../piece/index.ts';
+import { isSameLine, type LineRef, type Side } from '../piece/index.ts';
 
 /** What came out otherwise than planned. */
 export type Mishap =
@@ -14,7 +14,7 @@ export type Mishap =
   | {
       readonly kind: 'score';
       readonly piece: string;
-      readonly line: string;
+      readonly line: LineRef;
       readonly at: Length;
     }
   /** The card is torn or spoilt at an edge, so far in. */
@@ -29,11 +29,17 @@ export type Mishap =
 export interface DoneSoFar {
   /** Pieces that are cut. */
   readonly cut: ReadonlySet<string>;
-  /** Lines that are scored or marked, as `piece line`. */
-  readonly scored: ReadonlySet<string>;
+  /** Lines that are scored or ticked. */
+  readonly scored: readonly PieceLine[];
 }
 
-/** How a line is named among those of all pieces. */
-export function lineOf(piece: string, line: string): string {
-  return `${piece} ${line}`;
+/** A grid line of one of the pieces. */
+export interface PieceLine {
+  readonly piece: string;
+  readonly line: LineRef;
+}
+
+/** Whether a line of a piece is among these. */
+export function isAmong(lines: readonly PieceLine[], piece: string, line: LineRef): boolean {
+  return lines.some((each) => each.piece === piece && isSameLine(each.line, line));
 }

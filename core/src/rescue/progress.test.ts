@@ -12,8 +12,11 @@ import {
   rescue,
   stepAtHand,
   withDone,
+  type CutStep,
   type Job,
+  type LineRef,
   type Progress,
+  type Step,
 } from '../index.ts';
 import { anyRequest } from '../testing/requests.ts';
 
@@ -29,6 +32,23 @@ function after(job: Job, steps: number, boxes: number): Progress {
 
 const boxes = fc.integer({ min: 1, max: 9 });
 
+/** The straight lines that a step makes. */
+function linesIn(step: Step): readonly LineRef[] {
+  if (step.kind !== 'flat') return [];
+  return step.operations.flatMap((operation) =>
+    operation.kind === 'score' || operation.kind === 'mark'
+      ? operation.marks.map(({ line }) => line)
+      : [],
+  );
+}
+
+/** The pieces that a step cuts. */
+function givenBy({ cuts }: CutStep): readonly string[] {
+  return cuts.flatMap(({ gives, leaves }) =>
+    [gives, leaves].flatMap((part) => (part.kind === 'piece' ? [part.piece] : [])),
+  );
+}
+
 describe('what is done so far', () => {
   it('is what the steps have cut and scored, and nothing that no step has touched', () => {
     fc.assert(
@@ -36,30 +56,29 @@ describe('what is done so far', () => {
         const result = planBox(request);
         if (!result.ok) return;
         const { plan } = result;
-        const job = planJob(plan, request, count);
+        const job = planJob(plan, request, { boxes: count });
         const progress = after(job, steps, count);
         const { cut, scored } = doneSoFar(plan, job, progress, []);
-        for (const step of job.steps) {
-          const { work } = step;
-          const isTouched = doneOf(progress, step) > 0;
-          if (work.kind === 'trim') {
-            if (isTouched && work.gives.kind === 'piece')
-              expect(cut.has(work.gives.piece)).toBe(true);
-          } else if (work.kind === 'score' && isTouched)
-            for (const { line } of work.passes)
-              expect(scored.has(`${work.piece} ${line}`)).toBe(true);
-        }
         const touched = job.steps.filter((step) => doneOf(progress, step) > 0);
-        for (const piece of cut)
-          expect(
-            touched.some(({ work }) =>
-              work.kind === 'trim'
-                ? work.gives.kind === 'piece' && work.gives.piece === piece
-                : work.piece === piece,
+        const lines = touched.flatMap((step) =>
+          linesIn(step).map(({ axis, index }) => `${step.piece} ${axis} ${index}`),
+        );
+        const said = scored.map(({ piece, line }) => `${piece} ${line.axis} ${line.index}`);
+        expect(new Set(said)).toEqual(
+          new Set([
+            ...lines,
+            // A punch board leaves all lines of its piece.
+            ...said.filter((line) =>
+              touched.some((step) => step.bench === 'punch board' && line.startsWith(step.piece)),
             ),
-          ).toBe(true);
+          ]),
+        );
+        const given = touched.flatMap((step) =>
+          step.kind === 'cut' ? givenBy(step) : [step.piece],
+        );
+        expect(cut).toEqual(new Set(given));
         // Only what is cut can be scored.
-        for (const line of scored) expect(cut.has(line.split(' ')[0] ?? '')).toBe(true);
+        for (const { piece } of scored) expect(cut.has(piece)).toBe(true);
       }),
       { numRuns: 80 },
     );
@@ -71,7 +90,7 @@ describe('what is done so far', () => {
         const result = planBox(request);
         if (!result.ok) return;
         const { plan } = result;
-        const job = planJob(plan, request, count);
+        const job = planJob(plan, request, { boxes: count });
         const done = doneSoFar(plan, job, after(job, steps, count), []);
         const [piece] = plan.pieces;
         if (!piece) return;
@@ -79,27 +98,25 @@ describe('what is done so far', () => {
         const mishap = { kind: 'torn', piece: piece.id, edge: 'right', depth } as const;
         const [way] = rescue(plan, request, done, mishap).ways;
         if (!way || way.kind === 'another piece') return;
-        const again = planJob(way.plan, way.request, count);
+        const again = planJob(way.plan, way.request, { boxes: count });
         const made = new Set(way.request.made.map((each) => each.piece));
-        for (const { work } of again.steps) {
-          if (work.kind === 'trim' && work.gives.kind === 'piece')
-            expect(made.has(work.gives.piece)).toBe(false);
-          if (work.kind === 'score')
-            for (const { line } of work.passes) {
-              const isMade = way.request.made.some(
-                (each) =>
-                  each.piece === work.piece &&
-                  each.way === (line.startsWith('column') ? 'across' : 'down') &&
-                  each.marks.some(
-                    ({ mark }) =>
-                      mark ===
-                      way.plan.marks
-                        .find((marks) => marks.piece === work.piece)
-                        ?.readings.find((reading) => reading.line === line)?.mark,
-                  ),
-              );
-              expect(isMade).toBe(false);
-            }
+        for (const step of again.steps) {
+          if (step.kind === 'cut')
+            for (const given of givenBy(step)) expect(made.has(given)).toBe(false);
+          for (const line of linesIn(step)) {
+            const mark = way.plan.marks
+              .find((marks) => marks.piece === step.piece)
+              ?.readings.find(
+                ({ axis, index }) => axis === line.axis && index === line.index,
+              )?.mark;
+            const isMade = way.request.made.some(
+              (each) =>
+                each.piece === step.piece &&
+                each.way === (line.axis === 'column' ? 'across' : 'down') &&
+                each.marks.some((done) => done.mark === mark),
+            );
+            expect(isMade).toBe(false);
+          }
         }
       }),
       { numRuns: 60 },
@@ -118,13 +135,13 @@ describe('a piece that is cut again', () => {
         (request, count, steps, lost) => {
           const result = planBox(request);
           if (!result.ok) return;
-          const job = planJob(result.plan, request, count);
+          const job = planJob(result.plan, request, { boxes: count });
           const before = after(job, steps, count);
           const piece = result.plan.pieces[0]?.id ?? '';
           const now = redone(job, before, piece, lost);
           expect(progressSchema.parse(now)).toEqual(now);
           for (const step of job.steps) {
-            const isOwn = step.work.piece === piece && step.work.kind !== 'trim';
+            const isOwn = step.piece === piece && step.kind !== 'cut';
             const was = doneOf(before, step);
             expect(doneOf(now, step)).toBe(isOwn ? Math.max(0, was - lost) : was);
           }

@@ -21,8 +21,10 @@ function doneOn(plan: Plan, pieces: number, lines: number): DoneSoFar {
   const cut = new Set(plan.pieces.slice(0, pieces).map(({ id }) => id));
   const all = plan.marks
     .filter(({ piece }) => cut.has(piece))
-    .flatMap(({ piece, readings }) => readings.map(({ line }) => `${piece} ${line}`));
-  return { cut, scored: new Set(all.slice(0, lines)) };
+    .flatMap(({ piece, readings }) =>
+      readings.map(({ axis, index }) => ({ piece, line: { axis, index } })),
+    );
+  return { cut, scored: all.slice(0, lines) };
 }
 
 /** Every piece that is made already is in the plan as it is made. */
@@ -34,7 +36,7 @@ function expectKept(plan: Plan, { made }: PlanRequest): void {
     const readings = plan.marks.find((each) => each.piece === piece)?.readings ?? [];
     for (const { mark, at } of marks) {
       const axis = way === 'across' ? 'column' : 'row';
-      const there = readings.filter((each) => each.mark === mark && each.line.startsWith(axis));
+      const there = readings.filter((each) => each.mark === mark && each.axis === axis);
       expect(there.map(({ position }) => position)).toEqual([at]);
     }
   }
@@ -67,7 +69,7 @@ describe('a rescue', () => {
                 ? {
                     kind,
                     piece: piece.id,
-                    line: reading.line,
+                    line: { axis: reading.axis, index: reading.index },
                     at: nanometres(Math.max(1, reading.reading + by)),
                   }
                 : { kind, piece: piece.id, edge: 'right', depth: nanometres(Math.abs(by)) };
@@ -119,7 +121,7 @@ describe('a rescue', () => {
       rescue(
         result.plan,
         request,
-        { cut: new Set(['base']), scored: new Set() },
+        { cut: new Set(['base']), scored: [] },
         {
           kind: 'cut',
           piece: 'base',
@@ -135,7 +137,7 @@ describe('a rescue', () => {
     const both = rescue(
       result.plan,
       request,
-      { cut: new Set(['base', 'lid']), scored: new Set() },
+      { cut: new Set(['base', 'lid']), scored: [] },
       { kind: 'cut', piece: 'base', width: inchFraction(59, 16), height: inchFraction(60, 16) },
     );
     const [best] = both.ways;

@@ -1,9 +1,8 @@
 import { planChanges } from '../compare/index.ts';
-import { formatGap, formatLength, formatWithUnit } from '../length/index.ts';
+import { formatGap, formatLength, formatSize, formatWithUnit } from '../length/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
 import { planWithLessRoom, type Plan } from '../planning/index.ts';
 import type { MadeWay, PlanRequest } from '../request/index.ts';
-import { formatSize } from '../steps/index.ts';
 import { cutDown, factsAfter, trimFor, trimmedAt } from './facts.ts';
 import type { DoneSoFar, Mishap } from './mishap.ts';
 

@@ -14,7 +14,7 @@ const options = z.object({
 function fingerHoles(wall: Length, across: Length, deep: Length): readonly Cutout[] {
   return [half(wall), plus(wall, across, half(wall))].map((x) => ({
     shape: 'hole',
-    use: 'finger',
+    use: 'finger hole',
     centre: { x, y: plus(wall, half(deep)) },
     radius: smallest(millimetres(9), times(wall, 0.28), times(deep, 0.2)),
   }));

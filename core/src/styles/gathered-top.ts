@@ -47,7 +47,12 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     },
     ends,
   );
-  return tubeAnswer(tube, box, [collar, flaps]);
+  return tubeAnswer({
+    tube,
+    finished: box,
+    ends: [collar, flaps],
+    closes: () => 'gathered',
+  });
 }
 
 /** A tube with a collar that a ribbon draws in. */

@@ -40,7 +40,7 @@ import {
   type Tolerance,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
-import type { Cutout, Spot } from '../piece/index.ts';
+import type { Cutout, CutoutUse, Spot } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf, whether } from './options.ts';
 
@@ -116,7 +116,7 @@ interface Ids {
 }
 
 /** Straight-sided waste from one corner to the opposite one. */
-function waste(use: string, from: Spot, to: Spot): Cutout {
+function waste(use: CutoutUse, from: Spot, to: Spot): Cutout {
   return {
     shape: 'trim',
     use,
@@ -157,7 +157,7 @@ function drawHinged(ids: Ids, size: SizeOf, { thumbNotch, front }: Options) {
     spare === 0
       ? []
       : mirrored(zero, spare).map(({ left, right }) =>
-          waste('lid', { x: left, y: y(0) }, { x: right, y: y(2) }),
+          waste('lid side', { x: left, y: y(0) }, { x: right, y: y(2) }),
         );
   // Behind a curved corner no tab may show.
   const curves =

@@ -40,12 +40,12 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     ends,
   );
   // Each of the two reaches past the middle.
-  return tubeAnswer(
+  return tubeAnswer({
     tube,
-    box,
-    [flap, flaps],
-    [{ less: floor.deep, more: flap.id, moreTimes: 2, by: millimetres(1) }],
-  );
+    finished: box,
+    ends: [flap, flaps],
+    smaller: [{ less: floor.deep, more: flap.id, moreTimes: 2, by: millimetres(1) }],
+  });
 }
 
 /** A tube whose front and back run up to shaped edges that close over each other. */

@@ -5,6 +5,7 @@ import {
   gluedEnd,
   gluedFlaps,
   pinchedEnd,
+  pinchesSides,
   section,
   tubeAnswer,
   tubeStages,
@@ -58,12 +59,16 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     },
     ends,
   );
-  return tubeAnswer(
+  return tubeAnswer({
     tube,
-    bag,
-    [gable, fin, ...(folds ? [over] : []), flaps],
-    folds ? [{ less: over.id, more: fin.id, by: millimetres(1) }] : [],
-  );
+    finished: bag,
+    ends: [gable, fin, ...(folds ? [over] : []), flaps],
+    smaller: folds ? [{ less: over.id, more: fin.id, by: millimetres(1) }] : [],
+    closes: (size) =>
+      pinchesSides(size(floor.across), size(floor.deep))
+        ? 'pinched sides'
+        : 'pinched front and back',
+  });
 }
 
 /** A bag whose top is pinched flat, its sides folded in. */

@@ -17,7 +17,7 @@ describe('a tuck-end box', () => {
   it('hangs by a tab over its back, whose hole lies inside the tab', () => {
     everyBox('tuck-end', ({ grid, cutouts, choice: { options } }) => {
       const { columns, rows } = grid('box');
-      const [hole] = cutouts('box', 'hanging');
+      const [hole] = cutouts('box', 'hanging hole');
       expect(hole !== undefined).toBe(options.hangTab);
       expect(cutouts('box', 'window')).toHaveLength(options.window ? 1 : 0);
       if (hole?.shape !== 'hole') return;

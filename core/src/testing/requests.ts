@@ -93,6 +93,17 @@ export const anyPaper: fc.Arbitrary<Paper> = fc
   .record({ thickness: length(0.15, 0.6), printRuns: fc.constantFrom('any way', 'one way') })
   .map((paper) => ({ ...stockPaper('dusk'), ...paper }));
 
+type ThreePapers = [Paper, Paper, Paper];
+
+/** Three papers of the drawer, each by its own name. */
+function named([first, second, third]: ThreePapers): ThreePapers {
+  const as = (id: string, paper: Paper): Paper => {
+    const { name } = stockPaper(id);
+    return { ...paper, id, name };
+  };
+  return [as('dusk', first), as('sodium', second), as('comet', third)];
+}
+
 /** A style with any of its options. */
 export function anyChoiceOf(style: StyleSummary): fc.Arbitrary<StyleChoice> {
   const options = style.options.map((option): fc.Arbitrary<[string, unknown]> => {
@@ -170,7 +181,8 @@ export function requestsIn(
     .map(({ gift, room, papers, kit, style, lean, unit }) => ({
       ...usualRequest(gift, unit),
       room,
-      papers,
+      // Papers that differ have names of their own.
+      papers: named(papers),
       kit,
       style,
       lean,

@@ -19,6 +19,7 @@ import {
   type Toolbox,
   type ToolKind,
 } from '../index.ts';
+import { flatOf } from '../testing/flat.ts';
 import { anyRequest, shippedKits, sundial } from '../testing/requests.ts';
 
 const anyKinds = fc.subarray<ToolKind>([...toolKindSchema.options]);
@@ -56,9 +57,10 @@ describe('a kit', () => {
         const asked = { ...request, kit: { ...kit, rulers: [] } };
         const result = planBox(asked);
         if (!result.ok) return;
-        const { steps } = result.plan;
-        const isRuled = steps.some(
-          (step) => step.kind === 'slant' || (step.kind === 'score' && step.tool === 'ruler'),
+        const isRuled = flatOf(result.plan, asked.kit).some(
+          (each) =>
+            each.kind === 'slanted score' ||
+            ((each.kind === 'score' || each.kind === 'mark') && each.tool === 'ruler'),
         );
         const marks = verdictsOf(result.plan, asked).find(({ about }) => about === 'marks');
         expect(marks?.text.join('') === 'A ruler is missing').toBe(isRuled);
@@ -87,10 +89,11 @@ describe('a kit', () => {
     expect(cuttingMeans(kit)?.step).toBe(ruler?.step);
     const result = planBox({ ...usualRequest(sundial, 'inch'), kit });
     if (!result.ok) throw new Error('A ruler makes it');
-    const scores = result.plan.steps.flatMap((step) => (step.kind === 'score' ? [step] : []));
-    expect(scores.map(({ tool, offGroove }) => [tool, offGroove])).toEqual(
-      scores.map(() => ['ruler', undefined]),
+    const tools = flatOf(result.plan, kit).flatMap((each) =>
+      each.kind === 'score' ? [each.tool] : [],
     );
+    expect(new Set(tools)).toEqual(new Set(['ruler']));
+    expect(result.plan.offGrid).toBe(0);
   });
 });
 

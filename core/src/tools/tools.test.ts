@@ -16,6 +16,7 @@ import {
   type Toolbox,
   type Unit,
 } from '../index.ts';
+import { flatOf } from '../testing/flat.ts';
 import { anyRequest, sundial } from '../testing/requests.ts';
 
 /** The shipped tools with some of them marked as the maker's. */
@@ -106,20 +107,27 @@ describe('a score off the grooves', () => {
           const trimmer = { ...request.kit.trimmer, scoringTip };
           const kit = kitOf({ trimmer, board: { ...request.kit.board, grooveLength: inches(40) } });
           const result = planBox({ ...request, kit });
-          return result.ok ? result.plan : undefined;
+          return result.ok ? { plan: result.plan, kit } : undefined;
         });
         // What is cut and where it is scored is the same either way.
-        expect(withTip?.pieces).toEqual(without?.pieces);
-        const scores = (plan: typeof withTip) =>
-          plan?.steps.flatMap((step) => (step.kind === 'score' ? [step] : [])) ?? [];
-        for (const { tool, offGroove } of scores(without))
-          expect(tool).toBe(offGroove ? 'ruler' : 'board');
-        for (const { tool, offGroove, reading, passes } of scores(withTip)) {
-          if (!offGroove) expect(tool).toBe('board');
+        expect(withTip?.plan.pieces).toEqual(without?.plan.pieces);
+        const { pitch, reach } = request.kit.board;
+        const scores = (box: typeof withTip) =>
+          (box ? flatOf(box.plan, box.kit) : []).flatMap((each) =>
+            each.kind === 'score' ? each.marks.map((mark) => ({ tool: each.tool, mark })) : [],
+          );
+        for (const { tool, mark } of [...scores(without), ...scores(withTip)])
+          if (tool === 'board') {
+            // With a shim between, the edge lies off the fence by its thickness.
+            const groove = mark.reading + (mark.shim ?? 0);
+            expect(groove % pitch === 0 && groove <= reach).toBe(true);
+          }
+        expect(scores(without).some(({ tool }) => tool === 'tip')).toBe(false);
+        for (const { tool, mark } of scores(withTip)) {
           if (tool !== 'tip') continue;
           tips++;
-          expect(reading % request.kit.trimmer.step).toBe(0);
-          expect(passes.every(({ part }) => part === undefined)).toBe(true);
+          expect(mark.reading % request.kit.trimmer.step).toBe(0);
+          expect(mark.part).toBeUndefined();
         }
       }),
     );

@@ -22,7 +22,7 @@ import { useDrafts } from '../stores/drafts.ts';
 import { useProject } from '../stores/project.ts';
 import ConflictBar from './ConflictBar.vue';
 import BasisBar from './BasisBar.vue';
-import CutCard from './CutCard.vue';
+import CutList from './CutList.vue';
 import CuttingMat from './CuttingMat.vue';
 import GiftPanel from './GiftPanel.vue';
 import RefusalNote from './RefusalNote.vue';
@@ -31,7 +31,7 @@ import { fileName, saveFile } from './save-file.ts';
 import { saveWords } from './save-words.ts';
 import VerdictBar from './VerdictBar.vue';
 
-/** The box: what is asked on the left, the mat in the middle, the cut card on the right. */
+/** The box: what is asked on the left, the mat in the middle, the cut list on the right. */
 const props = defineProps<{ id: string }>();
 
 const project = useProject();
@@ -224,7 +224,7 @@ async function keepBoth(): Promise<void> {
           @anew="project.forgetMade()"
         />
       </section>
-      <CutCard
+      <CutList
         v-if="project.shown"
         :plan="project.shown.plan"
         :request="project.shown.request"
@@ -243,7 +243,7 @@ async function keepBoth(): Promise<void> {
           :changes="changes"
           @done="project.change('basis', ({ basis: _, ...whole }) => whole)"
         />
-      </CutCard>
+      </CutList>
     </main>
     <main v-else class="waiting">
       <p v-if="project.openState.kind === 'opening'" class="quiet" role="status">

@@ -4,6 +4,7 @@ import {
   cutSizeOf,
   linesAtMark,
   paperFor,
+  type LineRef,
   type Plan,
   type PlanRequest,
 } from '@rangoli/core';
@@ -58,24 +59,29 @@ const hasMountains = computed(() =>
 );
 
 interface MatLine {
-  readonly name: string;
-  readonly x1: number;
-  readonly x2: number;
-  readonly y1: number;
-  readonly y2: number;
+  /** The grid line that it is. */
+  readonly of: LineRef;
+  readonly run: {
+    readonly x1: number;
+    readonly x2: number;
+    readonly y1: number;
+    readonly y2: number;
+  };
 }
 
 const lines = computed(() =>
   layout.value.pieces.map((placed): readonly MatLine[] => {
     const { scale } = layout.value;
     const marks = props.plan.marks.find(({ piece }) => piece === placed.piece.id)?.readings ?? [];
-    return marks.flatMap(({ line: name }) =>
-      linesAtMark(placed.piece.grid, name).map(({ from, to }) => ({
-        name,
-        x1: from.x * scale,
-        y1: from.y * scale,
-        x2: to.x * scale,
-        y2: to.y * scale,
+    return marks.flatMap((ref) =>
+      linesAtMark(placed.piece.grid, ref).map(({ from, to }) => ({
+        of: ref,
+        run: {
+          x1: from.x * scale,
+          y1: from.y * scale,
+          x2: to.x * scale,
+          y2: to.y * scale,
+        },
       })),
     );
   }),
@@ -110,14 +116,14 @@ const lines = computed(() =>
           </g>
           <MatMeasures :placed="placed" :unit="unit" />
           <g v-for="(line, at) in lines[i]" :key="at">
-            <g v-if="highlight.isLit(placed.piece.id, line.name)" class="lit">
-              <line v-bind="line" />
-              <circle :cx="line.x1" :cy="line.y1" r="5.5" />
+            <g v-if="highlight.isLit(placed.piece.id, line.of)" class="lit">
+              <line v-bind="line.run" />
+              <circle :cx="line.run.x1" :cy="line.run.y1" r="5.5" />
             </g>
             <line
               class="reach"
-              v-bind="line"
-              @pointerenter="highlight.light(placed.piece.id, [line.name])"
+              v-bind="line.run"
+              @pointerenter="highlight.light(placed.piece.id, [line.of])"
               @pointerleave="highlight.unlight()"
             />
           </g>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import {
   cutSizeOf,
+  flatOperations,
   inchFraction,
   millimetres,
   punchHeadline,
   type Kit,
+  type LineRef,
   type Piece,
-  type Plan,
-  type PunchStep,
+  type PunchOperation,
 } from '@rangoli/core';
 import { computed } from 'vue';
 import RulerStrip from '../parts/RulerStrip.vue';
@@ -15,20 +16,20 @@ import { useHighlight } from '../stores/highlight.ts';
 import StripBlock from './StripBlock.vue';
 
 /** How a punch board is set for a piece: its marks on the board's ruler, and how it goes on from there. */
-const props = defineProps<{ piece: Piece; plan: Plan; kit: Kit }>();
+const props = defineProps<{ piece: Piece; kit: Kit }>();
 
 const highlight = useHighlight();
 
-const steps = computed((): readonly PunchStep[] =>
-  props.plan.steps.flatMap((step) =>
-    step.kind === 'punch' && step.piece === props.piece.id ? [step] : [],
+const steps = computed((): readonly PunchOperation[] =>
+  flatOperations(props.piece, [], props.kit).flatMap((operation) =>
+    operation.kind === 'punch' ? [operation] : [],
   ),
 );
-const lines = computed(() => {
+const lines = computed((): readonly LineRef[] => {
   const { columns, rows } = props.piece.grid;
   return [
-    ...columns.slice(1).map((_, i) => `column ${i + 1}`),
-    ...rows.slice(1).map((_, i) => `row ${i + 1}`),
+    ...columns.slice(1).map((_, i) => ({ axis: 'column', index: i + 1 }) as const),
+    ...rows.slice(1).map((_, i) => ({ axis: 'row', index: i + 1 }) as const),
   ];
 });
 const isLit = computed(() => lines.value.some((line) => highlight.isLit(props.piece.id, line)));

@@ -84,7 +84,7 @@ const figures = computed(() => (props.compared.ok ? props.compared.figures : und
       </span>
       <span v-if="figures" class="figures">
         <span
-          ><b>{{ figures.scores }}</b> scores, <b>{{ figures.settings }}</b> settings</span
+          ><b>{{ figures.scores }}</b> scores, laid <b>{{ figures.lyings }}</b> times</span
         >
         <b>{{ Math.round(figures.minutes) }} min</b>
         <span v-if="figures.offGrid === 0">all on your marks</span>

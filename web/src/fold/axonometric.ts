@@ -4,6 +4,11 @@ import type { CardColours } from './box-faces.ts';
 
 /** A face as it is drawn flat on the screen. */
 export interface DrawnFace {
+  readonly part: string;
+  /** Its place among the faces of its part. */
+  readonly face: number;
+  /** Which side of its card is seen. */
+  readonly shows: 'inside' | 'outside';
   readonly path: string;
   readonly fill: string;
 }
@@ -51,6 +56,9 @@ export function drawFaces(
     const fill = (showsInside ? colour?.inside : colour?.outside) ?? '#ffffff';
     const depth = ring.reduce((sum, point) => sum + point.z, 0) / ring.length;
     return {
+      part: face.part,
+      face: face.face,
+      shows: showsInside ? ('inside' as const) : ('outside' as const),
       depth,
       ring,
       toEye,

@@ -95,7 +95,7 @@ describe('a box drawn in space', () => {
       const { faces } = sceneAt(box, box.end, 0);
       // Whatever is read on a ruler, scores that run aslant from a mark too.
       const lines = plan.marks.flatMap(({ piece, readings }) =>
-        readings.map(({ line }) => ({ piece, line })),
+        readings.map(({ axis, index }) => ({ piece, line: { axis, index } })),
       );
       const points = litEdges(box, faces, lines);
       expect(points.length).toBeGreaterThan(0);

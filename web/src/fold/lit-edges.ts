@@ -1,16 +1,17 @@
 import {
   linesAtMark,
   type FoldingBox,
+  type LineRef,
   type PlacedFace,
   type Point,
   type Run,
   type Vector,
 } from '@rangoli/core';
 
-/** A grid line of a piece by name, as the strip and the piece name it. */
+/** A grid line of a piece. */
 export interface LitLine {
   readonly piece: string;
-  readonly line: string;
+  readonly line: LineRef;
 }
 
 /** How far a point lies from a straight run. */

@@ -1,20 +1,22 @@
 <script setup lang="ts">
 import {
   cutSizeOf,
-  grooveFor,
-  quarterTurnsTo,
+  lyingWith,
+  plus,
   scoreRun,
   stretchOnBoard,
   toMillimetres,
   zero,
-  type Piece,
-  type ScoreRun,
-  type ScoreStep,
+  type ScoreGrid,
+  type ScoreMark,
+  type ScoreOperation,
   type ScoringBoard,
+  type Side,
 } from '@rangoli/core';
 import { useMediaQuery } from '@vueuse/core';
 import { computed } from 'vue';
 import { isDark } from '../parts/colour.ts';
+import PieceDrawing from '../parts/PieceDrawing.vue';
 import { cornerAfter, drawnRun } from './drawn-sheet.ts';
 import ToolFrame from './ToolFrame.vue';
 import ToolMarks from './ToolMarks.vue';
@@ -25,15 +27,16 @@ const props = defineProps<{
   board: Pick<ScoringBoard, 'unit' | 'pitch' | 'reach' | 'fence'>;
   /** Measured along a ruler that lies on the card, with no board under it. */
   bare?: boolean;
-  piece: Piece;
+  /** The piece with what is made on it, and nothing else. */
+  grid: ScoreGrid;
   colour: string;
-  step: ScoreStep;
-  /** Which of the step's scores is at hand. */
-  pass: number;
+  /** What is made while the piece lies so, and the mark at hand. */
+  operation: ScoreOperation;
+  mark: ScoreMark;
   /** How often the piece has been turned by a quarter in all, so that it never turns back. */
   turns: number;
-  /** What has been scored on the piece already. */
-  scored: readonly ScoreRun[];
+  /** What has been scored in this step already. */
+  done: readonly { readonly edge: Side; readonly mark: ScoreMark }[];
 }>();
 
 /** On a narrow screen the board is drawn only as far as it is needed. */
@@ -46,18 +49,16 @@ const border = 8;
 /** Card never lies closer to the board's lower end than this. */
 const below = 26;
 
-const size = computed(() => {
-  const { width: across, height: down } = cutSizeOf(props.piece.grid);
-  return { width: across, height: down };
-});
+const size = computed(() => cutSizeOf(props.grid));
 const wide = computed(() => toMillimetres(size.value.width));
 const tall = computed(() => toMillimetres(size.value.height));
-/** How far the piece reaches along the ruler and down the board, in every way that it is laid here. */
+const isTurned = computed(
+  () => props.operation.edge === 'top' || props.operation.edge === 'bottom',
+);
+/** How far the piece reaches along the ruler and down the board. */
 const lies = computed(() => {
-  const turned = props.step.passes.map(({ edge }) => edge === 'top' || edge === 'bottom');
-  const across = turned.map((isTurned) => (isTurned ? tall.value : wide.value));
-  const down = turned.map((isTurned) => (isTurned ? wide.value : tall.value));
-  return { across: Math.max(...across), down: Math.max(...down) };
+  const [across, down] = isTurned.value ? [tall.value, wide.value] : [wide.value, tall.value];
+  return { across, down: Math.max(down, Math.min(wide.value, tall.value)) };
 });
 /** A board is known by its whole length; of a ruler only what lies along the card is of use. */
 const reach = computed(() => {
@@ -68,10 +69,7 @@ const reach = computed(() => {
 const across = computed(() => fence + Math.max(reach.value, lies.value.across) + 2 * border);
 const down = computed(() => ruler + lies.value.down + below);
 
-const pass = computed(() => props.step.passes[props.pass] ?? props.step.passes[0]);
-const quarters = computed(() =>
-  pass.value ? quarterTurnsTo(pass.value.edge, props.board.fence) : 0,
-);
+const quarters = computed(() => lyingWith(props.operation.edge, props.board.fence).turns);
 
 /** Away from the fence: to the right of one on the left, and the other way round. */
 const away = computed((): 1 | -1 => (props.board.fence === 'left' ? 1 : -1));
@@ -81,7 +79,7 @@ const start = computed(() =>
 );
 
 /** How far the shim keeps the piece off the fence. */
-const shim = computed(() => toMillimetres(props.step.shim ?? zero));
+const shim = computed(() => toMillimetres(props.mark.shim ?? zero));
 
 /** The piece brought to lie in the corner of fence and ruler, turned clockwise. */
 const placed = computed(() => {
@@ -93,31 +91,34 @@ const placed = computed(() => {
   const angle = 90 * props.turns;
   const turned = `translate(${left}px, ${y}px) rotate(${angle}deg)`;
   // Over end to end, the same edge stays at the fence.
-  const over = pass.value?.over ? `translate(0px, ${higher}px) scale(1, -1) ` : '';
+  const over = props.operation.lying.over ? `translate(0px, ${higher}px) scale(1, -1) ` : '';
   return { transform: `translate(${away.value * shim.value}px, 0px) ${over}${turned}` };
 });
 
-const runs = computed(() => {
-  const { passes, reading } = props.step;
-  const before = passes
-    .slice(0, props.pass)
-    .map((each) => scoreRun(each, reading, size.value.width, size.value.height));
-  return [...props.scored, ...before].map(drawnRun);
-});
-const here = computed(() => {
-  const now = pass.value;
-  if (!now) return undefined;
-  return drawnRun(scoreRun(now, props.step.reading, size.value.width, size.value.height));
-});
+const runs = computed(() =>
+  props.done.map(({ edge, mark }) => drawnRun(scoreRun(edge, mark, size.value))),
+);
+const here = computed(() => drawnRun(scoreRun(props.operation.edge, props.mark, size.value)));
 
-/** The groove that the score is made at. */
-const reading = computed(() => toMillimetres(grooveFor(props.step.reading, props.step.shim)));
+/** The groove that a score is made at. */
+function grooveOf(mark: ScoreMark): number {
+  return toMillimetres(plus(mark.reading, mark.shim ?? zero));
+}
+const reading = computed(() => grooveOf(props.mark));
+/** The other marks of this lying, on the ruler. */
+const others = computed(() =>
+  props.operation.marks.filter((mark) => mark !== props.mark).map(grooveOf),
+);
 /** How far down the board the score at hand runs. */
 const ends = computed(() => {
-  const now = pass.value;
-  const { from, to } = now
-    ? stretchOnBoard(now, size.value.width, size.value.height, props.board.fence)
-    : { from: zero, to: size.value.height };
+  const { edge, lying } = props.operation;
+  const { from, to } = stretchOnBoard(
+    edge,
+    lying.over,
+    props.mark.part,
+    size.value,
+    props.board.fence,
+  );
   return { from: toMillimetres(from), to: toMillimetres(to) };
 });
 </script>
@@ -167,7 +168,7 @@ const ends = computed(() => {
       :height="lies.down"
     />
     <g class="piece" :style="placed">
-      <rect class="card" x="0" y="0" :width="wide" :height="tall" :fill="colour" />
+      <PieceDrawing :piece="{ grid }" :colour="colour" :grain="grain" on-bench />
       <line
         v-for="(run, i) in runs"
         :key="i"
@@ -175,8 +176,16 @@ const ends = computed(() => {
         class="scored"
         :stroke="isDark(colour) ? '#ffffff' : '#14302d'"
       />
-      <line v-if="here" v-bind="here" class="faint" />
+      <line v-bind="here" class="faint" />
     </g>
+    <circle
+      v-for="other in others"
+      :key="other"
+      class="other"
+      :cx="away * other"
+      :cy="-ruler - 1"
+      :r="6 * grain"
+    />
     <g class="at" :transform="`translate(${away * reading} 0)`">
       <line class="casing" :y1="-ruler - 2 * grain" :y2="ends.to + 6" />
       <line :y1="-ruler - 2 * grain" :y2="ends.to + 6" />
@@ -195,7 +204,7 @@ const ends = computed(() => {
         :y2="ends.from"
       />
       <line
-        v-if="pass?.part"
+        v-if="mark.part"
         class="from"
         :x1="-7 * grain"
         :x2="7 * grain"
@@ -224,6 +233,13 @@ const ends = computed(() => {
 .at .from {
   stroke: var(--turmeric);
   stroke-width: calc(3px * var(--grain));
+}
+
+.other {
+  fill: var(--mat);
+  stroke: var(--turmeric);
+  stroke-width: calc(1.8px * var(--grain));
+  stroke-dasharray: calc(3px * var(--grain)) calc(3px * var(--grain));
 }
 
 .tip {

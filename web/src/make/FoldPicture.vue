@@ -1,19 +1,21 @@
 <script setup lang="ts">
-import { sceneAt, type Papers, type Plan } from '@rangoli/core';
+import { sceneAt, type AssemblyOperation, type Papers, type Plan } from '@rangoli/core';
 import { usePreferredReducedMotion, useRafFn } from '@vueuse/core';
 import { computed, shallowRef, watch } from 'vue';
-import { drawFaces } from '../fold/axonometric.ts';
+import { drawFaces, type DrawnFace } from '../fold/axonometric.ts';
 import { coloursOf, foldingBoxOf } from '../fold/box-faces.ts';
 
-/** The box as one stage of its folding goes on, over and over; half done where motion is unwanted. */
+/**
+ * The box while it folds from one stage to another, over and over; half done where motion is unwanted. What
+ * takes adhesive is hatched, and where it goes has a dashed border.
+ */
 const props = defineProps<{
   plan: Plan;
   papers: Papers;
-  stage: number;
-  /** Only this piece of it. */
-  piece?: string | undefined;
-  /** The whole way from flat to closed, and not one stage. */
-  whole?: boolean;
+  /** Stages of the folding box; the whole way from flat to closed without them. */
+  from?: number;
+  to?: number;
+  operations?: readonly AssemblyOperation[];
 }>();
 
 const box = computed(() => foldingBoxOf(props.plan, props.papers));
@@ -28,27 +30,80 @@ let begun: number | undefined;
 useRafFn(({ timestamp }) => {
   if (motion.value === 'reduce') return;
   begun ??= timestamp;
-  const long = props.whole ? 3 * takes : takes;
+  const long = takes * Math.min(3, Math.max(1, end.value - start.value));
   const at = (timestamp - begun) % (long + rests);
   share.value = Math.min(1, at / long);
 });
 watch(
-  () => props.stage,
+  () => [props.from, props.to],
   () => {
     begun = undefined;
     share.value = 0.6;
   },
 );
 
+const start = computed(() => props.from ?? 0);
+const end = computed(() => Math.max(props.to ?? box.value.end, start.value + 1));
+
+/** Only the piece at hand, until pieces come together. */
+const alone = computed(() => {
+  const kinds = new Set(props.operations?.map(({ kind }) => kind) ?? []);
+  const isOwn = !['join', 'attach', 'put in', 'close'].some((kind) =>
+    props.operations?.some((each) => each.kind === kind),
+  );
+  const [first] = props.operations ?? [];
+  const isRound = props.operations?.some(
+    (each) => each.kind === 'glue' && each.round !== undefined,
+  );
+  return kinds.size > 0 && isOwn && !isRound ? first?.piece : undefined;
+});
+
 function drawnAt(time: number) {
   const { faces } = sceneAt(box.value, time, 0);
-  const [only] = box.value.parts.filter((part) => part.piece.id === props.piece);
+  const [only] = box.value.parts.filter((part) => part.piece.id === alone.value);
   const shown = only ? faces.filter(({ part }) => part === only.part.id) : faces;
   return drawFaces(shown, colours.value, 2);
 }
 
 function timeAt(part: number): number {
-  return props.whole ? part * box.value.end : props.stage + part;
+  return start.value + part * (end.value - start.value);
+}
+
+/** A side of a face of a piece: where adhesive is, or where it goes. */
+interface GluedSide {
+  readonly piece: string;
+  readonly face: number;
+  readonly side: 'inside' | 'outside';
+}
+
+const sides = computed(() => {
+  const adhesive: GluedSide[] = [];
+  const target: GluedSide[] = [];
+  for (const operation of props.operations ?? []) {
+    if (operation.kind === 'glue') {
+      const { piece, faces, adhesiveOn, onto, ontoSide } = operation;
+      adhesive.push(...faces.map(({ at }) => ({ piece, face: at, side: adhesiveOn })));
+      target.push(...onto.map(({ at }) => ({ piece, face: at, side: ontoSide })));
+    }
+    if (operation.kind === 'attach')
+      for (const { face, adhesiveOn, on, onSide } of operation.joints) {
+        adhesive.push({ piece: operation.piece, face: face.at, side: adhesiveOn });
+        target.push({ piece: operation.onto, face: on.at, side: onSide });
+      }
+  }
+  return { adhesive, target };
+});
+
+function isAmong(face: DrawnFace, all: readonly GluedSide[]): GluedSide | undefined {
+  const piece = box.value.parts.find(({ part }) => part.id === face.part)?.piece.id;
+  return all.find((each) => each.piece === piece && each.face === face.face);
+}
+
+/** How a face is marked: hatched where its adhesive is seen, dashed where it is behind, or where it goes. */
+function markOf(face: DrawnFace): 'adhesive' | 'behind' | 'target' | undefined {
+  const adhesive = isAmong(face, sides.value.adhesive);
+  if (adhesive) return adhesive.side === face.shows ? 'adhesive' : 'behind';
+  return isAmong(face, sides.value.target) ? 'target' : undefined;
 }
 
 /** One frame for the whole stage, so that nothing jumps. */
@@ -68,13 +123,21 @@ const picture = computed(() => drawnAt(timeAt(share.value)));
 <template>
   <div class="frame">
     <svg :viewBox="viewBox" role="img" aria-label="The box as it is put together">
-      <path
-        v-for="(face, i) in picture.faces"
-        :key="i"
-        :d="face.path"
-        :fill="face.fill"
-        fill-rule="evenodd"
-      />
+      <defs>
+        <pattern
+          id="adhesive"
+          width="2.6"
+          height="2.6"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <line x1="0" x2="0" y1="0" y2="2.6" />
+        </pattern>
+      </defs>
+      <template v-for="(face, i) in picture.faces" :key="i">
+        <path :d="face.path" :fill="face.fill" fill-rule="evenodd" />
+        <path v-if="markOf(face)" :d="face.path" :class="markOf(face)" fill-rule="evenodd" />
+      </template>
     </svg>
   </div>
 </template>
@@ -97,5 +160,24 @@ path {
   stroke-width: 1;
   stroke-linejoin: round;
   vector-effect: non-scaling-stroke;
+}
+
+.adhesive {
+  fill: url('#adhesive');
+  stroke: var(--turmeric);
+  stroke-width: 2.5;
+}
+
+.behind,
+.target {
+  fill: none;
+  stroke: var(--turmeric);
+  stroke-width: 2;
+  stroke-dasharray: 6 5;
+}
+
+pattern line {
+  stroke: var(--turmeric);
+  stroke-width: 0.9;
 }
 </style>

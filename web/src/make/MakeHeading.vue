@@ -2,11 +2,14 @@
 import Worded from '../parts/Worded.vue';
 
 /** What is read from two metres, and the whole instruction under it. */
-defineProps<{ figure: string; text: string }>();
+defineProps<{ figure: string; text: string; aside?: string }>();
 </script>
 
 <template>
-  <h1 :class="{ long: figure.length > 16 }"><Worded :text="figure" /></h1>
+  <div class="head">
+    <h1 :class="{ long: figure.length > 16 }"><Worded :text="figure" /></h1>
+    <p v-if="aside" class="aside"><Worded :text="aside" /></p>
+  </div>
   <p><Worded :text="text" /></p>
 </template>
 
@@ -19,6 +22,19 @@ h1 {
 
 h1.long {
   font-size: 44px;
+}
+
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 28px;
+}
+
+.head .aside {
+  margin: 0;
+  font-size: 18px;
+  color: #d3e2dd;
 }
 
 p {

@@ -3,10 +3,13 @@ import {
   countInWords,
   doneOf,
   isDone,
+  ordinalInWords,
+  markWords,
   noteBefore,
-  sayJobStep,
-  type JobStep,
+  sayStep,
   type LidCorners,
+  type Step,
+  type Telling,
 } from '@rangoli/core';
 import { ListChecks } from '@lucide/vue';
 import { useEventListener, useSwipe } from '@vueuse/core';
@@ -22,6 +25,7 @@ import MakeBar from './MakeBar.vue';
 import MakeFooter from './MakeFooter.vue';
 import MakeHeading from './MakeHeading.vue';
 import { minutesInWords } from './minutes.ts';
+import { useMoments } from './use-moments.ts';
 import StepList from './StepList.vue';
 import StepPicture from './StepPicture.vue';
 import TrialBox from './TrialBox.vue';
@@ -42,11 +46,27 @@ useEventListener(window, 'pagehide', () => making.flush());
 const shown = computed(() => project.shown);
 const kit = computed(() => shown.value?.request.kit);
 const step = computed(() => making.step);
+const telling = computed((): Telling | undefined =>
+  shown.value && making.job
+    ? { job: making.job, box: shown.value.plan, kit: shown.value.request.kit }
+    : undefined,
+);
+const moments = useMoments(() => step.value);
 const words = computed(() => {
-  if (!step.value || !kit.value || !making.job) return undefined;
-  const said = sayJobStep(step.value, kit.value);
-  const note = noteBefore(making.job, step.value, kit.value);
+  if (!step.value || !telling.value) return undefined;
+  const said = sayStep(step.value, telling.value);
+  const note = noteBefore(telling.value.job, step.value, telling.value.kit);
   return note === undefined ? said : { ...said, text: `${note} ${said.text}` };
+});
+/** The figure of the moment: the mark at hand, or the setting of the cut. */
+const now = computed(() => {
+  const moment = moments.moment.value;
+  if (!words.value || !kit.value) return undefined;
+  if (moment?.kind !== 'mark') return { figure: words.value.figure, aside: '' };
+  const { figure, words: where } = markWords(moment.mark, moment.operation, kit.value);
+  const place =
+    moment.of === 1 ? '' : `${ordinalInWords(moment.nth)} of ${countInWords(moment.of)}`;
+  return { figure, aside: [place, where].filter((each) => each !== '').join(' · ') };
 });
 const number = computed(() =>
   step.value && making.job ? making.job.steps.indexOf(step.value) + 1 : 0,
@@ -63,6 +83,12 @@ const allWords = computed(() => {
     : `The other ${countInWords(count)} done`;
 });
 
+/** The next thing of this step: a mark, or a cut; from the last one back to the first. */
+const nextWords = computed(() => {
+  const thing = moments.moment.value?.kind === 'cut' ? 'cut' : 'mark';
+  return moments.hasNext.value ? `Next ${thing}` : `First ${thing}`;
+});
+
 /** What a trial box teaches plans the next one anew; this one stays made until the maker goes on. */
 const rests = shallowRef(false);
 function makeMore(): void {
@@ -71,7 +97,7 @@ function makeMore(): void {
 }
 
 const showsList = shallowRef(false);
-function go(to: JobStep): void {
+function go(to: Step): void {
   rests.value = false;
   showsList.value = false;
   making.go(to);
@@ -94,7 +120,9 @@ useEventListener(window, 'keydown', (event) => {
     walk(key === 'ArrowRight' ? 1 : -1);
     event.preventDefault();
   } else if ((key === ' ' || key === 'Enter') && !isButton) {
-    finishShown();
+    // Mark after mark, then the step is done.
+    if (moments.hasNext.value && !isStepDone.value) moments.choose(moments.at.value + 1);
+    else finishShown();
     event.preventDefault();
   }
 });
@@ -109,16 +137,18 @@ useSwipe(bench, {
 
 /** At the corners of a lid: the other way of gluing them. */
 const otherCorners = computed((): LidCorners | undefined => {
-  const work = step.value?.work;
   const lids = shown.value?.plan.pairs.filter(({ kind }) => kind === 'lid') ?? [];
-  const isLid = lids.some(({ outer }) => outer === work?.piece);
-  if (work?.kind !== 'glue' || work.role !== 'tab' || !isLid) return undefined;
+  const isLid = lids.some(({ outer }) => outer === step.value?.piece);
+  const gluesTabs =
+    step.value?.kind === 'assembly' &&
+    step.value.operations.some((each) => each.kind === 'glue' && each.faces[0]?.role === 'tab');
+  if (!isLid || !gluesTabs) return undefined;
   return making.progress.lidCorners === 'all at once' ? 'round the base' : 'all at once';
 });
 
 /** Whether the maker is telling what went wrong. */
 const rescues = shallowRef(false);
-const pieceAtHand = computed(() => step.value?.work.piece);
+const pieceAtHand = computed(() => step.value?.piece);
 const names = computed(
   () => new Map(shown.value?.plan.pieces.map(({ id, name }) => [id, name]) ?? []),
 );
@@ -152,9 +182,9 @@ const boxesMade = computed(() => {
     <main v-else-if="making.job && shown && kit && making.state !== 'opening'">
       <StepList
         :class="{ open: showsList }"
-        :job="making.job"
+        v-if="telling"
+        :telling="telling"
         :progress="making.progress"
-        :kit="kit"
         :here="step"
         :left="making.left"
         @go="go"
@@ -169,14 +199,14 @@ const boxesMade = computed(() => {
           :names="names"
           @forget="project.forgetMade()"
         />
-        <template v-if="step && words && !rests">
+        <template v-if="step && words && now && !rests">
           <header>
             <div class="said" aria-live="polite">
               <button type="button" class="steps" @click="showsList = !showsList">
                 <ListChecks :size="18" aria-hidden="true" />Step {{ number }} of
                 {{ making.job.steps.length }}
               </button>
-              <MakeHeading :figure="words.figure" :text="words.text" />
+              <MakeHeading :figure="now.figure" :aside="now.aside" :text="words.text" />
               <button
                 v-if="otherCorners"
                 type="button"
@@ -203,6 +233,8 @@ const boxesMade = computed(() => {
               :request="shown.request"
               :job="making.job"
               :step="step"
+              :at="moments.at.value"
+              @choose="moments.choose"
             />
           </div>
           <MakeFooter :left="leftWords" :can-go-back="number > 1" @back="walk(-1)">
@@ -212,6 +244,14 @@ const boxesMade = computed(() => {
               <button type="button" class="big go" @click="walk(1)">Next</button>
             </template>
             <template v-else>
+              <button
+                v-if="moments.moments.value.length > 1"
+                type="button"
+                class="big"
+                @click="moments.choose(moments.hasNext.value ? moments.at.value + 1 : 0)"
+              >
+                {{ nextWords }}
+              </button>
               <button v-if="remaining > 1" type="button" class="big" @click="making.finish(1)">
                 Done one
               </button>
@@ -225,7 +265,7 @@ const boxesMade = computed(() => {
           <MakeHeading :figure="boxesMade" :text="project.document?.name ?? ''" />
           <TrialBox @learned="rests = true" />
           <div class="tool-drawing">
-            <FoldPicture :plan="shown.plan" :papers="shown.request.papers" :stage="0" whole />
+            <FoldPicture :plan="shown.plan" :papers="shown.request.papers" />
           </div>
           <MakeFooter left="" can-go-back @back="walk(-1)">
             <button type="button" class="big" @click="makeMore">Make more</button>

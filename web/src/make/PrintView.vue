@@ -4,12 +4,12 @@ import {
   cutSizeOf,
   formatSize,
   paperFor,
-  sayJobStep,
+  sayStep,
   sheetsFor,
   stageNote,
   toMillimetres,
-  type JobStep,
   type Piece,
+  type Step,
 } from '@rangoli/core';
 import { Printer } from '@lucide/vue';
 import Button from 'primevue/button';
@@ -62,8 +62,9 @@ function sheetWords(): string {
     .join('; ');
 }
 
-function sentence(step: JobStep): string {
-  return kit.value ? sayJobStep(step, kit.value).text : '';
+function sentence(step: Step): string {
+  if (!kit.value || !making.job || !shown.value) return '';
+  return sayStep(step, { job: making.job, box: shown.value.plan, kit: kit.value }).text;
 }
 
 function sizeOf(piece: Piece): string {
@@ -122,8 +123,8 @@ function print(): void {
       </svg>
       <section v-for="stage in making.job.stages" :key="stage.bench">
         <h2>{{ stageName(stage) }}</h2>
-        <p v-if="stageNote(stage, kit)" class="note">
-          <Worded :text="stageNote(stage, kit) ?? ''" />
+        <p v-if="stageNote(stage, making.job, kit)" class="note">
+          <Worded :text="stageNote(stage, making.job, kit) ?? ''" />
         </p>
         <ol>
           <li v-for="step in stage.steps" :key="step.id">

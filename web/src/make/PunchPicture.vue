@@ -10,7 +10,7 @@ import {
   type Kit,
   type Length,
   type Piece,
-  type PunchStep,
+  type PunchOperation,
   type ScoreRun,
 } from '@rangoli/core';
 import { useIntervalFn, usePreferredReducedMotion } from '@vueuse/core';
@@ -22,7 +22,7 @@ import ToolMarks from './ToolMarks.vue';
 import TurnedPicture from './TurnedPicture.vue';
 
 /** A punch board as it lies in front of the maker, with the sheet on it and the line at hand lit. */
-const props = defineProps<{ punch: PunchStep; kit: Kit; piece: Piece; colour: string }>();
+const props = defineProps<{ punch: PunchOperation; kit: Kit; piece: Piece; colour: string }>();
 
 const motion = usePreferredReducedMotion();
 

@@ -1,73 +1,99 @@
 <script setup lang="ts">
 import {
-  countInWords,
-  cutSizeOf,
   cuttingMeans,
-  scoredBefore,
+  lyingWith,
+  madeBefore,
   scoringMeans,
+  type FlatStep,
   type Job,
-  type JobStep,
   type Kit,
+  type Paper,
   type Piece,
-  type ScoreStep,
 } from '@rangoli/core';
-import { computed } from 'vue';
+import { computed, ref, watch } from 'vue';
 import BoardDrawing from './BoardDrawing.vue';
 import TurnedPicture from './TurnedPicture.vue';
-import { usePasses } from './use-passes.ts';
+import { momentsOf, type Moment } from './use-moments.ts';
 
-/** A setting of the board or the ruler: the piece as it lies, side after side, and how it is turned. */
+/** The piece as it lies on the board or the trimmer, its marks one after the other. */
 const props = defineProps<{
   job: Job;
-  step: JobStep;
-  score: ScoreStep;
+  step: FlatStep;
   kit: Kit;
   piece: Piece;
-  colour: string;
+  paper: Paper;
+  /** Which of the step's marks is at hand. */
+  at: number;
 }>();
+const emit = defineEmits<{ choose: [at: number] }>();
 
-/** What the score is measured on: the board's grooves, or the ruler that it is made along. */
+type MarkMoment = Extract<Moment, { kind: 'mark' }>;
+
+const moments = computed(() =>
+  momentsOf(props.step).filter((each): each is MarkMoment => each.kind === 'mark'),
+);
+const moment = computed(() => moments.value[props.at] ?? moments.value[0]);
+
+/** What the score is measured on: the board's grooves, or the trimmer's ruler. */
 const ruler = computed(() => {
   const { board, trimmer } = props.kit;
-  if (props.score.tool === 'board') return board;
+  if (moment.value?.operation.tool === 'board') return board;
   const means = scoringMeans(props.kit);
   const along = means && means.tool !== 'board' ? means : cuttingMeans(props.kit);
   const { unit, step: pitch, reach } = along ?? { ...trimmer, reach: trimmer.widthWithArm };
   return { unit, pitch, reach, fence: 'left' as const };
 });
-const scored = computed(() => scoredBefore(props.job, props.step, cutSizeOf(props.piece.grid)));
-const { pass, turns, choose } = usePasses(
-  () => props.score,
-  () => ruler.value.fence,
+
+const made = computed(() => madeBefore(props.job, props.step, props.piece, props.paper));
+/** Marks of this step that are made already. */
+const done = computed(() =>
+  moments.value.slice(0, props.at).map(({ operation, mark }) => ({ edge: operation.edge, mark })),
 );
 
+function turnsOf({ operation }: MarkMoment): number {
+  return lyingWith(operation.edge, ruler.value.fence).turns;
+}
+
+/** Quarter turns in all, so that the piece is always turned on and never back. */
+const turns = ref(moment.value ? turnsOf(moment.value) : 0);
+watch(moment, (now) => {
+  if (now) turns.value += (((turnsOf(now) - turns.value) % 4) + 4) % 4;
+});
+
+/** The lyings of the step, by the moment at which each begins. */
+const lyings = computed(() =>
+  moments.value.flatMap(({ operation }, i) =>
+    operation.lying === moments.value[i - 1]?.operation.lying ? [] : [i],
+  ),
+);
+const lyingNow = computed(() => lyings.value.filter((start) => start <= props.at).length - 1);
+
 const turnWords = computed(() => {
-  const { passes } = props.score;
-  const [, next] = passes;
-  if (!next) return undefined;
-  const turn = {
-    none: 'Then once more',
-    quarter: 'Then a quarter turn',
-    half: 'Then half a turn',
-    'three quarters': 'Then a quarter turn back',
-  }[next.turn];
-  const sides =
-    passes.length === 4 ? 'all four sides' : `${countInWords(passes.length)} times in all`;
-  return { turn, rest: `same mark, ${sides}` };
+  const next = moments.value[lyings.value[lyingNow.value + 1] ?? -1] ?? moments.value[0];
+  if (lyings.value.length < 2 || !next || !moment.value) return undefined;
+  const quarter = (turnsOf(next) - turnsOf(moment.value) + 4) % 4;
+  const turn = ['', 'Then a quarter turn', 'Then half a turn', 'Then a quarter turn back'][quarter];
+  return { turn: turn ?? '', rest: quarter === 1 ? 'clockwise, the same marks' : 'the same marks' };
 });
 </script>
 
 <template>
-  <TurnedPicture :turn="turnWords" :passes="score.passes.length" :at="pass" @choose="choose">
+  <TurnedPicture
+    :turn="turnWords"
+    :passes="lyings.length"
+    :at="lyingNow"
+    @choose="(lying) => emit('choose', lyings[lying] ?? 0)"
+  >
     <BoardDrawing
+      v-if="moment"
       :board="ruler"
-      :bare="score.tool !== 'board'"
-      :piece="piece"
-      :colour="colour"
-      :step="score"
-      :pass="pass"
+      :bare="moment.operation.tool !== 'board'"
+      :grid="made.grid"
+      :colour="paper.colour"
+      :operation="moment.operation"
+      :mark="moment.mark"
       :turns="turns"
-      :scored="scored"
+      :done="done"
     />
   </TurnedPicture>
 </template>

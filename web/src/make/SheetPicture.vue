@@ -7,7 +7,7 @@ import {
   type Plan,
   type PlanRequest,
   type SheetCut,
-  type TrimStep,
+  type CutOperation,
 } from '@rangoli/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
@@ -18,7 +18,7 @@ const props = defineProps<{
   plan: Plan;
   request: PlanRequest;
   boxes: number;
-  trim: TrimStep;
+  trim: CutOperation;
 }>();
 
 const frame = useTemplateRef('frame');

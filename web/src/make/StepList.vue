@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  isDone,
-  sayJobStep,
-  stageNote,
-  type Job,
-  type JobStep,
-  type Kit,
-  type Progress,
-} from '@rangoli/core';
+import { isDone, sayStep, stageNote, type Progress, type Step, type Telling } from '@rangoli/core';
 import { Check } from '@lucide/vue';
 import { nextTick, useTemplateRef, watch } from 'vue';
 import Worded from '../parts/Worded.vue';
@@ -16,13 +8,12 @@ import { minutesInWords } from './minutes.ts';
 
 /** Every step of the job by the tool that it needs, what is done ticked; any of them can be gone to. */
 const props = defineProps<{
-  job: Job;
+  telling: Telling;
   progress: Progress;
-  kit: Kit;
-  here: JobStep | undefined;
-  left: (step: JobStep) => number;
+  here: Step | undefined;
+  left: (step: Step) => number;
 }>();
-const emit = defineEmits<{ go: [step: JobStep] }>();
+const emit = defineEmits<{ go: [step: Step] }>();
 
 const list = useTemplateRef<HTMLElement>('list');
 // The step at hand stays in sight as the list goes on.
@@ -37,15 +28,15 @@ watch(
 
 <template>
   <nav ref="list" aria-label="Steps">
-    <section v-for="stage in job.stages" :key="stage.bench">
+    <section v-for="stage in telling.job.stages" :key="stage.bench">
       <h2>
         {{ stageName(stage) }}
         <span v-if="stage.steps.some((step) => !isDone(progress, step))">{{
           minutesInWords(stage.steps.reduce((sum, step) => sum + left(step), 0))
         }}</span>
       </h2>
-      <p v-if="stageNote(stage, kit)" class="note">
-        <Worded :text="stageNote(stage, kit) ?? ''" />
+      <p v-if="stageNote(stage, telling.job, telling.kit)" class="note">
+        <Worded :text="stageNote(stage, telling.job, telling.kit) ?? ''" />
       </p>
       <ol>
         <li v-for="step in stage.steps" :key="step.id">
@@ -59,7 +50,7 @@ watch(
               ><Check v-if="isDone(progress, step)" :size="17" :stroke-width="3"
             /></i>
             <span v-if="isDone(progress, step)" class="visually-hidden">done: </span>
-            <Worded :text="sayJobStep(step, kit).line" />
+            <Worded :text="sayStep(step, telling).line" />
           </button>
         </li>
       </ol>

@@ -1,64 +1,92 @@
 <script setup lang="ts">
-import { paperFor, type Job, type JobStep, type Plan, type PlanRequest } from '@rangoli/core';
+import {
+  madeBefore,
+  paperFor,
+  type FlatStep,
+  type Job,
+  type Plan,
+  type PlanRequest,
+  type Step,
+} from '@rangoli/core';
 import { computed } from 'vue';
 import FoldPicture from './FoldPicture.vue';
 import PieceFocus from './PieceFocus.vue';
-import ScorePicture from './ScorePicture.vue';
 import PunchPicture from './PunchPicture.vue';
+import ScorePicture from './ScorePicture.vue';
 import TrimPicture from './TrimPicture.vue';
 
 /** What a step looks like on the table: sheets, the board, the piece with its places, or the box folding. */
-const props = defineProps<{ plan: Plan; request: PlanRequest; job: Job; step: JobStep }>();
+const props = defineProps<{
+  plan: Plan;
+  request: PlanRequest;
+  job: Job;
+  step: Step;
+  /** Which moment of the step is at hand. */
+  at: number;
+}>();
+const emit = defineEmits<{ choose: [at: number] }>();
 
-const work = computed(() => props.step.work);
-const piece = computed(() => props.plan.pieces.find(({ id }) => id === work.value.piece));
-const colour = computed(() => paperFor(props.request.papers, piece.value?.paper ?? 0).colour);
+const piece = computed(() => props.plan.pieces.find(({ id }) => id === props.step.piece));
+const paper = computed(() => paperFor(props.request.papers, piece.value?.paper ?? 0));
+const cut = computed(() =>
+  props.step.kind === 'cut' ? (props.step.cuts[props.at] ?? props.step.cuts[0]) : undefined,
+);
+const flat = computed((): FlatStep | undefined =>
+  props.step.kind === 'flat' ? props.step : undefined,
+);
+const isOnTool = computed(() => flat.value?.bench === 'board' || flat.value?.bench === 'tip');
+const punch = computed(() => {
+  const first = flat.value?.operations[0];
+  return first?.kind === 'punch' ? first : undefined;
+});
 
-/** A step of the assembly: which stage of the folding, and the one piece while nothing is put to it. */
+/** The piece as it is when the step begins. */
+const made = computed(
+  () => piece.value && madeBefore(props.job, props.step, piece.value, paper.value),
+);
+
+/** A step of the assembly that is shown in space; what is done to a flat piece is shown on it. */
 const folding = computed(() => {
-  const now = work.value;
-  if (!('stage' in now) || now.kind === 'fold') return undefined;
-  // While the piece lies flat, its holes are shown.
-  if (now.kind === 'fasten' && now.when === 'flat') return undefined;
-  const { parts } = props.plan.assembly;
-  // What is glued round another piece is shown as it goes over it.
-  if (now.kind === 'glue' && now.round !== undefined)
-    return { stage: parts.find((part) => part.piece === now.piece)?.joins ?? now.stage };
-  const isAlone = now.kind === 'glue' || (now.kind === 'close' && !now.isLast);
-  return { stage: now.stage, ...(isAlone && { piece: now.piece }) };
+  const now = props.step;
+  if (now.kind !== 'assembly') return undefined;
+  const [first] = now.operations;
+  const isFlat = first.kind === 'fold' || (first.kind === 'thread' && now.from === 0);
+  return isFlat ? undefined : now;
 });
 </script>
 
 <template>
   <ScorePicture
-    v-if="work.kind === 'score' && piece"
+    v-if="flat && isOnTool && piece"
     :job="job"
-    :step="step"
-    :score="work"
+    :step="flat"
     :kit="request.kit"
     :piece="piece"
-    :colour="colour"
+    :paper="paper"
+    :at="at"
+    @choose="(to) => emit('choose', to)"
   />
-  <TrimPicture
-    v-else-if="work.kind === 'trim'"
-    :plan="plan"
-    :request="request"
-    :boxes="job.boxes"
-    :trim="work"
-  />
+  <TrimPicture v-else-if="cut" :plan="plan" :request="request" :boxes="job.boxes" :trim="cut" />
   <PunchPicture
-    v-else-if="work.kind === 'punch' && piece"
-    :punch="work"
+    v-else-if="punch && piece"
+    :punch="punch"
     :kit="request.kit"
     :piece="piece"
-    :colour="colour"
+    :colour="paper.colour"
   />
   <FoldPicture
     v-else-if="folding"
     :plan="plan"
     :papers="request.papers"
-    :stage="folding.stage"
-    :piece="folding.piece"
+    :from="folding.from"
+    :to="folding.to"
+    :operations="folding.operations"
   />
-  <PieceFocus v-else-if="piece" :piece="piece" :colour="colour" :work="work" />
+  <PieceFocus
+    v-else-if="piece && made"
+    :piece="piece"
+    :made="made"
+    :colour="paper.colour"
+    :operations="step.kind === 'cut' ? [] : step.operations"
+  />
 </template>

@@ -1,11 +1,16 @@
 <script setup lang="ts">
-import { paperFor, type Plan, type PlanRequest, type TrimStep } from '@rangoli/core';
+import { paperFor, type Plan, type PlanRequest, type CutOperation } from '@rangoli/core';
 import { computed } from 'vue';
 import SheetPicture from './SheetPicture.vue';
 import TrimmerDrawing from './TrimmerDrawing.vue';
 
 /** A setting of the trimmer: the card under its blade, and where the cuts are on their sheets. */
-const props = defineProps<{ plan: Plan; request: PlanRequest; boxes: number; trim: TrimStep }>();
+const props = defineProps<{
+  plan: Plan;
+  request: PlanRequest;
+  boxes: number;
+  trim: CutOperation;
+}>();
 
 const colour = computed(() => {
   const piece = props.plan.pieces.find(({ id }) => id === props.trim.piece);

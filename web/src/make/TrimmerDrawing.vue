@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { minus, toMillimetres, type Trimmer, type TrimStep } from '@rangoli/core';
+import { minus, toMillimetres, type Trimmer, type CutOperation } from '@rangoli/core';
 import { computed } from 'vue';
 import ToolFrame from './ToolFrame.vue';
 import ToolMarks from './ToolMarks.vue';
@@ -8,7 +8,7 @@ import ToolMarks from './ToolMarks.vue';
  * The trimmer as it lies in front of the maker, the card on it in true scale: what is measured lies on the
  * ruler to the right of the blade, what falls off to the left.
  */
-const props = defineProps<{ trimmer: Trimmer; trim: TrimStep; colour: string }>();
+const props = defineProps<{ trimmer: Trimmer; trim: CutOperation; colour: string }>();
 
 const ruler = 17;
 const border = 8;

@@ -6,10 +6,12 @@ import { drawPiece } from './piece-paths.ts';
 
 /** A piece in its card's colour, in millimetres from its top left corner; lines by dash and weight. */
 const props = defineProps<{
-  piece: Piece;
+  piece: Pick<Piece, 'grid'>;
   colour: string;
   /** Millimetres of the drawing for one pixel on the screen, so that lines keep their weight. */
   grain: number;
+  /** A piece on the bench shows what is made on it, and not yet where its glue goes. */
+  onBench?: boolean;
 }>();
 
 const drawn = computed(() => drawPiece(props.piece));
@@ -19,7 +21,9 @@ const ink = computed(() => (isDark(props.colour) ? '#ffffff' : '#14302d'));
 <template>
   <g class="piece" :style="{ '--grain': grain, '--line': ink }">
     <path class="card" :d="drawn.outline" :fill="colour" />
-    <path v-for="(face, i) in drawn.glued" :key="i" class="glued" :d="face" />
+    <template v-if="!onBench">
+      <path v-for="(face, i) in drawn.glued" :key="i" class="glued" :d="face" />
+    </template>
     <line
       v-for="(line, i) in drawn.lines"
       :key="i"

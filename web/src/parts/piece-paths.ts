@@ -10,8 +10,6 @@ import {
 /** A line inside a piece as it is drawn: what kind it is decides its dash and weight. */
 export interface DrawnLine {
   readonly kind: 'valley' | 'mountain' | 'mark' | 'slit';
-  /** The grid line that it lies on. */
-  readonly line: string;
   readonly from: Point;
   readonly to: Point;
 }
@@ -34,12 +32,12 @@ function linesOf(map: Subdivision): readonly DrawnLine[] {
     const to = map.corners[edge.to];
     if (!from || !to || !isWithin(map, edge)) return [];
     const kind = edge.make === 'score' ? edge.fold?.sense : 'slit';
-    return kind ? [{ kind, line: edge.line ?? '', from, to }] : [];
+    return kind ? [{ kind, from, to }] : [];
   });
 }
 
 /** Outline, lines and glue faces of a piece, from its grid. */
-export function drawPiece(piece: Piece): DrawnPiece {
+export function drawPiece(piece: Pick<Piece, 'grid'>): DrawnPiece {
   const map = subdivide(piece.grid);
   return {
     outline: outlinesOf(map).map(path).join(' '),

@@ -81,12 +81,13 @@ const scores = computed(() =>
   form.value && shown.value ? scoresOf(shown.value.plan, form.value.piece, unit.value) : [],
 );
 const scoreOptions = computed(() =>
-  scores.value.map(({ line, label }) => ({ value: line, label })),
+  scores.value.map(({ label }, place) => ({ value: `${place}`, label })),
 );
 
-function chooseScore(line: string): void {
-  const score = scores.value.find((each) => each.line === line);
-  if (score) set({ line, at: score.reading });
+function chooseScore(place: string): void {
+  const score = Number(place);
+  const chosen = scores.value[score];
+  if (chosen) set({ score, at: chosen.reading });
 }
 
 /** How many of the piece there are in the batch. */
@@ -197,7 +198,7 @@ function field(part: string): string {
             <span>The score at</span>
             <Pick
               label="The score at"
-              :value="form.line"
+              :value="`${form.score}`"
               :options="scoreOptions"
               @change="chooseScore"
             />

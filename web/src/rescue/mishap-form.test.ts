@@ -57,9 +57,9 @@ describe('the form for what went wrong', () => {
   it('names every score by its reading and the edge that it is measured from', () => {
     expect(scoresOf(plan, 'base', 'inch').map(({ label }) => label)).toEqual([
       '5/8 from the left',
-      '5/8 from the right',
+      '3 1/8 from the left',
       '5/8 from the top',
-      '5/8 from the bottom',
+      '3 1/8 from the top',
     ]);
   });
 });

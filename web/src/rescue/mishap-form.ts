@@ -4,6 +4,7 @@ import {
   millimetres,
   zero,
   type Length,
+  type LineRef,
   type Mishap,
   type Piece,
   type Plan,
@@ -17,7 +18,8 @@ export interface MishapForm {
   readonly piece: string;
   readonly width: Length;
   readonly height: Length;
-  readonly line: string;
+  /** The place of the score among those of the piece. */
+  readonly score: number;
   readonly at: Length;
   readonly edge: Side;
   readonly depth: Length;
@@ -25,7 +27,7 @@ export interface MishapForm {
 
 /** A score that can have gone wrong, as it is called on the card. */
 export interface ScoreChoice {
-  readonly line: string;
+  readonly line: LineRef;
   readonly label: string;
   readonly reading: Length;
 }
@@ -40,14 +42,11 @@ export function scoresOf(plan: Plan, piece: string, unit: Unit): readonly ScoreC
   const marks = plan.marks.find((each) => each.piece === piece)?.readings ?? [];
   return marks
     .filter(({ mark }) => mark !== undefined)
-    .map(({ line, reading, from }) => {
-      const axis = line.startsWith('column') ? 'column' : 'row';
-      return {
-        line,
-        reading,
-        label: `${formatLength(reading, unit)} from the ${edgeNames[axis][from]}`,
-      };
-    });
+    .map(({ axis, index, reading, from }) => ({
+      line: { axis, index },
+      reading,
+      label: `${formatLength(reading, unit)} from the ${edgeNames[axis][from]}`,
+    }));
 }
 
 /** How deep a tear is until the maker says. */
@@ -60,7 +59,7 @@ export function formFor(plan: Plan, piece: Piece, kind: Mishap['kind'], unit: Un
     kind,
     piece: piece.id,
     ...cutSizeOf(piece.grid),
-    line: first?.line ?? '',
+    score: 0,
     at: first?.reading ?? zero,
     edge: 'right',
     depth: usualDepth,
@@ -69,7 +68,7 @@ export function formFor(plan: Plan, piece: Piece, kind: Mishap['kind'], unit: Un
 
 /** What the fields say; undefined while they say that all is as planned. */
 export function mishapOf(plan: Plan, form: MishapForm): Mishap | undefined {
-  const { kind, piece, width, height, line, at, edge, depth } = form;
+  const { kind, piece, width, height, score, at, edge, depth } = form;
   const planned = plan.pieces.find(({ id }) => id === piece);
   if (!planned) return undefined;
   switch (kind) {
@@ -79,9 +78,8 @@ export function mishapOf(plan: Plan, form: MishapForm): Mishap | undefined {
       return isSame ? undefined : { kind, piece, width, height };
     }
     case 'score': {
-      const marks = plan.marks.find((each) => each.piece === piece)?.readings ?? [];
-      const planned = marks.find((each) => each.line === line);
-      return !planned || planned.reading === at ? undefined : { kind, piece, line, at };
+      const chosen = scoresOf(plan, piece, 'mm')[score];
+      return !chosen || chosen.reading === at ? undefined : { kind, piece, line: chosen.line, at };
     }
     case 'torn':
       return { kind, piece, edge, depth };

@@ -99,7 +99,7 @@ describe('the making of a box', () => {
           else if (act === 'finish all') making.finishAll();
           else if (act === 'walk') making.walk(by);
           else if (act === 'again') making.doAgain();
-          else if (act === 'cut again' && step) making.cutAgain(step.work.piece, 1);
+          else if (act === 'cut again' && step) making.cutAgain(step.piece, 1);
           else if (act === 'corners')
             making.setLidCorners(by === 0 ? 'all at once' : 'round the base');
           else if (act === 'away') server.isAway = true;

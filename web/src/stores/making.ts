@@ -10,7 +10,7 @@ import {
   undone,
   withDone,
   type Job,
-  type JobStep,
+  type Step,
   type LidCorners,
   type Progress,
 } from '@rangoli/core';
@@ -40,12 +40,10 @@ export const useMaking = defineStore('making', () => {
 
   const job = computed((): Job | undefined =>
     project.shown && project.problems.length === 0
-      ? planJob(
-          project.shown.plan,
-          project.shown.request,
-          progress.value.boxes,
-          progress.value.lidCorners,
-        )
+      ? planJob(project.shown.plan, project.shown.request, {
+          boxes: progress.value.boxes,
+          corners: progress.value.lidCorners,
+        })
       : undefined,
   );
   const step = computed(() => job.value && stepAtHand(job.value, progress.value));
@@ -105,7 +103,7 @@ export const useMaking = defineStore('making', () => {
     if (step.value) finish(step.value.copies - doneOf(progress.value, step.value));
   }
 
-  function go(to: JobStep | undefined): void {
+  function go(to: Step | undefined): void {
     adopt(goTo(progress.value, to));
     begun.value = Date.now();
   }
@@ -145,7 +143,7 @@ export const useMaking = defineStore('making', () => {
     begun.value = Date.now();
   }
 
-  const left = (each: JobStep) => secondsLeft(progress.value, each);
+  const left = (each: Step) => secondsLeft(progress.value, each);
   /** Seconds that are left of the whole job. */
   const leftInAll = computed(
     () => job.value?.steps.reduce((sum, each) => sum + left(each), 0) ?? 0,

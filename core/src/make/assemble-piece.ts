@@ -1,0 +1,261 @@
+import { jointsOf, type FoldingBox, type FoldingPart, type Joint } from '../fold/index.ts';
+import { nanometres } from '../length/index.ts';
+import { faceNames, parentsOf, type FaceName } from './face-name.ts';
+import type {
+  AssemblyOperation,
+  CloseOperation,
+  FoldCornersOperation,
+  GlueOperation,
+} from './operations/assembly.ts';
+
+/** What is done at one stage of folding a part. */
+export interface StageOfPart {
+  readonly stage: number;
+  readonly operations: readonly AssemblyOperation[];
+}
+
+/** How the top of a box closes where its walls have pleats of their own. */
+export type PleatedTop = Extract<CloseOperation['way'], { kind: 'pinch' | 'gather' }>;
+
+/** All that decides how one part is put together. */
+interface PartAtHand {
+  readonly part: FoldingPart;
+  readonly names: readonly FaceName[];
+  /** The face that each face hangs on. */
+  readonly parents: ReadonlyMap<number, number>;
+  /** The stage at which each face is folded about the face that it hangs on; none for the middle. */
+  readonly stages: ReadonlyMap<number, number>;
+  /** Faces that give way by themselves as their neighbours fold. */
+  readonly followers: ReadonlySet<number>;
+  readonly joints: readonly Joint[];
+  /** The stage at which the gift goes in. */
+  readonly gift: number;
+  readonly pleated: PleatedTop | undefined;
+}
+
+function atHand(box: FoldingBox, part: FoldingPart, pleated: PleatedTop | undefined): PartAtHand {
+  const parents = parentsOf(part);
+  const stages = new Map<number, number>();
+  const followers = new Set<number>();
+  for (const [face, parent] of parents) {
+    const crease = (part.pattern.around[face] ?? []).find(
+      ({ left, right }) => (left === face ? right : left) === parent,
+    );
+    if (!crease || crease.angle === 0) continue;
+    stages.set(face, crease.stage);
+    if (crease.follows) followers.add(face);
+  }
+  const own = jointsOf(box).filter(
+    ({ face, on }) => face.part === part.part.id && on.part === part.part.id,
+  );
+  return {
+    part,
+    names: faceNames(box, part),
+    parents,
+    stages,
+    followers,
+    joints: own,
+    gift: box.assembly.giftEnters,
+    pleated,
+  };
+}
+
+function namesOf({ names }: PartAtHand, faces: Iterable<number>): readonly FaceName[] {
+  return [...new Set(faces)].flatMap((face) => names[face] ?? []);
+}
+
+/** A seam is glued in one go, whatever its ends are folded to later. */
+function stageOf({ joints }: PartAtHand, joint: Joint): number {
+  if (joint.face.role !== 'seam') return joint.stage;
+  return Math.min(...joints.filter(({ face }) => face.role === 'seam').map(({ stage }) => stage));
+}
+
+/** Which face of a panel is meant by the side of its card that is drawn: that lies inside the box. */
+function sideOf(touch: Joint['touches']): 'inside' | 'outside' {
+  return touch === 'drawn face' ? 'inside' : 'outside';
+}
+
+function glueOperation(
+  hand: PartAtHand,
+  joints: readonly [Joint, ...Joint[]],
+  moves: GlueOperation['moves'],
+): GlueOperation {
+  const [{ touches, touched }] = joints;
+  return {
+    kind: 'glue',
+    piece: hand.part.piece.id,
+    faces: namesOf(
+      hand,
+      joints.map(({ face }) => face.face),
+    ),
+    adhesiveOn: sideOf(touches),
+    onto: namesOf(
+      hand,
+      joints.map(({ on }) => on.face),
+    ),
+    ontoSide: sideOf(touched),
+    moves,
+    narrow: nanometres(Math.min(...joints.map(({ narrow }) => narrow))),
+  };
+}
+
+/** Joints in groups by what a key says of each. */
+function grouped(
+  joints: readonly Joint[],
+  keyOf: (joint: Joint) => string,
+): readonly (readonly [Joint, ...Joint[]])[] {
+  const groups = new Map<string, [Joint, ...Joint[]]>();
+  for (const joint of joints) {
+    const group = groups.get(keyOf(joint));
+    if (group) group.push(joint);
+    else groups.set(keyOf(joint), [joint]);
+  }
+  return [...groups.values()];
+}
+
+/** Where a wall that comes up is glued to tabs that wait for it, the adhesive is on the tabs. */
+function gluedByTarget(hand: PartAtHand, joints: readonly Joint[], stage: number) {
+  const moves = ({ face, on }: Joint) =>
+    hand.stages.get(on.face) === stage && hand.stages.get(face.face) !== stage;
+  return {
+    waiting: grouped(joints.filter(moves), ({ on, touches }) => `${on.face} ${touches}`),
+    moving: joints.filter((joint) => !moves(joint)),
+  };
+}
+
+/** Faces that are folded onto others with their adhesive: each by itself, or all that go onto their own walls. */
+function gluedByFace(hand: PartAtHand, joints: readonly Joint[]): readonly GlueOperation[] {
+  const byFace = grouped(joints, ({ face }) => `${face.face}`);
+  const isOnParent = (group: readonly Joint[]) =>
+    group.some(({ face, on }) => hand.parents.get(face.face) === on.face);
+  const onParents = byFace.filter(isOnParent);
+  const [first, ...more] = onParents.flat();
+  const others = byFace.filter((group) => !isOnParent(group));
+  // Flaps that do the same to the same ones are one thing to do.
+  const together = new Map<string, [Joint, ...Joint[]]>();
+  for (const group of others) {
+    const key = `${group[0].face.role} ${group.map(({ on }) => on.face).join()}`;
+    const known = together.get(key);
+    if (known) known.push(...group);
+    else together.set(key, [...group]);
+  }
+  return [
+    ...(first ? [glueOperation(hand, [first, ...more], 'with adhesive')] : []),
+    ...[...together.values()].map((group) => glueOperation(hand, group, 'with adhesive')),
+  ];
+}
+
+function cornersAt(hand: PartAtHand, joints: readonly Joint[]): readonly FoldCornersOperation[] {
+  const corners = joints.filter(({ face, on }) => face.role === 'gusset' && on.role === 'wall');
+  const [first] = corners;
+  if (!first) return [];
+  return [
+    {
+      kind: 'fold corners',
+      piece: hand.part.piece.id,
+      count: new Set(corners.map(({ face }) => face.face)).size,
+      on: namesOf(
+        hand,
+        corners.map(({ on }) => on.face),
+      ),
+      side: sideOf(first.touched),
+      isHooked: hand.part.piece.grid.cutouts.some(({ use }) => use === 'hook'),
+    },
+  ];
+}
+
+/** Faces that are folded at a stage and take part in no joint then. */
+function freeMoves(
+  hand: PartAtHand,
+  stage: number,
+  busy: ReadonlySet<number>,
+): readonly AssemblyOperation[] {
+  const piece = hand.part.piece.id;
+  const isAfterGift = stage >= hand.gift;
+  const moving = [...hand.stages]
+    .filter(([face, at]) => at === stage && !hand.followers.has(face) && !busy.has(face))
+    .map(([face]) => face);
+  const faces = namesOf(hand, moving);
+  const flaps = faces.filter(({ role }) => role === 'flap');
+  const others = faces.filter(({ role }) => role !== 'flap' && role !== 'gusset');
+  if (hand.pleated && isAfterGift && others.length > 0)
+    return [{ kind: 'close', piece, way: hand.pleated }];
+  const flapMoves = flaps.map((face): AssemblyOperation =>
+    isAfterGift && hand.pleated
+      ? { kind: 'close', piece, way: { kind: 'fold down', face } }
+      : { kind: 'tuck', piece, faces: [face], behind: [], isLast: isAfterGift },
+  );
+  const [firstFlap] = flapMoves;
+  const tucks: readonly AssemblyOperation[] =
+    firstFlap?.kind === 'tuck' ? [{ ...firstFlap, faces: flaps }] : flapMoves;
+  const bodies: readonly AssemblyOperation[] =
+    others.length === 0
+      ? []
+      : isAfterGift
+        ? [{ kind: 'close', piece, way: { kind: 'fold over', faces: others } }]
+        : [{ kind: 'fold up', piece, faces: others }];
+  return [...tucks, ...bodies];
+}
+
+function tucksAt(
+  hand: PartAtHand,
+  joints: readonly Joint[],
+  stage: number,
+): readonly AssemblyOperation[] {
+  const piece = hand.part.piece.id;
+  // A flap that goes down behind a wall as the lid comes over.
+  const behind = joints.filter(
+    ({ face, on }) =>
+      face.role === 'flap' && on.role === 'wall' && hand.stages.get(face.face) !== stage,
+  );
+  if (behind.length === 0) return [];
+  return [
+    {
+      kind: 'tuck',
+      piece,
+      faces: namesOf(
+        hand,
+        behind.map(({ face }) => face.face),
+      ),
+      behind: namesOf(
+        hand,
+        behind.map(({ on }) => on.face),
+      ),
+      isLast: stage >= hand.gift,
+    },
+  ];
+}
+
+function operationsAt(hand: PartAtHand, stage: number): readonly AssemblyOperation[] {
+  const joints = hand.joints.filter((joint) => stageOf(hand, joint) === stage);
+  const glued = joints.filter(({ holds }) => holds === 'glue');
+  const tucked = joints.filter(({ holds }) => holds === 'tuck');
+  const { waiting, moving } = gluedByTarget(hand, glued, stage);
+  const busy = new Set([
+    ...moving.map(({ face }) => face.face),
+    ...waiting.flatMap(([{ on }]) => [on.face]),
+  ]);
+  // The walls of a tube come round with its seam.
+  const comesRound = moving.some(({ face }) => face.role === 'seam');
+  const free = comesRound ? [] : freeMoves(hand, stage, busy);
+  return [
+    ...free,
+    ...cornersAt(hand, tucked),
+    ...gluedByFace(hand, moving),
+    ...waiting.map((group) => glueOperation(hand, group, 'without')),
+    ...tucksAt(hand, tucked, stage),
+  ];
+}
+
+/** Everything that is done to a part by itself, stage by stage: folded up, glued, tucked in and closed. */
+export function assemblePart(
+  box: FoldingBox,
+  part: FoldingPart,
+  pleated: PleatedTop | undefined,
+): readonly StageOfPart[] {
+  const hand = atHand(box, part, pleated);
+  return Array.from({ length: part.pattern.stages }, (_, stage) => ({
+    stage,
+    operations: operationsAt(hand, stage),
+  })).filter(({ operations }) => operations.length > 0);
+}

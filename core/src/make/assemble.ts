@@ -1,0 +1,357 @@
+import {
+  jointsOf,
+  closedFaces,
+  type FoldingBox,
+  type FoldingPart,
+  type Joint,
+} from '../fold/index.ts';
+import { millimetres, nanometres } from '../length/index.ts';
+import type { Papers } from '../paper/index.ts';
+import type { Piece } from '../piece/index.ts';
+import { assemblePart, type PleatedTop, type StageOfPart } from './assemble-piece.ts';
+import { boxOf, copiesInBox, type BoxToMake } from './box-to-make.ts';
+import { countFolds } from './count-folds.ts';
+import { faceNames, namesAcross, type FaceName } from './face-name.ts';
+import { joinsOf } from './joins.ts';
+import { outFolds } from './out-folds.ts';
+import type { LidCorners } from './lid-corners.ts';
+import { threadsOf, type ThreadTime } from './threads.ts';
+import type {
+  AssemblyOperation,
+  AttachOperation,
+  FoldOperation,
+  GlueOperation,
+} from './operations/assembly.ts';
+
+/** Operations that are done in one go, without putting the piece down. */
+export interface AssemblyDraft {
+  readonly piece: string;
+  readonly copies: number;
+  readonly operations: readonly [AssemblyOperation, ...AssemblyOperation[]];
+  /** When the box folds so far, for its picture: from one stage to another. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Everything that is known of a box that is put together. */
+interface Bench {
+  readonly make: BoxToMake;
+  readonly box: FoldingBox;
+  readonly joints: readonly Joint[];
+  readonly corners: LidCorners;
+}
+
+/** The first of the parts that a piece is. */
+function firstPart({ box }: Bench, piece: string): FoldingPart {
+  const part = box.parts.find((each) => each.piece.id === piece);
+  if (!part) throw new Error(`No part of ${piece} in this box`);
+  return part;
+}
+
+function step(
+  bench: Bench,
+  piece: string,
+  operations: readonly AssemblyOperation[],
+  from: number,
+  to: number,
+): readonly AssemblyDraft[] {
+  const [first, ...more] = operations;
+  if (!first) return [];
+  return [
+    { piece, copies: copiesInBox(bench.make, piece), operations: [first, ...more], from, to },
+  ];
+}
+
+/** Fold and burnish: everything of a piece that is folded by hand. */
+function foldSteps(bench: Bench, piece: Piece): readonly AssemblyDraft[] {
+  const { id } = piece;
+  const folds = countFolds(piece);
+  if (folds === 0) return [];
+  const part = firstPart(bench, id);
+  const names = faceNames(bench.box, part);
+  const operation: FoldOperation = {
+    kind: 'fold',
+    piece: id,
+    folds,
+    out: outFolds(piece),
+    across: namesAcross(names, part, 'across'),
+    down: namesAcross(names, part, 'down'),
+  };
+  return step(bench, id, [operation], 0, 0);
+}
+
+/** How the pleats of a box's top are closed, where it has any. */
+function pleatedTop({ assembly }: BoxToMake): PleatedTop | undefined {
+  const { closes } = assembly;
+  if (closes === undefined) return undefined;
+  return closes === 'gathered'
+    ? { kind: 'gather' }
+    : {
+        kind: 'pinch',
+        pushedIn: closes === 'pinched sides' ? ['left', 'right'] : ['front', 'back'],
+      };
+}
+
+/** What kind of joint a stage is about: it tells where one step ends and another begins. */
+function classOf({ operations }: StageOfPart): string | undefined {
+  const glued = operations.find((each): each is GlueOperation => each.kind === 'glue');
+  if (glued) return glued.faces[0]?.role;
+  return operations.some(({ kind }) => kind === 'fold corners') ? 'gusset' : undefined;
+}
+
+/** The stages of a part in steps: what leads up to a joint goes with it. */
+function stepsOfStages(
+  bench: Bench,
+  piece: string,
+  stages: readonly StageOfPart[],
+): readonly AssemblyDraft[] {
+  const steps: { readonly about: string | undefined; readonly stages: StageOfPart[] }[] = [];
+  let waiting: StageOfPart[] = [];
+  for (const each of stages) {
+    const about = classOf(each);
+    if (about === undefined) {
+      waiting.push(each);
+      continue;
+    }
+    const last = steps[steps.length - 1];
+    if (last?.about === about) last.stages.push(...waiting, each);
+    else steps.push({ about, stages: [...waiting, each] });
+    waiting = [];
+  }
+  const last = steps[steps.length - 1];
+  if (last) last.stages.push(...waiting);
+  else if (waiting.length > 0) steps.push({ about: undefined, stages: waiting });
+  return steps.flatMap(({ stages: here }) =>
+    step(
+      bench,
+      piece,
+      here.flatMap(({ operations }) => operations),
+      Math.min(...here.map(({ stage }) => stage)),
+      Math.max(...here.map(({ stage }) => stage)) + 1,
+    ),
+  );
+}
+
+/** The last two corners of a lid are glued round its finished base. */
+function withLidCorners(bench: Bench, steps: readonly AssemblyDraft[]): readonly AssemblyDraft[] {
+  if (bench.corners === 'all at once') return steps;
+  return steps.map((each): AssemblyDraft => {
+    const pair = bench.make.pairs.find(({ kind, outer }) => kind === 'lid' && outer === each.piece);
+    const waiting = each.operations.filter(isWaitingTab);
+    const last = waiting[waiting.length - 1];
+    if (!pair || waiting.length < 2 || !last) return each;
+    const round: GlueOperation = { ...last, round: pair.inner };
+    const [first = round, ...more] = each.operations.map((operation) =>
+      operation === last ? round : operation,
+    );
+    return { ...each, operations: [first, ...more] };
+  });
+}
+
+/** Tabs that wait with their adhesive for a wall to be folded up against them. */
+function isWaitingTab(operation: AssemblyOperation): operation is GlueOperation {
+  return (
+    operation.kind === 'glue' && operation.faces[0]?.role === 'tab' && operation.moves === 'without'
+  );
+}
+
+/** How far the lower edge of one face is above that of the other in the closed box, where they are not level. */
+function aboveOf(bench: Bench, { face, on }: Joint): AttachOperation['joints'][number]['above'] {
+  const lowest = (part: string, at: number) => {
+    const placed = closedFaces(bench.box).find((each) => each.part === part && each.face === at);
+    return Math.min(...(placed?.ring.map(({ z }) => z) ?? [0]));
+  };
+  const above = lowest(face.part, face.face) - lowest(on.part, on.face);
+  return Math.abs(above) < 1.2 ? undefined : millimetres(Math.round(above * 1000) / 1000);
+}
+
+/** Glue between two pieces: all of their joints together. */
+function attachSteps(bench: Bench): readonly AssemblyDraft[] {
+  const between = bench.joints.filter(
+    ({ face, on, holds }) => holds === 'glue' && face.part !== on.part,
+  );
+  const pairs = [...new Set(between.map(({ face, on }) => JSON.stringify([face.piece, on.piece])))];
+  return pairs.flatMap((pair) => {
+    const here = between.filter(({ face, on }) => JSON.stringify([face.piece, on.piece]) === pair);
+    const [first] = here;
+    if (!first) return [];
+    const nameIn = (piece: string, face: number): FaceName | undefined =>
+      faceNames(bench.box, firstPart(bench, piece))[face];
+    const operation: AttachOperation = {
+      kind: 'attach',
+      piece: first.face.piece,
+      onto: first.on.piece,
+      joints: here.flatMap((joint) => {
+        const face = nameIn(joint.face.piece, joint.face.face);
+        const on = nameIn(joint.on.piece, joint.on.face);
+        if (!face || !on) return [];
+        const above = aboveOf(bench, joint);
+        return [
+          {
+            face,
+            adhesiveOn: joint.touches === 'drawn face' ? ('inside' as const) : ('outside' as const),
+            on,
+            onSide: joint.touched === 'drawn face' ? ('inside' as const) : ('outside' as const),
+            ...(above !== undefined && { above }),
+          },
+        ];
+      }),
+      narrow: nanometres(Math.min(...here.map(({ narrow }) => narrow))),
+      isFlat: isGluedFlat(bench, first.on.piece),
+    };
+    // Counted by boxes: all joints between two pieces are one thing to do.
+    return step(
+      bench,
+      first.face.piece,
+      [operation],
+      meetsAt(bench, first),
+      meetsAt(bench, first),
+    ).map((each) => ({ ...each, copies: 1 }));
+  });
+}
+
+function meetsAt({ box }: Bench, { face, on }: Joint): number {
+  const joins = (id: string) => box.parts.find(({ part }) => part.id === id)?.part.joins ?? 0;
+  return Math.max(joins(face.part), joins(on.part));
+}
+
+function joinSteps(bench: Bench): readonly AssemblyDraft[] {
+  return joinsOf(bench.make).flatMap(({ operation, stage }) =>
+    step(bench, operation.piece, [operation], stage, stage + 1),
+  );
+}
+
+function threadSteps(bench: Bench, wanted: ThreadTime): readonly AssemblyDraft[] {
+  const { giftEnters } = bench.box.assembly;
+  const at = { flat: 0, 'before the gift': giftEnters, 'to close': bench.box.end };
+  return bench.make.pieces.flatMap((piece) =>
+    threadsOf(piece, wanted).flatMap((operation) =>
+      step(bench, piece.id, [operation], at[wanted], at[wanted]),
+    ),
+  );
+}
+
+/** Whether several parts are glued onto a piece, so that it must lie flat for it. */
+function isGluedFlat(bench: Bench, piece: string): boolean {
+  const faces = bench.joints.filter(
+    ({ face, on, holds }) => holds === 'glue' && face.part !== on.part && on.piece === piece,
+  );
+  return new Set(faces.map(({ face }) => face.part)).size > 1;
+}
+
+/**
+ * The steps from flat pieces to the closed box with the gift in it. Every fold is burnished first. Then each
+ * piece is put together by itself, what stands inside before what goes over it; pieces are glued to one
+ * another before the gift goes in; then the box is closed, to its end.
+ */
+export function assemblySteps(
+  make: BoxToMake,
+  papers: Papers,
+  corners: LidCorners,
+): readonly AssemblyDraft[] {
+  const box = boxOf(make, papers);
+  const bench: Bench = { make, box, joints: jointsOf(box), corners };
+  const gift = box.assembly.giftEnters;
+  const pieces = [...new Set(box.parts.map(({ piece }) => piece.id))];
+  const pleated = pleatedTop(make);
+  const stages = pieces.map((piece) => ({
+    piece,
+    isFlat: isGluedFlat(bench, piece),
+    stages: assemblePart(box, firstPart(bench, piece), pleated),
+    joins: firstPart(bench, piece).part.joins,
+  }));
+  const early = stages.flatMap(({ piece, isFlat, stages: all }) => {
+    const before = isFlat ? [] : all.filter(({ stage }) => stage < gift);
+    return withLidCorners(bench, stepsOfStages(bench, piece, before));
+  });
+  const late = stages.flatMap(({ piece, isFlat, stages: all }) =>
+    all
+      .filter(({ stage }) => isFlat || stage >= gift)
+      .map((each) => ({ piece, stage: each.stage, operations: each.operations })),
+  );
+  const attached = attachSteps(bench);
+  // What a piece that is glued on is folded to first goes with the gluing.
+  const folded = (each: AssemblyDraft) =>
+    early.filter(
+      (before) =>
+        before.piece === each.piece && before.operations.every(({ kind }) => kind === 'fold up'),
+    );
+  const attachedFolded = attached.map((each): AssemblyDraft => {
+    const [first, ...more] = folded(each).flatMap(({ operations }) => operations);
+    return first ? { ...each, operations: [first, ...more, ...each.operations] } : each;
+  });
+  const goneWith = new Set(attached.flatMap(folded));
+  const joined = joinSteps(bench);
+  const [first] = box.parts;
+  const givesIn: readonly AssemblyDraft[] = first
+    ? step(bench, first.piece.id, [{ kind: 'put in', piece: first.piece.id }], gift, gift + 1).map(
+        (each) => ({ ...each, copies: 1 }),
+      )
+    : [];
+  return [
+    ...make.pieces.flatMap((piece) => foldSteps(bench, piece)),
+    ...threadSteps(bench, 'flat'),
+    ...early.filter((each) => !goneWith.has(each)),
+    ...attachedFolded,
+    ...joined.filter(({ from }) => from < gift),
+    ...threadSteps(bench, 'before the gift'),
+    ...inOneGo([
+      ...givesIn,
+      ...closingSteps(
+        bench,
+        late,
+        joined.filter(({ from }) => from >= gift),
+      ),
+      ...threadSteps(bench, 'to close'),
+    ]),
+  ];
+}
+
+/** Whether a step needs adhesive, and so a hand of its own. */
+function isGlued({ operations }: AssemblyDraft): boolean {
+  return operations.some(({ kind }) => kind === 'glue' || kind === 'attach');
+}
+
+/** The box is filled and closed in one go, as far as nothing is glued. */
+function inOneGo(steps: readonly AssemblyDraft[]): readonly AssemblyDraft[] {
+  const merged: AssemblyDraft[] = [];
+  for (const each of steps) {
+    const last = merged[merged.length - 1];
+    if (!last || isGlued(last) || isGlued(each)) {
+      merged.push(each);
+      continue;
+    }
+    merged[merged.length - 1] = {
+      ...last,
+      operations: [...last.operations, ...each.operations],
+      to: Math.max(last.to, each.to),
+    };
+  }
+  return merged;
+}
+
+interface LateStage {
+  readonly piece: string;
+  readonly stage: number;
+  readonly operations: readonly AssemblyOperation[];
+}
+
+/** What closes the filled box, in order; what is done to one piece is one step. */
+function closingSteps(
+  bench: Bench,
+  late: readonly LateStage[],
+  joined: readonly AssemblyDraft[],
+): readonly AssemblyDraft[] {
+  const pieces = [...new Set(late.map(({ piece }) => piece))];
+  const closings = pieces.flatMap((piece) => {
+    const here = late.filter((each) => each.piece === piece);
+    return step(
+      bench,
+      piece,
+      here.flatMap(({ operations }) => operations),
+      Math.min(...here.map(({ stage }) => stage)),
+      Math.max(...here.map(({ stage }) => stage)) + 1,
+    );
+  });
+  return [...closings, ...joined].sort((a, b) => a.from - b.from);
+}

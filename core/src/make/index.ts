@@ -1,0 +1,70 @@
+export type { AtCorners, Corner, FromCorner } from './at-corners.ts';
+export { afterOperation, justCut } from './as-made.ts';
+export { boxOf, copiesInBox, pieceOf, type BoxToMake } from './box-to-make.ts';
+export { seen, type AsMade } from './card.ts';
+export type { BoxSide, FaceName } from './face-name.ts';
+export { flatOperations } from './flat-operations.ts';
+export { flatSteps, type FlatDraft } from './flat-steps.ts';
+export { jobFor, secondsToMake, sheetsFor, type Job, type JobBrief, type Stage } from './job.ts';
+export type { Feature, Laid } from './laid.ts';
+export { litBy, litCutouts, type Lit } from './lit.ts';
+export { madeBefore } from './made-before.ts';
+export { lidCornersSchema, type LidCorners } from './lid-corners.ts';
+export {
+  asDrawn,
+  drawnSide,
+  isUpright,
+  lyingWith,
+  opposite,
+  sideLying,
+  sizeLying,
+  spotLying,
+  type Lying,
+  type QuarterTurns,
+} from './lying.ts';
+export { missingTools, type MissingTool } from './missing-tools.ts';
+export type { FlatOperation, Operation } from './operation.ts';
+export type {
+  AssemblyOperation,
+  AttachOperation,
+  CloseOperation,
+  FoldCornersOperation,
+  FoldOperation,
+  FoldUpOperation,
+  GlueOperation,
+  JoinOperation,
+  OutFolds,
+  PutInOperation,
+  ThreadOperation,
+  TuckOperation,
+} from './operations/assembly.ts';
+export type { CutAwayOperation } from './operations/cut-away.ts';
+export type { CutOutOperation } from './operations/cut-out.ts';
+export type { CutOperation, SheetCut } from './operations/cut.ts';
+export type { OutlineOperation } from './operations/outline.ts';
+export type { PunchOperation } from './operations/punch.ts';
+export { isCircular, type RoundOperation } from './operations/round.ts';
+export { chooseEnds, readLines, type LineReading } from './operations/choose-ends.ts';
+export { stretchOnBoard } from './operations/score-making.ts';
+export type { ScoreMark, ScoreOperation } from './operations/score-operation.ts';
+export type { SlantOperation } from './operations/slant.ts';
+export type { SlitOperation } from './operations/slit.ts';
+export type { Ends, TaperOperation } from './operations/taper.ts';
+export {
+  doneOf,
+  goTo,
+  isDone,
+  mostBoxes,
+  nextStep,
+  noProgress,
+  progressSchema,
+  secondsLeft,
+  stepAtHand,
+  undone,
+  withDone,
+  type Progress,
+} from './progress.ts';
+export { lineFromMark, linesAtCorner } from './on-punch-board.ts';
+export { scoreRun, type ScoreRun } from './score-run.ts';
+export { layOut, type Placement, type SheetPiece, type SheetUse } from './sheets/index.ts';
+export type { AssemblyStep, Bench, CutStep, FaceUp, FlatStep, Handling, Step } from './step.ts';

@@ -1,0 +1,143 @@
+import type { Length } from '../../length/index.ts';
+import type { AtCorners } from '../at-corners.ts';
+import type { BoxSide, FaceName } from '../face-name.ts';
+
+/** Which of the folds go away from the inside. */
+export type OutFolds =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'all' }
+  | { readonly kind: 'slanting' }
+  /** These, by where they begin and end. */
+  | { readonly kind: 'these'; readonly lines: readonly AtCorners[] };
+
+/** Fold along every score and burnish it, before anything is glued. */
+export interface FoldOperation {
+  readonly kind: 'fold';
+  readonly piece: string;
+  /** How many folds there are, and which go out. */
+  readonly folds: number;
+  readonly out: OutFolds;
+  /** What its parts become, from left to right and from top to bottom as it is drawn. */
+  readonly across: readonly FaceName[];
+  readonly down: readonly FaceName[];
+}
+
+/** Fold parts where nothing is glued, to bring them where they are wanted. */
+export interface FoldUpOperation {
+  readonly kind: 'fold up';
+  readonly piece: string;
+  readonly faces: readonly FaceName[];
+}
+
+/** Glue parts of a piece to the same piece. */
+export interface GlueOperation {
+  readonly kind: 'glue';
+  readonly piece: string;
+  readonly faces: readonly FaceName[];
+  /** Which face of them takes the adhesive, and on which face of the others they come to lie. */
+  readonly adhesiveOn: 'inside' | 'outside';
+  readonly onto: readonly FaceName[];
+  readonly ontoSide: 'inside' | 'outside';
+  /** Whether the part with the adhesive is folded onto the other, or the other onto it. */
+  readonly moves: 'with adhesive' | 'without';
+  /** Tape must be narrower than the parts. */
+  readonly narrow: Length;
+  /** Glued round this finished piece, so that it fits. */
+  readonly round?: string;
+}
+
+/** Fold parts in where nothing is glued: under what comes next, or behind a wall to close the box. */
+export interface TuckOperation {
+  readonly kind: 'tuck';
+  readonly piece: string;
+  readonly faces: readonly FaceName[];
+  /** What each goes behind; none where they only lie on others. */
+  readonly behind: readonly FaceName[];
+  /** Whether it closes the filled box. */
+  readonly isLast: boolean;
+}
+
+/** Fold corners that are left whole, flat against their walls. */
+export interface FoldCornersOperation {
+  readonly kind: 'fold corners';
+  readonly piece: string;
+  readonly count: number;
+  /** The walls that they come to lie on, and on which side of them. */
+  readonly on: readonly FaceName[];
+  readonly side: 'inside' | 'outside';
+  /** Whether they are slit to hook into each other. */
+  readonly isHooked: boolean;
+}
+
+/** What is put through holes or a slot. */
+export type Threaded = 'ribbon pull' | 'wire' | 'ribbon' | 'brad' | 'tongue';
+
+/** Put something through the holes or the slot of a piece: a pull, a handle, or what holds the box shut. */
+export interface ThreadOperation {
+  readonly kind: 'thread';
+  readonly piece: string;
+  readonly what: Threaded;
+  /** Places among the cutouts of the piece. */
+  readonly cutouts: readonly number[];
+}
+
+/** Put a piece to the others. */
+export interface JoinOperation {
+  readonly kind: 'join';
+  readonly piece: string;
+  readonly onto: string;
+  readonly how: 'over' | 'into' | 'place';
+}
+
+/** Glue one piece to another. */
+export interface AttachOperation {
+  readonly kind: 'attach';
+  readonly piece: string;
+  readonly onto: string;
+  /** The parts with the adhesive, and what each of them goes to. */
+  readonly joints: readonly {
+    readonly face: FaceName;
+    readonly adhesiveOn: 'inside' | 'outside';
+    readonly on: FaceName;
+    readonly onSide: 'inside' | 'outside';
+    /** How far its lower edge is above that of what it goes on; level where it is not said. */
+    readonly above?: Length;
+  }[];
+  readonly narrow: Length;
+  /** Whether the other piece lies flat for it. */
+  readonly isFlat: boolean;
+}
+
+/** Put the gift in. */
+export interface PutInOperation {
+  readonly kind: 'put in';
+  readonly piece: string;
+}
+
+/** Close the filled box by a way of its own. */
+export interface CloseOperation {
+  readonly kind: 'close';
+  readonly piece: string;
+  readonly way:
+    /** The lid is folded down over the box, or one half over the other. */
+    | { readonly kind: 'fold over'; readonly faces: readonly FaceName[] }
+    /** Two walls are pushed in along their middle, and the others meet over them. */
+    | { readonly kind: 'pinch'; readonly pushedIn: readonly BoxSide[] }
+    /** All walls are drawn in along their pleats. */
+    | { readonly kind: 'gather' }
+    /** The flap on one side of the pinched top goes over the other. */
+    | { readonly kind: 'fold down'; readonly face: FaceName };
+}
+
+/** What is done with a piece once it is cut, scored and snipped. */
+export type AssemblyOperation =
+  | FoldOperation
+  | FoldUpOperation
+  | GlueOperation
+  | TuckOperation
+  | FoldCornersOperation
+  | ThreadOperation
+  | JoinOperation
+  | AttachOperation
+  | PutInOperation
+  | CloseOperation;

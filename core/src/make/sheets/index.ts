@@ -1,0 +1,2 @@
+export { cutPlan } from './cut-plan.ts';
+export { layOut, type Placement, type SheetPiece, type SheetUse } from './lay.ts';

@@ -1,0 +1,209 @@
+import { minus, plus, zero, type Length } from '../../length/index.ts';
+import { paperFor, type Paper, type Papers } from '../../paper/index.ts';
+import { layInStrips } from './strips.ts';
+
+/** One piece on one sheet, by its top left corner; turned a quarter when it lies sideways. */
+export interface Placement {
+  readonly piece: string;
+  readonly sheet: number;
+  readonly x: Length;
+  readonly y: Length;
+  readonly turned: boolean;
+}
+
+/** What a layout must know of a piece. */
+export interface SheetPiece {
+  readonly id: string;
+  /** The place of its paper in the box's papers. */
+  readonly paper: number;
+  readonly copies: number;
+  readonly width: Length;
+  readonly height: Length;
+}
+
+/** The sheets of one paper that a box takes. */
+export interface SheetUse {
+  readonly paper: string;
+  readonly sheets: number;
+  readonly placements: readonly Placement[];
+  /** Share of the bought card that is left over, 0–1. */
+  readonly leftOver: number;
+}
+
+interface Space {
+  readonly sheet: number;
+  readonly x: Length;
+  readonly y: Length;
+  readonly width: Length;
+  readonly height: Length;
+}
+
+interface Rectangle {
+  readonly piece: string;
+  readonly width: Length;
+  readonly height: Length;
+}
+
+/** Both edge-to-edge ways of splitting what is left of a space beside a piece in its top left corner. */
+function splits(space: Space, width: Length, height: Length): readonly (readonly Space[])[] {
+  const right = minus(space.width, width);
+  const below = minus(space.height, height);
+  const beside = { ...space, x: plus(space.x, width), width: right };
+  const under = { ...space, y: plus(space.y, height), height: below };
+  return [
+    [{ ...beside, height }, under],
+    [beside, { ...under, width }],
+  ].map((spaces) => spaces.filter((each) => each.width > 0 && each.height > 0));
+}
+
+interface Layout {
+  readonly sheets: number;
+  readonly placements: readonly Placement[];
+}
+
+/** How many placements are tried before the best that was found is taken. */
+const tries = 1500;
+
+/**
+ * Lays pieces by edge-to-edge cuts, trying every order of spaces, every turn and every split: the number
+ * of sheets is the least for the given order of pieces, as long as there are few. Meant for the pieces of
+ * one box.
+ */
+function layInOrder(
+  rectangles: readonly Rectangle[],
+  spaces: readonly Space[],
+  sheets: number,
+  paper: Paper,
+  most: number,
+  least: number,
+  left: { tries: number; found: boolean },
+): Layout | undefined {
+  const [next, ...rest] = rectangles;
+  if (!next) {
+    left.found = true;
+    return { sheets, placements: [] };
+  }
+  let best: Layout | undefined;
+  const fresh: Space = {
+    sheet: sheets,
+    x: zero,
+    y: zero,
+    width: paper.sheet.width,
+    height: paper.sheet.height,
+  };
+  for (const space of [...spaces, fresh])
+    for (const turned of turnsOf(paper)) {
+      const used = Math.max(sheets, space.sheet + 1);
+      // Only fewer sheets than the best that was found are worth a look.
+      if (used > most || (best && used >= best.sheets)) continue;
+      const width = turned ? next.height : next.width;
+      const height = turned ? next.width : next.height;
+      if (width > space.width || height > space.height) continue;
+      for (const free of splits(space, width, height)) {
+        if (left.tries-- < 0 && left.found) return best;
+        const others = spaces.filter((each) => each !== space);
+        const fewer = best ? best.sheets - 1 : most;
+        const onward = layInOrder(rest, [...others, ...free], used, paper, fewer, least, left);
+        if (onward)
+          best = {
+            sheets: onward.sheets,
+            placements: [
+              {
+                piece: next.piece,
+                sheet: space.sheet,
+                x: space.x,
+                y: space.y,
+                turned,
+              },
+              ...onward.placements,
+            ],
+          };
+        if (best && best.sheets <= Math.max(sheets, least)) return best;
+      }
+    }
+  return best;
+}
+
+/** A print that must run up can't be turned. */
+function turnsOf({ printRuns }: Paper): readonly boolean[] {
+  return printRuns === 'one way' ? [false] : [false, true];
+}
+
+/** Whether two pieces can be cut from one sheet, side by side or one below the other. */
+function canShare(a: Rectangle, b: Rectangle, paper: Paper): boolean {
+  const { width, height } = paper.sheet;
+  const ways = ({ width: across, height: down }: Rectangle) =>
+    turnsOf(paper).map((turned) => (turned ? [down, across] : [across, down]));
+  return ways(a).some(([aAcross = zero, aDown = zero]) =>
+    ways(b).some(
+      ([bAcross = zero, bDown = zero]) =>
+        (aAcross + bAcross <= width && Math.max(aDown, bDown) <= height) ||
+        (aDown + bDown <= height && Math.max(aAcross, bAcross) <= width),
+    ),
+  );
+}
+
+/** So many pieces, the largest first, of which no two can share a sheet. */
+function apart(rectangles: readonly Rectangle[], paper: Paper): number {
+  const alone: Rectangle[] = [];
+  for (const each of rectangles)
+    if (!alone.some((other) => canShare(each, other, paper))) alone.push(each);
+  return alone.length;
+}
+
+function layOn(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
+  const rectangles = pieces
+    .flatMap(({ id, copies, width, height }): readonly Rectangle[] =>
+      Array.from({ length: copies }, () => ({ piece: id, width, height })),
+    )
+    .sort((a, b) => b.width * b.height - a.width * a.height);
+  const used = rectangles.reduce((sum, { width, height }) => sum + width * height, 0);
+  const sheet = paper.sheet.width * paper.sheet.height;
+  const least = Math.max(Math.ceil(used / sheet), apart(rectangles, paper));
+  const layout = layInOrder(rectangles, [], 0, paper, rectangles.length, least, {
+    tries,
+    found: false,
+  });
+  if (!layout) throw new RangeError(`A piece is larger than a sheet of ${paper.name}`);
+  return {
+    paper: paper.id,
+    sheets: layout.sheets,
+    placements: layout.placements,
+    leftOver: 1 - used / (layout.sheets * sheet),
+  };
+}
+
+/** Strips are quicker to cut; they are left only where that saves a sheet. */
+function layForTrimmer(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
+  const strips = layInStrips(paper, pieces);
+  // One sheet can't be bettered.
+  const densest = strips?.sheets === 1 ? undefined : layOn(paper, pieces);
+  if (!strips || (densest && strips.sheets > densest.sheets))
+    return densest ?? layOn(paper, pieces);
+  const { sheets, placements } = strips;
+  const used = pieces.reduce((sum, { copies, width, height }) => sum + copies * width * height, 0);
+  const leftOver = 1 - used / (sheets * paper.sheet.width * paper.sheet.height);
+  return { paper: paper.id, sheets, placements, leftOver };
+}
+
+/**
+ * The sheets that so many pieces take, paper by paper, laid so that they are quick to cut: in strips, unless
+ * that takes more sheets. Pieces of the same paper share sheets.
+ * @throws RangeError when a piece is larger than its sheet.
+ */
+export function layOut(pieces: readonly SheetPiece[], papers: Papers): readonly SheetUse[] {
+  return stacksOf(pieces, papers).map((stack) => layForTrimmer(stack.paper, stack.pieces));
+}
+
+function stacksOf(pieces: readonly SheetPiece[], papers: Papers) {
+  const byPaper = new Map<string, { paper: Paper; pieces: SheetPiece[] }>();
+  for (const piece of pieces) {
+    const paper = paperFor(papers, piece.paper);
+    // The same card bought in two sizes is two stacks on the table.
+    const key = `${paper.id} ${paper.sheet.width} ${paper.sheet.height}`;
+    const stack = byPaper.get(key) ?? { paper, pieces: [] };
+    stack.pieces.push(piece);
+    byPaper.set(key, stack);
+  }
+  return [...byPaper.values()];
+}

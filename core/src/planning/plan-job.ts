@@ -1,0 +1,36 @@
+import { jobFor, type Job, type LidCorners } from '../make/index.ts';
+import type { LineRef } from '../piece/index.ts';
+import type { PlanRequest } from '../request/index.ts';
+import type { Plan } from './plan.ts';
+
+/** How many boxes are made, and how the last corners of a lid are glued. */
+export interface JobOrder {
+  readonly boxes: number;
+  readonly corners?: LidCorners;
+}
+
+/** The whole job for so many boxes of a plan; what is made already is not made again. */
+export function planJob(
+  plan: Plan,
+  { papers, kit, made }: Pick<PlanRequest, 'papers' | 'kit' | 'made'>,
+  { boxes, corners = 'round the base' }: JobOrder,
+): Job {
+  const isMade = (piece: string, line: LineRef) => {
+    const way = line.axis === 'column' ? 'across' : 'down';
+    const mark = plan.marks
+      .find((marks) => marks.piece === piece)
+      ?.readings.find(({ axis, index }) => axis === line.axis && index === line.index)?.mark;
+    return made.some(
+      (each) =>
+        each.piece === piece && each.way === way && each.marks.some((done) => done.mark === mark),
+    );
+  };
+  return jobFor(plan, {
+    papers,
+    kit,
+    cut: made.map(({ piece }) => piece),
+    isMade,
+    boxes,
+    corners,
+  });
+}

@@ -1,0 +1,85 @@
+import type { Kit } from '../../index.ts';
+import { flipped, type Card } from './card.ts';
+import { cuttingTable, type BoughtSheet } from './cutting.ts';
+import { doneTo } from './flat.ts';
+import { laid } from './lying.ts';
+
+/** A step as it stands on a printed sheet: under which tool, for how many pieces, and the sentences. */
+export interface ToldStep {
+  readonly tool: string;
+  readonly copies: number;
+  readonly text: string;
+}
+
+/** A piece that the reader has made, with how many there are of it. */
+export interface MadePiece {
+  readonly name: string;
+  readonly count: number;
+  readonly card: Card;
+}
+
+function sentencesOf(text: string): readonly string[] {
+  return text.split(/(?<=[.:]) (?=[A-Z])/);
+}
+
+/** The steps on the table before anything is folded. */
+const flatTools = ['punch board', 'board', 'tip', 'ruler', 'scissors', 'punch'];
+
+/**
+ * Makes the flat pieces of a job from what is told of it and nothing else.
+ * @throws Error at the first sentence that can't be followed.
+ */
+export function readPieces(
+  steps: readonly ToldStep[],
+  kit: Kit,
+  sheets: readonly BoughtSheet[],
+  names: readonly string[],
+  pick: (ways: number) => number,
+): readonly MadePiece[] {
+  const table = cuttingTable(sheets, names);
+  for (const { tool, text } of steps) {
+    if (tool !== 'trimmer') continue;
+    const sentences = sentencesOf(text);
+    sentences.forEach((sentence, i) => {
+      if (sentence.startsWith('Take ')) table.takeWhole(`${sentence}`);
+      if (!sentence.startsWith('From ')) return;
+      const next = sentences.findIndex((each, at) => at > i && each.startsWith('From '));
+      table.cut(sentence, sentences.slice(i + 1, next < 0 ? undefined : next));
+    });
+  }
+  const cards = new Map<string, { count: number; card: Card }>();
+  for (const [name, all] of table.pieces) {
+    const [first] = all;
+    if (!first) continue;
+    const sizeOf = ({ width, height }: Card) => [width, height].sort((a, b) => a - b);
+    const [short = 0, long = 0] = sizeOf(first);
+    for (const each of all) {
+      const [one = 0, other = 0] = sizeOf(each);
+      if (Math.abs(one - short) > 0.02 || Math.abs(other - long) > 0.02)
+        throw new Error(`Not all ${name} are of one size`);
+    }
+    cards.set(name, { count: all.length, card: first });
+  }
+  for (const { tool, copies, text } of steps) {
+    if (!flatTools.includes(tool)) continue;
+    const [lies = '', ...sentences] = sentencesOf(text);
+    const name = names.find((each) => lies.startsWith(`${each}, `));
+    const piece = name === undefined ? undefined : cards.get(name);
+    if (name === undefined || !piece) throw new Error(`Which piece: “${lies}”?`);
+    if (copies !== piece.count) throw new Error(`${copies} of ${piece.count} ${name}`);
+    const fence = / against the (left|right) fence\.$/.exec(lies)?.[1];
+    if (tool === 'board' && fence !== kit.board.fence) throw new Error(`Which fence: “${lies}”?`);
+    const how = lies
+      .slice(name.length + 2)
+      .replace(/, against the (?:left|right) fence\.$/, '')
+      .replace(/\.$/, '');
+    const card = laid(piece.card, how, pick);
+    const done = doneTo(card, sentences, kit, tool === 'board');
+    // What was turned over is turned back to be looked at.
+    cards.set(name, {
+      count: piece.count,
+      card: how.startsWith('turned over') ? flipped(done) : done,
+    });
+  }
+  return [...cards].map(([name, { count, card }]) => ({ name, count, card }));
+}

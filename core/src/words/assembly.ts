@@ -1,0 +1,339 @@
+import type { Unit } from '../length/index.ts';
+import type {
+  AssemblyOperation,
+  AttachOperation,
+  CloseOperation,
+  FoldCornersOperation,
+  FoldOperation,
+  FoldUpOperation,
+  GlueOperation,
+  JoinOperation,
+  OutFolds,
+  ThreadOperation,
+  TuckOperation,
+} from '../make/index.ts';
+import { faceInWords, facesInWords, nextTo, rowOfFaces } from './faces.ts';
+import { formatNearest } from './measures.ts';
+import { atCorners, placeInWords } from './places.ts';
+import { capitalised, countInWords, inRow } from './plain.ts';
+import { allInWords, roleInWords } from './roles.ts';
+import type { NameOf } from './said.ts';
+
+function it(count: number): string {
+  return count === 1 ? 'it' : 'them';
+}
+
+function outSentences(out: OutFolds, unit: Unit): readonly string[] {
+  switch (out.kind) {
+    case 'none':
+      return ['Fold every score in, towards you, and burnish it. Open it flat again.'];
+    case 'all':
+      return ['Fold every score out, away from you, and burnish it. Open it flat again.'];
+    case 'slanting':
+      return [
+        'Fold the slanting scores out, away from you, and all the others in. Burnish each, and open it flat again.',
+      ];
+    case 'these':
+      return [
+        'Burnish every score, and open it flat again. Fold these out, away from you, and all the others in:',
+        ...out.lines.map(({ spots, corners }) => {
+          const [from, to] = spots.map((spot) => placeInWords(spot, corners, unit));
+          return `${capitalised(`${atCorners(corners)}from ${from ?? ''} to ${to ?? ''}`)}.`;
+        }),
+      ];
+  }
+}
+
+function foldSentences({ out, across, down }: FoldOperation, unit: Unit): readonly string[] {
+  return [
+    ...outSentences(out, unit),
+    ...(across.length > 1 ? [`From left to right it becomes ${rowOfFaces(across)}.`] : []),
+    ...(down.length > 1 ? [`From top to bottom it becomes ${rowOfFaces(down)}.`] : []),
+  ];
+}
+
+function foldUpSentences({ faces }: FoldUpOperation): readonly string[] {
+  const ways: readonly (readonly [string, FoldUpOperation['faces']])[] = [
+    ['Turn in', faces.filter(({ role }) => role === 'tab')],
+    ['Fold up', faces.filter(({ role }) => role === 'wall')],
+    ['Turn in', faces.filter(({ role }) => role === 'rim')],
+    ['Fold', faces.filter(({ role }) => role === 'lid' || role === 'seam')],
+  ];
+  return ways.flatMap(([verb, here]) => {
+    const [first] = here;
+    if (!first) return [];
+    const what =
+      first.role === 'tab' && here.length > 2 ? allInWords('tab', here.length) : facesInWords(here);
+    return [`${verb} ${what}.`];
+  });
+}
+
+function glueSentences(glue: GlueOperation, nameOf: NameOf): readonly string[] {
+  const { faces, adhesiveOn, onto, ontoSide, moves, round } = glue;
+  const [first] = faces;
+  const [target] = onto;
+  if (!first || !target) return [];
+  const count = faces.length;
+  if (moves === 'without') {
+    const over =
+      round === undefined
+        ? []
+        : [
+            `Put it over the finished ${nameOf(round).toLowerCase()} for the last ${countInWords(count)}.`,
+          ];
+    return [
+      ...over,
+      `Adhesive on the ${adhesiveOn} of ${nextTo(faces, target)}.`,
+      `Fold the ${faceInWords(target)} up and press its ${ontoSide} onto ${it(count)}; hold it.`,
+    ];
+  }
+  if (first.role === 'seam')
+    return [
+      'Adhesive on the outside of the seam.',
+      `Fold the walls round, and press the ${ontoSide} of the ${faceInWords(target)} onto the seam, edges level. Hold it flat.`,
+    ];
+  const isOwnWall = faces.every(({ of }) =>
+    onto.some((face) => of !== undefined && face.role === of.role && face.faces === of.faces),
+  );
+  if (isOwnWall) {
+    const tabs = onto.some(({ role }) => role === 'tab') ? ' and its tabs' : '';
+    const wall = count === 1 ? `the ${ontoSide} of the wall` : `the ${ontoSide} of its own wall`;
+    return [
+      `Adhesive on the ${adhesiveOn} of ${facesInWords(faces)}.`,
+      `Turn ${count === 1 ? 'it' : 'each'} in, and press ${it(1)} onto ${wall}${tabs}.`,
+    ];
+  }
+  return [
+    `Adhesive on the ${adhesiveOn} of ${facesInWords(faces)}.`,
+    `Fold ${it(count)} in, and press ${it(count)} onto the ${ontoSide} of ${facesInWords(onto)}.`,
+  ];
+}
+
+function tuckSentences({ faces, behind, isLast }: TuckOperation): readonly string[] {
+  const [wall, ...walls] = behind;
+  if (wall && walls.length === 0)
+    return [`Tuck ${facesInWords(faces)} in behind the ${faceInWords(wall)}.`];
+  if (wall) return [`Tuck ${facesInWords(faces)} in, each behind its own wall.`];
+  return [
+    isLast
+      ? `Fold in ${facesInWords(faces)}; nothing is glued.`
+      : `Fold in ${facesInWords(faces)}.`,
+  ];
+}
+
+function cornerSentences({ count, on, side, isHooked }: FoldCornersOperation): readonly string[] {
+  return [
+    `As the walls come up, fold ${count === 4 ? 'each corner' : `${countInWords(count)} corners`} in half along its slanting score.`,
+    `Lay ${it(count)} flat against the ${side} of ${facesInWords(on)}; nothing is glued.`,
+    ...(isHooked ? ['Push the two corners of each wall into the slits of one another.'] : []),
+  ];
+}
+
+const holesInWords = ['', 'the hole', 'both holes'];
+
+function threadSentences({ what, cutouts: { length } }: ThreadOperation): readonly string[] {
+  const holes = holesInWords[length] ?? `all ${countInWords(length)} holes`;
+  switch (what) {
+    case 'ribbon pull':
+      return [
+        `Thread a loop of ribbon through ${holes} from the outside, while the wall lies flat.`,
+        'Knot or tape its ends on the inside.',
+      ];
+    case 'wire':
+      return [
+        `Bend a wire to a handle. Push its ends through ${holes} from the outside.`,
+        'Curl them up on the inside.',
+      ];
+    case 'ribbon':
+      return [`Thread a ribbon through ${holes}, draw it together and tie it.`];
+    case 'brad':
+      return [`Push the brad through ${holes} and spread its legs.`];
+    case 'tongue':
+      return ['Bend the tongue over and push it through the slot.'];
+  }
+}
+
+function joinSentences({ piece, how, onto }: JoinOperation, nameOf: NameOf): readonly string[] {
+  const [one, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
+  switch (how) {
+    case 'over':
+      return [`Slide the ${one} over the ${other}.`];
+    case 'into':
+      return [`Slide the ${one} into the ${other}, down to the floor.`];
+    case 'place':
+      return [`Put the ${one} in its place at the ${other}.`];
+  }
+}
+
+function attachSentences(
+  { joints, onto, isFlat }: AttachOperation,
+  nameOf: NameOf,
+  unit: Unit,
+): readonly string[] {
+  const other = nameOf(onto).toLowerCase();
+  const [first] = joints;
+  if (!first) return [];
+  const isOnOne = joints.every(
+    ({ on }) => on.role === first.on.role && on.faces === first.on.faces,
+  );
+  if (isOnOne && joints.length > 1) {
+    const role = first.face.role;
+    const what =
+      joints.length > 2
+        ? allInWords(role, joints.length)
+        : facesInWords(joints.map(({ face }) => face));
+    return [
+      `Adhesive on the ${first.adhesiveOn} of ${what}.`,
+      `Press the ${first.onSide} of the ${other} onto ${it(joints.length)}, edges level; hold it.`,
+    ];
+  }
+  return [
+    ...(isFlat ? [`Lay the ${other} flat, inside up.`] : []),
+    ...joints.flatMap(({ face, adhesiveOn, on, onSide, above }) => {
+      const where =
+        above === undefined
+          ? 'lower edges level'
+          : above > 0
+            ? `its lower edge ${formatNearest(above, unit)} above that of the wall`
+            : 'edges level';
+      return [
+        `Adhesive on the ${adhesiveOn} of the ${faceInWords(face)}. Press it onto the ${onSide} of the ${faceInWords(on)} of the ${other}, in the middle, ${where}.`,
+      ];
+    }),
+  ];
+}
+
+function closeSentences({ way }: CloseOperation): readonly string[] {
+  switch (way.kind) {
+    case 'fold over':
+      return way.faces.every(({ role }) => role === 'lid')
+        ? [`Fold the ${inRow(way.faces.map(faceInWords))} over the box.`]
+        : [`Fold up ${facesInWords(way.faces)}.`];
+    case 'pinch':
+      return [
+        `Push in ${inRow(way.pushedIn.map((side) => `the ${side}`))} wall along the middle, at the top.`,
+        'Pinch the other two walls together over them, until the top edges lie flat on one another.',
+      ];
+    case 'gather':
+      return [
+        'Push in all four walls above the box along their slanting scores, and gather the top together.',
+      ];
+    case 'fold down':
+      return [
+        `Fold the ${faceInWords(way.face)} over the pinched top, and fix it there with a tag or a dot of glue.`,
+      ];
+  }
+}
+
+/** An assembly operation, sentence by sentence. */
+export function assemblySentences(
+  operation: AssemblyOperation,
+  nameOf: NameOf,
+  unit: Unit,
+): readonly string[] {
+  switch (operation.kind) {
+    case 'fold':
+      return foldSentences(operation, unit);
+    case 'fold up':
+      return foldUpSentences(operation);
+    case 'glue':
+      return glueSentences(operation, nameOf);
+    case 'tuck':
+      return tuckSentences(operation);
+    case 'fold corners':
+      return cornerSentences(operation);
+    case 'thread':
+      return threadSentences(operation);
+    case 'join':
+      return joinSentences(operation, nameOf);
+    case 'attach':
+      return attachSentences(operation, nameOf, unit);
+    case 'put in':
+      return ['Put the gift in.'];
+    case 'close':
+      return closeSentences(operation);
+  }
+}
+
+/** The figure of an assembly step: what is done, to be read from two metres. */
+export function assemblyFigure(
+  operations: readonly [AssemblyOperation, ...AssemblyOperation[]],
+  nameOf: NameOf,
+): string {
+  const glue = operations.find((each): each is GlueOperation => each.kind === 'glue');
+  const [first] = operations;
+  if (glue) {
+    const faces = operations.flatMap((each) => (each.kind === 'glue' ? each.faces : []));
+    const [face] = faces;
+    if (!face) return 'Glue';
+    return face.role === 'seam' ? 'Glue the seam' : `Glue ${allInWords(face.role, faces.length)}`;
+  }
+  switch (first.kind) {
+    case 'fold':
+      return first.folds === 1 ? 'Fold and burnish' : `Burnish ${countInWords(first.folds)} folds`;
+    case 'put in':
+      return operations.length === 1 ? 'Gift in' : 'Fill and close';
+    case 'join':
+      return first.how === 'over'
+        ? `${nameOf(first.piece)} on`
+        : first.how === 'into'
+          ? `${nameOf(first.piece)} in`
+          : `${nameOf(first.piece)} in place`;
+    case 'attach':
+      return `Glue the ${nameOf(first.onto).toLowerCase()} on`;
+    case 'thread':
+      return {
+        'ribbon pull': 'Thread the pull',
+        wire: 'Put the wire on',
+        ribbon: 'Tie the ribbon',
+        brad: 'Close with the brad',
+        tongue: 'Close with the tongue',
+      }[first.what];
+    case 'fold corners':
+      return 'Fold the corners';
+    case 'tuck':
+    case 'fold up':
+    case 'close':
+    case 'glue':
+      return operations.some(({ kind }) => kind === 'fold corners')
+        ? 'Fold the corners'
+        : operations.some((each) => each.kind === 'close' || (each.kind === 'tuck' && each.isLast))
+          ? 'Close the box'
+          : 'Fold it up';
+  }
+}
+
+/** What tells an assembly step from the others of its piece in the list. */
+export function assemblyLine(
+  operations: readonly [AssemblyOperation, ...AssemblyOperation[]],
+  nameOf: NameOf,
+): string {
+  const glues = operations.flatMap((each) => (each.kind === 'glue' ? [each] : []));
+  const [first] = glues;
+  const face = first?.faces[0];
+  if (first && face) {
+    const count = glues.reduce((sum, { faces }) => sum + faces.length, 0);
+    const what = `glue ${countInWords(count)} ${roleInWords(face.role, count)}`;
+    const last = glues.find(({ round }) => round !== undefined);
+    if (last?.round !== undefined)
+      return `${what}, the last ${countInWords(last.faces.length)} round the ${nameOf(last.round).toLowerCase()}`;
+    return face.role === 'seam' ? 'glue the seam' : what;
+  }
+  const [only] = operations;
+  switch (only.kind) {
+    case 'fold':
+      return 'fold and burnish';
+    case 'put in':
+      return operations.length === 1 ? 'gift in' : 'gift in, close the box';
+    case 'join':
+      return only.how === 'place'
+        ? 'in its place'
+        : `${only.how} the ${nameOf(only.onto).toLowerCase()}`;
+    case 'attach':
+      return `glue to the ${nameOf(only.onto).toLowerCase()}`;
+    default: {
+      const figure = assemblyFigure(operations, nameOf);
+      return `${figure.charAt(0).toLowerCase()}${figure.slice(1)}`;
+    }
+  }
+}

@@ -1,0 +1,163 @@
+import {
+  formatLength,
+  inchFraction,
+  markInWords,
+  millimetres,
+  plus,
+  zero,
+  type Length,
+  type Unit,
+} from '../length/index.ts';
+import {
+  flatSteps,
+  isUpright,
+  type BoxToMake,
+  type FlatDraft,
+  type FlatOperation,
+  type ScoreMark,
+  type ScoreOperation,
+} from '../make/index.ts';
+import type { Paper } from '../paper/index.ts';
+import { cutSizeOf, type LineRef, type Piece } from '../piece/index.ts';
+import { scoringMeans, type Kit } from '../tools/index.ts';
+import { featuresInWords } from './laid.ts';
+import { nearestMark } from './measures.ts';
+import { capitalised, countInWords } from './plain.ts';
+import { scoreUnit } from './score.ts';
+import { flatHeadlines } from './step.ts';
+
+/** A mark on a ruler strip of the cut list, with the lines that it makes. */
+export interface StripMark {
+  readonly reading: Length;
+  readonly lines: readonly LineRef[];
+  /** Where it is on the ruler, in words, where that helps. */
+  readonly words?: string;
+  /** Whether it falls between the marks of the tool that scores. */
+  readonly isOff: boolean;
+}
+
+/** The edge of a piece as a ruler lies along it, with the marks that are made in one lying. */
+export interface RulerStrip {
+  readonly headline: string;
+  /** How long the edge is. */
+  readonly length: Length;
+  /** How the ruler is marked. */
+  readonly pitch: Length;
+  readonly unit: Unit;
+  readonly marks: readonly StripMark[];
+}
+
+/** What the cut list shows of one piece: its rulers, and what else is done to it while it is flat. */
+export interface CutListEntry {
+  readonly strips: readonly RulerStrip[];
+  /** Slits, tapers and cutouts as one short sentence; empty where there are none. */
+  readonly snips: string;
+}
+
+function isLine(operation: FlatOperation): operation is ScoreOperation {
+  return operation.kind === 'score' || operation.kind === 'mark';
+}
+
+function rulerOf({ tool }: ScoreOperation, kit: Kit): Pick<RulerStrip, 'pitch' | 'unit'> {
+  const unit = scoreUnit(tool, kit);
+  if (tool === 'board') return { unit, pitch: kit.board.pitch };
+  const means = scoringMeans(kit);
+  if (means && means.tool !== 'board') return { unit, pitch: means.step };
+  return { unit, pitch: unit === 'inch' ? inchFraction(1, 16) : millimetres(1) };
+}
+
+function stripMark(
+  mark: ScoreMark,
+  nth: number,
+  alike: readonly ScoreOperation[],
+  kit: Kit,
+): StripMark {
+  const [first] = alike;
+  const tool = first?.tool ?? 'ruler';
+  const unit = scoreUnit(tool, kit);
+  const exact = plus(mark.reading, mark.shim ?? zero);
+  const reading = tool === 'ruler' ? nearestMark(exact, unit) : exact;
+  const words =
+    tool === 'board' ? markInWords(reading, { unit, step: kit.board.pitch }) : undefined;
+  const figure = formatLength(reading, unit);
+  const isPlain = words === undefined || words === `the ${figure}`;
+  const shim = mark.shim === undefined ? '' : ', with the shim';
+  return {
+    reading,
+    lines: alike.flatMap(({ marks }) => marks[nth]?.line ?? []),
+    ...(!isPlain && { words: `${figure} is ${words}${shim}` }),
+    isOff: tool === 'ruler' && scoringMeans(kit)?.tool === 'board',
+  };
+}
+
+/** Lyings with the same marks share a strip. */
+function stripOf(
+  headline: string,
+  alike: readonly [ScoreOperation, ...ScoreOperation[]],
+  piece: Piece,
+  kit: Kit,
+): RulerStrip {
+  const [first] = alike;
+  const { width, height } = cutSizeOf(piece.grid);
+  const ticks = first.kind === 'mark' ? ', ticks only' : '';
+  return {
+    headline: `${headline}${ticks}`,
+    length: isUpright(first.edge) ? width : height,
+    ...rulerOf(first, kit),
+    marks: first.marks.map((mark, nth) => stripMark(mark, nth, alike, kit)),
+  };
+}
+
+function stripsOf({ operations, laid }: FlatDraft, piece: Piece, kit: Kit): readonly RulerStrip[] {
+  const lines = operations.filter(isLine);
+  const ruled = lines.filter(({ tool }) => tool === 'ruler');
+  if (ruled.length > 0)
+    return ruled.map((each) => stripOf(`Along a ruler, from the ${each.edge}`, [each], piece, kit));
+  const kinds = (['score', 'mark'] as const).map((kind) =>
+    lines.filter((each) => each.kind === kind),
+  );
+  return kinds.flatMap((alike): readonly RulerStrip[] => {
+    const [first, ...more] = alike;
+    if (!first) return [];
+    const how = featuresInWords(laid.features, scoreUnit(first.tool, kit));
+    const count = alike.length === 4 ? 'all four sides' : `${countInWords(alike.length)} sides`;
+    const lies =
+      how === '' ? (more.length === 0 ? 'Any edge at the top' : 'Score') : capitalised(how);
+    const sides = more.length === 0 ? '' : how === '' ? ` on ${count}` : `, ${count}`;
+    return [stripOf(`${lies}${sides}`, [first, ...more], piece, kit)];
+  });
+}
+
+/** Each mark is told in words once; further down the same mark is known. */
+function withWordsOnce(strips: readonly RulerStrip[]): readonly RulerStrip[] {
+  const told = new Set<string>();
+  return strips.map((strip) => ({
+    ...strip,
+    marks: strip.marks.map(({ words, ...mark }) => {
+      if (words === undefined || told.has(words)) return mark;
+      told.add(words);
+      return { ...mark, words };
+    }),
+  }));
+}
+
+/** What the cut list shows of a piece. */
+export function cutListEntry(
+  { marks }: Pick<BoxToMake, 'marks'>,
+  piece: Piece,
+  paper: Paper,
+  kit: Kit,
+): CutListEntry {
+  const lines = marks
+    .filter((each) => each.piece === piece.id)
+    .flatMap(({ readings }) => readings.map(({ axis, index }) => ({ axis, index })));
+  const { steps } = flatSteps(piece, lines, paper, kit);
+  const others = steps
+    .flatMap(({ operations }) => operations)
+    .filter((operation) => operation.kind !== 'punch' && !isLine(operation));
+  const said = flatHeadlines(others).join(', ');
+  return {
+    strips: withWordsOnce(steps.flatMap((step) => stripsOf(step, piece, kit))),
+    snips: said === '' ? '' : `${capitalised(said)}.`,
+  };
+}

@@ -1,0 +1,269 @@
+import type { Unit } from '../length/index.ts';
+import type {
+  AssemblyStep,
+  BoxToMake,
+  FlatOperation,
+  FlatStep,
+  Job,
+  ScoreOperation,
+  SlitOperation,
+  Step,
+} from '../make/index.ts';
+import { pieceOf } from '../make/index.ts';
+import { cutSizeOf } from '../piece/index.ts';
+import { cutUnit, type Kit } from '../tools/index.ts';
+import { adhesiveSentence } from './adhesives.ts';
+import { assemblyFigure, assemblyLine, assemblySentences } from './assembly.ts';
+import { sayCut } from './cut.ts';
+import { laidInWords } from './laid.ts';
+import { capitalised, countInWords, counted, plural } from './plain.ts';
+import { punchFigure, punchHeadline, punchSentences } from './punch.ts';
+import { allInWords, roleInWords, useInWords } from './roles.ts';
+import { namesFrom, type NameOf, type Said } from './said.ts';
+import { scoreFigure, scoreLine, scoreSentences, scoreUnit } from './score.ts';
+import {
+  cutAwaySentences,
+  cutOutSentences,
+  outlineSentences,
+  roundSentences,
+  slantSentences,
+  slitSentences,
+  taperSentences,
+} from './snips.ts';
+
+/** A step in words, and what is counted of it. */
+export interface StepWords extends Said {
+  /** What is counted: `lids scored`. */
+  readonly counted: string;
+}
+
+/** What words need beside the step itself: the tools, and what the pieces are. */
+export interface Telling {
+  readonly job: Job;
+  readonly box: Pick<BoxToMake, 'pieces'>;
+  readonly kit: Kit;
+}
+
+function isLine(operation: FlatOperation): operation is ScoreOperation {
+  return operation.kind === 'score' || operation.kind === 'mark';
+}
+
+function isSlit(operation: FlatOperation): operation is SlitOperation {
+  return operation.kind === 'slit';
+}
+
+/** What is done to a flat piece, sentence by sentence. */
+function flatSentences(
+  operations: FlatStep['operations'],
+  { box, kit }: Telling,
+): readonly string[] {
+  const unit = cutUnit(kit);
+  const [first] = operations;
+  const [line, ...lines] = operations.filter(isLine);
+  const size = cutSizeOf(pieceOf(box, first.piece).grid);
+  const scores = line ? scoreSentences([line, ...lines], size, kit) : [];
+  const slits = operations.filter(isSlit);
+  return [
+    ...scores,
+    ...slitSentences(slits, unit),
+    ...operations.flatMap((operation): readonly string[] => {
+      switch (operation.kind) {
+        case 'punch':
+          return punchSentences(operation, kit);
+        case 'slanted score':
+          return slantSentences(operation, unit);
+        case 'cut away':
+          return cutAwaySentences(operation, unit);
+        case 'cut to shape':
+          return outlineSentences(operation, unit);
+        case 'taper':
+          return taperSentences(operation, unit);
+        case 'round':
+          return roundSentences(operation, unit);
+        case 'cut out':
+          return cutOutSentences(operation, unit);
+        case 'slit':
+        case 'score':
+        case 'mark':
+          return [];
+      }
+    }),
+  ];
+}
+
+/** One thing that is done to a flat piece, short. */
+function headline(operation: FlatOperation): string {
+  switch (operation.kind) {
+    case 'punch':
+      return punchHeadline(operation);
+    case 'score':
+      return `score ${counted(operation.marks.length, 'line')}`;
+    case 'mark':
+      return `tick ${counted(operation.marks.length, 'line')}`;
+    case 'slanted score':
+      return `score ${counted(operation.diagonals.length, 'line')} along a ruler`;
+    case 'slit':
+      return counted(operation.lines.length, 'slit');
+    case 'cut away':
+      return operation.use === 'waste'
+        ? 'cut the waste away'
+        : operation.shape.kind === 'slit'
+          ? `cut ${counted(operation.at.corners.length, useInWords(operation.use))}`
+          : `trim the ${operation.at.corners.length === 1 ? useInWords(operation.use) : plural(useInWords(operation.use))}`;
+    case 'cut to shape':
+      return 'cut it to shape';
+    case 'taper':
+      return `taper ${allInWords(operation.role, operation.places.length)}`;
+    case 'round':
+      return `round the ${operation.cutouts.length === 1 ? useInWords(operation.use) : plural(useInWords(operation.use))}`;
+    case 'cut out':
+      return `${operation.punch === undefined ? 'cut' : 'punch'} ${counted(operation.cutouts.length, useInWords(operation.use))}`;
+  }
+}
+
+/** What a flat step does, things of one kind together: `six slits, taper the seam and four flaps`. */
+export function flatHeadlines(operations: readonly FlatOperation[]): readonly string[] {
+  const slits = operations.filter(isSlit).reduce((sum, { lines }) => sum + lines.length, 0);
+  const ruled = operations.reduce((sum, each) => {
+    if (each.kind === 'slanted score') return sum + each.diagonals.length;
+    return each.kind === 'score' && each.tool === 'ruler' ? sum + each.marks.length : sum;
+  }, 0);
+  const tapers = new Map<string, number>();
+  for (const each of operations)
+    if (each.kind === 'taper')
+      tapers.set(each.role, (tapers.get(each.role) ?? 0) + each.places.length);
+  const tapered = operations.flatMap((each) => (each.kind === 'taper' ? [each.role] : []));
+  const roles = [...new Set(tapered)].map((role) => {
+    const count = tapers.get(role) ?? 1;
+    return count === 1
+      ? `the ${roleInWords(role, 1)}`
+      : `${countInWords(count)} ${roleInWords(role, count)}`;
+  });
+  const others = operations.filter(
+    (each) =>
+      each.kind !== 'slit' &&
+      each.kind !== 'taper' &&
+      each.kind !== 'slanted score' &&
+      !(each.kind === 'score' && each.tool === 'ruler'),
+  );
+  return [
+    ...(ruled > 0 ? [`score ${counted(ruled, 'line')} along a ruler`] : []),
+    ...(slits > 0 ? [counted(slits, 'slit')] : []),
+    ...(roles.length > 0 ? [`taper ${roles.join(' and ')}`] : []),
+    ...new Set(others.map(headline)),
+  ];
+}
+
+function flatFigure(operations: FlatStep['operations'], kit: Kit): string {
+  const [first] = operations;
+  if (first.kind === 'punch') return punchFigure(first, kit) ?? punchHeadline(first);
+  const [line, ...lines] = operations.filter(isLine);
+  if (line && line.tool !== 'ruler') return scoreFigure([line, ...lines], kit);
+  const [one = '', ...more] = flatHeadlines(operations);
+  return capitalised(more.length === 0 || operations.length > 3 ? one : `${one}, ${more[0] ?? ''}`);
+}
+
+function flatLine(operations: FlatStep['operations'], kit: Kit): string {
+  const [first] = operations;
+  const [line, ...lines] = operations.filter(isLine);
+  if (line && line.tool !== 'ruler') return scoreLine([line, ...lines], kit);
+  if (first.kind === 'punch') return punchFigure(first, kit) ?? punchHeadline(first).toLowerCase();
+  return flatHeadlines(operations).join(', ');
+}
+
+function sayFlat(step: FlatStep, nameOf: NameOf, telling: Telling): Said {
+  const { kit } = telling;
+  const { operations, laid, handling } = step;
+  const name = nameOf(step.piece);
+  const [first] = operations;
+  const unit: Unit = isLine(first) ? scoreUnit(first.tool, kit) : cutUnit(kit);
+  const fence =
+    isLine(first) && first.tool === 'board' ? `, against the ${kit.board.fence} fence` : '';
+  const scores = first.kind === 'punch' || first.kind === 'slanted score' || isLine(first);
+  return {
+    figure: flatFigure(operations, kit),
+    text: [
+      `${name}, ${laidInWords(laid, handling, unit)}${fence}.`,
+      ...(scores && handling.lightly ? ['Score lightly: the card is thin.'] : []),
+      ...flatSentences(operations, telling),
+    ].join(' '),
+    line: `${name}: ${flatLine(operations, kit)}`,
+  };
+}
+
+function sayAssembly(step: AssemblyStep, nameOf: NameOf, { kit }: Telling): Said {
+  const { operations } = step;
+  const name = nameOf(step.piece);
+  const narrow = operations.flatMap((each) =>
+    each.kind === 'glue' || each.kind === 'attach' ? [each.narrow] : [],
+  );
+  const [least] = [...narrow].sort((a, b) => a - b);
+  const isGift = operations[0].kind === 'put in';
+  const { flat } = step;
+  const lies = flat ? `, ${laidInWords(flat.laid, flat.handling, cutUnit(kit))}` : '';
+  return {
+    figure: assemblyFigure(operations, nameOf),
+    text: [
+      ...(isGift ? [] : [`${name}${lies}.`]),
+      ...operations.flatMap((each) => {
+        const sentences = assemblySentences(each, nameOf, cutUnit(kit));
+        // What is done to another piece than the step's own is told by its name.
+        const isOther = each.piece !== step.piece && each.kind !== 'join' && each.kind !== 'put in';
+        return isOther ? [`${nameOf(each.piece)}:`, ...sentences] : sentences;
+      }),
+      ...(least === undefined ? [] : [adhesiveSentence(least, kit)]),
+    ].join(' '),
+    line: isGift
+      ? capitalised(assemblyLine(operations, nameOf))
+      : `${name}: ${assemblyLine(operations, nameOf)}`,
+  };
+}
+
+function participle(step: Step): string {
+  switch (step.bench) {
+    case 'trimmer':
+      return 'cut';
+    case 'punch board':
+    case 'punch':
+      return 'punched';
+    case 'board':
+    case 'tip':
+    case 'ruler':
+      return 'scored';
+    case 'scissors':
+      return 'snipped';
+    case 'glue':
+      return step.kind === 'assembly' && step.operations[0].kind === 'fold' ? 'folded' : 'done';
+  }
+}
+
+/** Whether a step begins with the gift. */
+function isFilling(step: Step): boolean {
+  return step.kind === 'assembly' && step.operations[0].kind === 'put in';
+}
+
+function things(step: Step, nameOf: NameOf): string {
+  if (step.kind === 'cut') {
+    const pieces = step.cuts.flatMap(({ gives }) => (gives.kind === 'piece' ? [gives.piece] : []));
+    const [only] = pieces;
+    if (only === undefined) return 'strips';
+    return new Set(pieces).size === 1 ? plural(nameOf(only)) : 'pieces';
+  }
+  if (isFilling(step)) return 'boxes';
+  return plural(nameOf(step.piece));
+}
+
+/** A step as it is said at the table; made from its data alone. */
+export function sayStep(step: Step, telling: Telling): StepWords {
+  const nameOf = namesFrom(telling.job.names);
+  const said =
+    step.kind === 'cut'
+      ? sayCut(step, nameOf, telling.kit)
+      : step.kind === 'flat'
+        ? sayFlat(step, nameOf, telling)
+        : sayAssembly(step, nameOf, telling);
+  return {
+    ...said,
+    counted: `${things(step, nameOf)} ${isFilling(step) ? 'filled' : participle(step)}`,
+  };
+}

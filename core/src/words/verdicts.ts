@@ -1,0 +1,147 @@
+import {
+  formatGap,
+  formatWithUnit,
+  inchFraction,
+  millimetres,
+  roundToGrid,
+  smallest,
+  type Length,
+  type Unit,
+} from '../length/index.ts';
+import type { Plan, PlannedPair } from '../planning/index.ts';
+import type { PlanRequest } from '../request/index.ts';
+import { flatOperations, missingTools } from '../make/index.ts';
+import { scoringMeans } from '../tools/index.ts';
+import { capitalised, countInWords } from './plain.ts';
+
+/** One answer to what makers check before they cut. */
+export interface Verdict {
+  readonly about: 'gift' | 'fit' | 'marks' | 'paper';
+  /** Whether it holds, wants care, or is wrong; undefined for a plain fact. */
+  readonly state?: 'holds' | 'care' | 'wrong';
+  /** The sentence in three parts; the middle one is the figure. */
+  readonly text: readonly [string, string, string];
+  /** A second sentence for who wants to know more. */
+  readonly detail?: string;
+}
+
+/** A clearance to the nearest 1/64 in or 0.1 mm, said to be about that. */
+function about(length: Length, unit: Unit): string {
+  const step = unit === 'inch' ? inchFraction(1, 64) : millimetres(0.1);
+  const rounded = roundToGrid(length, step);
+  return `${rounded === length ? '' : 'about '}${formatWithUnit(rounded, unit)}`;
+}
+
+function giftVerdict(plan: Plan, unit: Unit): Verdict {
+  const { across, deep, high } = plan.room;
+  return {
+    about: 'gift',
+    state: 'holds',
+    text: ['Gift has ', about(smallest(across, deep), unit), ' each side'],
+    detail: `${about(across, unit)} at the sides, ${about(deep, unit)} at front and back, ${about(high, unit)} over the top.`,
+  };
+}
+
+const pairWords: Record<PlannedPair['kind'], Record<PlannedPair['state'], string>> = {
+  lid: {
+    holds: 'Lid slides with a light tug, ',
+    loose: 'Lid is loose: ',
+    tight: 'Lid is tight: ',
+  },
+  drawer: { holds: 'Drawer slides, ', loose: 'Drawer is loose: ', tight: 'Drawer sticks: ' },
+  hinge: { holds: 'Lid closes, ', loose: 'Lid is loose: ', tight: 'Lid is tight: ' },
+  handle: { holds: 'Handle lies on the sides, ', loose: 'Handle bows: ', tight: 'Handle pulls: ' },
+  tuck: { holds: 'Flap tucks in, ', loose: 'Flap is loose: ', tight: 'Flap is tight: ' },
+  liner: { holds: 'Liner drops in, ', loose: 'Liner is loose: ', tight: 'Liner is tight: ' },
+};
+
+const pairState = { holds: 'holds', loose: 'care', tight: 'wrong' } as const;
+
+const ways = { across: 'side to side', deep: 'front to back', high: 'in height' } as const;
+
+function pairDetail({ outer, inner, fits }: PlannedPair): string {
+  const gaps = fits.map(({ gap, direction }) => `${formatGap(gap)} ${ways[direction]}`).join(', ');
+  return `Between ${outer} and ${inner} in all: ${gaps}.`;
+}
+
+/** The pair that fits worst speaks for all of them. */
+function pairVerdicts({ pairs }: Plan): readonly Verdict[] {
+  const order = ['tight', 'loose', 'holds'];
+  const [worst] = [...pairs].sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
+  if (!worst) return [];
+  const { kind, state, gap } = worst;
+  const words =
+    kind === 'lid' && state === 'tight' && gap <= 0 ? 'Lid jams: ' : pairWords[kind][state];
+  return [
+    {
+      about: 'fit',
+      state: pairState[state],
+      text: [words, formatGap(gap), ''],
+      detail: pairs.map(pairDetail).join(' '),
+    },
+  ];
+}
+
+function linesOf({ marks }: Plan, piece: string) {
+  return marks.filter((each) => each.piece === piece).flatMap(({ readings }) => readings);
+}
+
+function marksVerdict(plan: Plan, { kit }: PlanRequest): Verdict {
+  const work = plan.pieces.flatMap((piece) => flatOperations(piece, linesOf(plan, piece.id), kit));
+  const [missing] = missingTools(work, kit);
+  if (missing)
+    return {
+      about: 'marks',
+      state: 'wrong',
+      text: ['A ', missing.tool, ' is missing'],
+      detail: 'Some lines are on no tool’s marks: they are scored along a ruler. Add one in Tools.',
+    };
+  const isOnBoard = plan.pieces.every(({ punchBoard }) => punchBoard === undefined);
+  const mark = isOnBoard && scoringMeans(kit)?.tool === 'board' ? 'groove' : 'mark';
+  return plan.offGrid === 0
+    ? {
+        about: 'marks',
+        state: 'holds',
+        text: ['', 'Every score', ` is on a ${mark}`],
+      }
+    : {
+        about: 'marks',
+        state: 'care',
+        text: [
+          '',
+          capitalised(`${countInWords(plan.offGrid)} ${plan.offGrid === 1 ? 'score' : 'scores'}`),
+          plan.offGrid === 1 ? ` falls between ${mark}s` : ` fall between ${mark}s`,
+        ],
+        detail: 'The cut list says where they are, to be scored along a ruler.',
+      };
+}
+
+function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
+  const total = plan.sheets.reduce((sum, { sheets }) => sum + sheets, 0);
+  const leftOver = plan.sheets.reduce((sum, use) => sum + use.leftOver * use.sheets, 0) / total;
+  const detail = plan.sheets
+    .map(({ paper, sheets }) => {
+      const found = request.papers.find(({ id }) => id === paper);
+      return `${sheets} of ${found?.name ?? paper}, ${found?.sheet.name ?? ''}`;
+    })
+    .join('; ');
+  return {
+    about: 'paper',
+    text: [
+      '',
+      `${total} ${total === 1 ? 'sheet' : 'sheets'}`,
+      `, ${Math.round(leftOver * 100)}% left over`,
+    ],
+    detail: `${detail}.`,
+  };
+}
+
+/** What makers check, in the order in which they ask: the gift, the fit, the marks, the paper. */
+export function verdictsOf(plan: Plan, request: PlanRequest): readonly Verdict[] {
+  return [
+    giftVerdict(plan, request.unit),
+    ...pairVerdicts(plan),
+    marksVerdict(plan, request),
+    paperVerdict(plan, request),
+  ];
+}

@@ -1,0 +1,351 @@
+<script setup lang="ts">
+import {
+  cutListEntry,
+  cutSizeOf,
+  cutUnit,
+  paperFor,
+  planJob,
+  sayStep,
+  type Piece,
+  type PieceChange,
+  type Plan,
+  type PlanChanges,
+  type PlanRequest,
+  type RulerStrip as Strip,
+} from '@rangoli/core';
+import { ChevronDown } from '@lucide/vue';
+import { computed, shallowRef, watch } from 'vue';
+import MeasureText from '../parts/MeasureText.vue';
+import RulerStrip from '../parts/RulerStrip.vue';
+import Worded from '../parts/Worded.vue';
+import { useHighlight } from '../stores/highlight.ts';
+import PieceWas from './PieceWas.vue';
+import PunchStrip from './PunchStrip.vue';
+import SheetList from './SheetList.vue';
+import StripBlock from './StripBlock.vue';
+
+/** What to cut and where to score, in figures to be read at the table. */
+const props = defineProps<{
+  plan: Plan;
+  request: PlanRequest;
+  stale: boolean;
+  /** What has changed from the box that this one was made from. */
+  changes?: PlanChanges | undefined;
+}>();
+
+const highlight = useHighlight();
+
+/** What is shown of each piece, by its id. */
+const entries = computed(
+  () =>
+    new Map(
+      props.plan.pieces.map((piece) => [
+        piece.id,
+        cutListEntry(
+          props.plan,
+          piece,
+          paperFor(props.request.papers, piece.paper),
+          props.request.kit,
+        ),
+      ]),
+    ),
+);
+
+function stripsOf(piece: Piece): readonly Strip[] {
+  return entries.value.get(piece.id)?.strips ?? [];
+}
+
+function snipsOf(piece: Piece): string {
+  return entries.value.get(piece.id)?.snips ?? '';
+}
+
+function linesOf({ marks }: Strip) {
+  return marks.flatMap(({ lines }) => lines);
+}
+
+function isLit(piece: Piece, mark: Strip['marks'][number]): boolean {
+  return mark.lines.some((line) => highlight.isLit(piece.id, line));
+}
+
+/** Where the marks of a strip are, those off the grooves told apart. */
+function wordsOf({ marks }: Strip) {
+  return marks.flatMap(({ words, isOff }) => (words === undefined ? [] : [{ words, isOff }]));
+}
+
+/** A mark under the pointer lights alone; beside the marks, all of the strip's light. */
+function lightMark(piece: Piece, strip: Strip, mark: number): void {
+  highlight.light(piece.id, strip.marks[mark]?.lines ?? []);
+}
+
+function changeOf(piece: Piece): PieceChange | undefined {
+  return props.changes?.pieces.find((change) => change.piece === piece.id);
+}
+
+/** Of many pieces one shows its scores, the one in hand; of few all do. */
+const isMany = computed(() => props.plan.pieces.length > 2);
+/** What stands closer where there is much to show. */
+const isDense = computed(
+  () =>
+    isMany.value || props.changes !== undefined || props.plan.pieces.flatMap(stripsOf).length > 2,
+);
+const chosen = shallowRef<string>();
+const inHand = computed(
+  () => props.plan.pieces.find(({ id }) => id === chosen.value) ?? props.plan.pieces[0],
+);
+// A score that is pointed at on the mat is to be seen on its ruler.
+watch(
+  () => highlight.lit?.piece,
+  (piece) => {
+    if (piece !== undefined) chosen.value = piece;
+  },
+);
+
+const showsSteps = shallowRef(false);
+/** The job of one box in sentences, worked out when they are asked for. */
+const sentences = computed(() => {
+  if (!showsSteps.value) return [];
+  const { plan, request } = props;
+  const job = planJob(plan, request, { boxes: 1 });
+  return job.steps.map((step) => sayStep(step, { job, box: plan, kit: request.kit }).text);
+});
+</script>
+
+<template>
+  <section class="card" aria-label="Cut list" :class="{ stale, dense: isDense }">
+    <slot />
+    <article
+      v-for="piece in plan.pieces"
+      :key="piece.id"
+      :data-piece="piece.id"
+      :class="{ brief: isMany, open: isMany && piece === inHand }"
+    >
+      <h2>
+        <i
+          :title="paperFor(request.papers, piece.paper).name"
+          :style="{ background: paperFor(request.papers, piece.paper).colour }"
+        />
+        <button
+          v-if="isMany"
+          type="button"
+          :aria-expanded="piece === inHand"
+          @click="chosen = piece.id"
+        >
+          {{ piece.name }}
+        </button>
+        <template v-else>{{ piece.name }}</template>
+        <span class="paper quiet">{{ paperFor(request.papers, piece.paper).name }}</span>
+      </h2>
+      <p class="size">
+        <MeasureText :length="cutSizeOf(piece.grid).width" :unit="cutUnit(request.kit)" />
+        <span class="times">×</span>
+        <MeasureText :length="cutSizeOf(piece.grid).height" :unit="cutUnit(request.kit)" />
+        <span class="cut"
+          >{{ cutUnit(request.kit) === 'inch' ? 'in' : 'mm' }}, cut {{ piece.copies }}</span
+        >
+        <ChevronDown v-if="isMany" :size="16" class="chevron" aria-hidden="true" />
+      </p>
+      <PieceWas v-if="changeOf(piece)" :change="changeOf(piece)" :kit="request.kit" />
+      <template v-if="!isMany || piece === inHand">
+        <StripBlock
+          v-for="(strip, i) in stripsOf(piece)"
+          :key="i"
+          :headline="strip.headline"
+          :is-lit="strip.marks.some((mark) => isLit(piece, mark))"
+          @light="highlight.light(piece.id, linesOf(strip))"
+          @unlight="highlight.unlight()"
+        >
+          <RulerStrip
+            :length="strip.length"
+            :pitch="strip.pitch"
+            :unit="strip.unit"
+            :marks="
+              strip.marks.map((mark) => ({ reading: mark.reading, isLit: isLit(piece, mark) }))
+            "
+            @mark="(mark) => lightMark(piece, strip, mark)"
+          />
+          <template v-if="wordsOf(strip).length > 0" #words>
+            <span v-for="({ words, isOff }, n) in wordsOf(strip)" :key="n" :class="{ off: isOff }"
+              ><Worded :text="words"
+            /></span>
+          </template>
+        </StripBlock>
+        <PunchStrip v-if="piece.punchBoard" :piece="piece" :kit="request.kit" />
+        <p v-if="snipsOf(piece)" class="snips">{{ snipsOf(piece) }}</p>
+      </template>
+    </article>
+    <SheetList :plan="plan" :request="request" :size="isDense ? 'small' : 'large'" />
+    <details class="steps" @toggle="showsSteps = true">
+      <summary>Step by step</summary>
+      <ol>
+        <li v-for="(sentence, i) in sentences" :key="i"><Worded :text="sentence" /></li>
+      </ol>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.card {
+  overflow-y: auto;
+  background: var(--paper);
+}
+
+/* Greyed, and still to be read. */
+.stale {
+  --ink: #66706d;
+  --ink-soft: #66706d;
+
+  color: var(--ink);
+  background: var(--ground);
+  filter: grayscale(1);
+}
+
+.stale :deep(svg),
+.stale h2 i {
+  opacity: 0.5;
+}
+
+article {
+  padding: 14px 16px;
+  border-bottom: 1px solid var(--rule);
+}
+
+h2 {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-size: 16px;
+}
+
+h2 i {
+  width: 14px;
+  height: 14px;
+  border: 1px solid rgb(20 48 45 / 25%);
+  border-radius: 3px;
+}
+
+.paper {
+  margin-left: auto;
+  font: 13px var(--text);
+}
+
+.size {
+  margin: 2px 0 8px;
+  font: 700 30px/1.15 var(--figures);
+}
+
+.times {
+  margin: 0 7px;
+}
+
+.cut {
+  margin-left: 6px;
+  font: 500 14px var(--text);
+  color: var(--ink-soft);
+}
+
+.steps {
+  padding: 0 16px 14px;
+}
+
+.steps summary {
+  font-weight: 600;
+  cursor: pointer;
+}
+
+.steps ol {
+  display: grid;
+  gap: 8px;
+  margin-top: 8px;
+  padding-left: 20px;
+  list-style: decimal;
+}
+
+.snips {
+  font-size: 13.5px;
+  color: var(--ink-soft);
+}
+
+button {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+}
+
+.chevron {
+  margin-left: 4px;
+  vertical-align: -1px;
+  color: var(--ink-soft);
+}
+
+.open .chevron {
+  transform: rotate(180deg);
+}
+
+.dense article {
+  padding-block: 8px;
+}
+
+.dense .brief {
+  padding-block: 8px;
+}
+
+.dense :deep(.score) {
+  padding-block: 2px;
+}
+
+.dense .size {
+  margin-bottom: 3px;
+}
+
+.dense :deep(:is(.headline, .words)),
+.dense .snips {
+  margin-block: 0;
+  font-size: 12.5px;
+  line-height: 1.3;
+}
+
+/* Many pieces: name and size in one line, all a little closer; the whole line opens it. */
+.brief {
+  position: relative;
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: baseline;
+  gap: 0 10px;
+  padding: 8px 16px;
+}
+
+.brief > :nth-child(n + 3) {
+  grid-column: 1 / -1;
+}
+
+.brief .paper {
+  display: none;
+}
+
+.brief button {
+  text-align: left;
+}
+
+.brief button::after {
+  content: '';
+  position: absolute;
+  inset: 0;
+}
+
+.brief.open button::after {
+  bottom: auto;
+  height: 44px;
+}
+
+.brief .size {
+  margin: 0;
+  font-size: 21px;
+}
+
+.brief .cut {
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,55 @@
+import type { CutOperation, ScoreMark, ScoreOperation, Step } from '@rangoli/core';
+import { computed, ref, watch } from 'vue';
+
+/** One thing of a step that is shown by itself: a mark with the piece lying so, or a cut. */
+export type Moment =
+  | {
+      readonly kind: 'mark';
+      readonly operation: ScoreOperation;
+      readonly mark: ScoreMark;
+      /** Which of the marks of this lying it is, counted from 1, and how many there are. */
+      readonly nth: number;
+      readonly of: number;
+    }
+  | { readonly kind: 'cut'; readonly cut: CutOperation };
+
+/** What a step shows one after the other; nothing where all of it is one picture. */
+export function momentsOf(step: Step): readonly Moment[] {
+  if (step.kind === 'cut') return step.cuts.map((cut) => ({ kind: 'cut', cut }));
+  if (step.kind === 'assembly') return [];
+  return step.operations.flatMap((operation): readonly Moment[] => {
+    if (operation.kind !== 'score' && operation.kind !== 'mark') return [];
+    if (operation.tool === 'ruler') return [];
+    return operation.marks.map((mark, i) => ({
+      kind: 'mark',
+      operation,
+      mark,
+      nth: i + 1,
+      of: operation.marks.length,
+    }));
+  });
+}
+
+/** Which moment of a step is at hand; the first when the step changes. */
+export function useMoments(step: () => Step | undefined) {
+  const at = ref(0);
+  const moments = computed(() => {
+    const now = step();
+    return now ? momentsOf(now) : [];
+  });
+  const moment = computed(() => moments.value[at.value]);
+  const hasNext = computed(() => at.value + 1 < moments.value.length);
+
+  watch(
+    () => step()?.id,
+    () => {
+      at.value = 0;
+    },
+  );
+
+  function choose(to: number): void {
+    if (to >= 0 && to < moments.value.length) at.value = to;
+  }
+
+  return { at, moments, moment, hasNext, choose };
+}
