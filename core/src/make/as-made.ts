@@ -1,19 +1,24 @@
-import { zero } from '../length/index.ts';
+import { absolute, minus, plus, zero, type Length } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
 import {
   cutSizeOf,
   gridPositions,
   isSameLine,
+  type Diagonal,
   type Fold,
   type GridLine,
   type LineRef,
   type LineSpan,
   type Piece,
   type ScoreGrid,
+  type Spot,
 } from '../piece/index.ts';
 import type { AsMade, ScoredRun } from './card.ts';
+import { spotOnGrid } from './grid-spot.ts';
 import type { FlatOperation } from './operation.ts';
+import type { PunchOperation } from './operations/punch.ts';
 import type { ScoreMark } from './operations/score-operation.ts';
+import { isAt45 } from './operations/slant.ts';
 
 /** A piece as it is cut, with nothing on it yet. */
 export function justCut({ grid }: Pick<Piece, 'grid'>, { printRuns }: Paper): AsMade {
@@ -29,6 +34,7 @@ export function justCut({ grid }: Pick<Piece, 'grid'>, { printRuns }: Paper): As
     },
     runs: [],
     slits: [],
+    notches: [],
     ticks: [],
     printRunsUp: printRuns === 'one way',
   };
@@ -109,6 +115,41 @@ function withCutouts(made: ScoreGrid, whole: ScoreGrid, places: readonly number[
   };
 }
 
+/** Whether both ends of a diagonal lie on the line from a place on the upper edge down to the left. */
+function isOnLineFrom(at: Length, { from, to }: Diagonal, grid: ScoreGrid): boolean {
+  return [from, to].every((point) => {
+    const { x, y } = spotOnGrid(grid, point);
+    return absolute(minus(plus(x, y), at)) < isOnLine;
+  });
+}
+
+/** Grid points are worked out from shares of sections: this near, in nanometres, is on the line. */
+const isOnLine = 1000;
+
+/** What a punch board leaves: one line by a mark, all that run at 45° after the turns, or all at once. */
+function punched(made: ScoreGrid, whole: ScoreGrid, punch: PunchOperation): ScoreGrid {
+  const scores = whole.diagonals.filter(({ make }) => make === 'score');
+  const { setting, board } = punch;
+  if (board === 'corner') return { ...made, lines: whole.lines, diagonals: scores };
+  const slanting = scores.filter((diagonal) => isAt45(diagonal, whole));
+  if (setting.kind === 'last lines') return { ...made, diagonals: slanting };
+  const added = slanting.filter((diagonal) => isOnLineFrom(setting.at, diagonal, whole));
+  return { ...made, diagonals: [...made.diagonals, ...added] };
+}
+
+/** The notches at the edges after a punch: one at a mark, then one at every end of every line. */
+function notchesAfter({ grid, notches }: AsMade, { board, setting }: PunchOperation) {
+  if (board === 'corner') return notches;
+  if (setting.kind === 'mark') return [...notches, { x: setting.at, y: zero }];
+  const { width, height } = cutSizeOf(grid);
+  return notches.flatMap(({ x: at }): readonly Spot[] => [
+    { x: at, y: zero },
+    { x: zero, y: at },
+    { x: minus(width, at), y: height },
+    { x: width, y: minus(height, at) },
+  ]);
+}
+
 function gridAfter(made: ScoreGrid, whole: ScoreGrid, operation: FlatOperation): ScoreGrid {
   switch (operation.kind) {
     case 'score':
@@ -116,11 +157,7 @@ function gridAfter(made: ScoreGrid, whole: ScoreGrid, operation: FlatOperation):
     case 'mark':
       return made;
     case 'punch':
-      return {
-        ...made,
-        lines: whole.lines,
-        diagonals: whole.diagonals.filter(({ make }) => make === 'score'),
-      };
+      return punched(made, whole, operation);
     case 'slanted score':
       return {
         ...made,
@@ -189,6 +226,7 @@ export function afterOperation(
     grid: gridAfter(made.grid, grid, operation),
     runs: [...made.runs, ...runsOf(operation, { grid })],
     slits: operation.kind === 'slit' ? [...made.slits, ...operation.runs] : made.slits,
+    notches: operation.kind === 'punch' ? notchesAfter(made, operation) : made.notches,
     ticks:
       operation.kind === 'mark'
         ? [...made.ticks, ...operation.marks.map(({ line }) => line)]

@@ -27,6 +27,8 @@ export interface AsMade {
   readonly runs: readonly ScoredRun[];
   /** From where to where it is slit. */
   readonly slits: readonly (readonly [Spot, Spot])[];
+  /** Notches that a punch board has left at the edges. */
+  readonly notches: readonly Spot[];
   /** Lines that are ticked at the edges and not scored. */
   readonly ticks: readonly LineRef[];
   /** Whether a print runs up the piece. */
@@ -123,6 +125,7 @@ function tracesOf(made: AsMade): readonly Trace[] {
       spots: [spotOnGrid(grid, from), spotOnGrid(grid, to)],
     })),
     ...made.slits.map((spots): Trace => ({ kind: 'slit', spots })),
+    ...made.notches.map((spot): Trace => ({ kind: 'notch', spots: [spot] })),
     ...wasteTraces(grid),
     ...cuts,
     ...openings,

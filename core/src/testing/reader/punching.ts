@@ -6,6 +6,7 @@ export function punchedAt(card: Card, at: number): Card {
   const long = Math.min(at, card.height);
   return {
     ...card,
+    notches: [...card.notches, { x: at, y: 0 }],
     scores: [
       ...card.scores,
       [
