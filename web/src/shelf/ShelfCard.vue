@@ -1,18 +1,20 @@
 <script setup lang="ts">
 import { cutUnit, cutSizeOf, extentsOf, paperFor, planBox } from '@rangoli/core';
 import { Copy, Ruler, Trash2 } from '@lucide/vue';
-import { computed } from 'vue';
+import { useIntersectionObserver } from '@vueuse/core';
+import { computed, shallowRef, useTemplateRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { StoredProject } from '../api/projects.ts';
+import BoxPicture from '../fold/BoxPicture.vue';
 import { layPieces } from '../parts/lay-pieces.ts';
 import MeasureText from '../parts/MeasureText.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 
-/** A box on the shelf: its own pieces on the mat, what it holds, what is cut. */
+/** A box on the shelf: its own pieces on the mat with the box that they become, what it holds, what is cut. */
 const props = defineProps<{ project: StoredProject }>();
 const emit = defineEmits<{ duplicate: []; remove: []; resize: [] }>();
 
-const view = { width: 280, height: 158 };
+const view = { width: 196, height: 158 };
 const box = computed(() => props.project.document.box);
 const gift = computed(() => extentsOf(box.value.gift));
 const plan = computed(() => {
@@ -27,9 +29,18 @@ const layout = computed(
       titleWidth: 0,
       measures: 0,
       between: 14,
-      border: 16,
+      border: 14,
     }),
 );
+// A long shelf folds only the boxes that have come into sight.
+const card = useTemplateRef('card');
+const isSeen = shallowRef(false);
+const { stop } = useIntersectionObserver(card, (entries) => {
+  if (!entries.some(({ isIntersecting }) => isIntersecting)) return;
+  isSeen.value = true;
+  stop();
+});
+
 const actions = computed(() => {
   const { name } = props.project.document;
   return [
@@ -46,27 +57,25 @@ const actions = computed(() => {
 </script>
 
 <template>
-  <li class="card">
+  <li ref="card" class="card">
     <RouterLink :to="{ name: 'box', params: { id: project.id } }" class="open">
-      <svg
-        v-if="layout"
-        class="drawing"
-        :viewBox="`0 0 ${view.width} ${view.height}`"
-        aria-hidden="true"
-      >
-        <g
-          v-for="placed in layout.pieces"
-          :key="placed.piece.id"
-          :transform="`translate(${placed.x} ${placed.y}) scale(${layout.scale})`"
-        >
-          <PieceDrawing
-            :piece="placed.piece"
-            :colour="paperFor(box.papers, placed.piece.paper).colour"
-            :grain="0.75 / layout.scale"
-          />
-        </g>
-      </svg>
-      <span v-else class="impossible">Too large for its sheet</span>
+      <span v-if="layout && plan" class="mat">
+        <svg class="pieces" :viewBox="`0 0 ${view.width} ${view.height}`" aria-hidden="true">
+          <g
+            v-for="placed in layout.pieces"
+            :key="placed.piece.id"
+            :transform="`translate(${placed.x} ${placed.y}) scale(${layout.scale})`"
+          >
+            <PieceDrawing
+              :piece="placed.piece"
+              :colour="paperFor(box.papers, placed.piece.paper).colour"
+              :grain="0.75 / layout.scale"
+            />
+          </g>
+        </svg>
+        <BoxPicture v-if="isSeen" :plan="plan" :papers="box.papers" class="folded" />
+      </span>
+      <span v-else class="mat impossible">Too large for its sheet</span>
       <span class="text">
         <strong>{{ project.document.name }}</strong>
         <span class="quiet"
@@ -125,9 +134,9 @@ const actions = computed(() => {
   outline-offset: -3px;
 }
 
-.drawing,
-.impossible {
-  display: block;
+.mat {
+  display: flex;
+  align-items: center;
   width: 100%;
   aspect-ratio: 280 / 158;
   background-color: var(--mat);
@@ -135,9 +144,19 @@ const actions = computed(() => {
   background-size: 18px 18px;
 }
 
+.pieces {
+  flex: 196;
+}
+
+.folded {
+  flex: 84;
+  min-width: 0;
+  max-height: 62%;
+  margin-right: 14px;
+}
+
 .impossible {
-  display: grid;
-  place-content: center;
+  justify-content: center;
   color: #ffffff;
 }
 
