@@ -4,7 +4,12 @@ import { build, installAll, root, run } from './setup.mjs';
 
 await installAll();
 build();
-for (const file of ['core/bench/plan.ts', 'core/bench/words.ts', 'core/bench/folding.ts', 'e2e/bench/slider.ts'])
+for (const file of [
+  'core/bench/plan.ts',
+  'core/bench/words.ts',
+  'core/bench/folding.ts',
+  'e2e/bench/slider.ts',
+])
   run(process.execPath, ['--import', 'tsx', join(root, file)], {
     env: { ...process.env, NODE_ENV: 'production' },
   });

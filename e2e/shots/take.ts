@@ -70,7 +70,7 @@ const shots: readonly Shot[] = [
         await page.getByRole('button', { name: 'All six done' }).click();
       await page.getByRole('button', { name: 'Done one' }).click();
       await page.getByRole('button', { name: 'Done one' }).click();
-      await page.getByRole('button', { name: '3', exact: true }).click();
+      await page.getByRole('button', { name: 'Next mark' }).click();
       await page.waitForTimeout(1200);
     },
   },
@@ -93,7 +93,6 @@ const shots: readonly Shot[] = [
       await page.getByRole('link', { name: 'Make', exact: true }).click();
       await page.getByRole('button', { name: /follow the last lines/ }).click();
       await page.waitForTimeout(900);
-      await page.getByRole('button', { name: '3', exact: true }).click();
       await page.waitForTimeout(1200);
     },
   },

@@ -28,8 +28,9 @@ export function outlineOperations(piece: {
 }): readonly OutlineOperation[] {
   const { grid } = piece;
   const cutouts = grid.cutouts.flatMap(({ use }, place) => (use === 'plate' ? [place] : []));
+  if (cutouts.length === 0) return [];
   const [ring] = outlinesOf(subdivide(grid));
-  if (cutouts.length === 0 || !ring) return [];
+  if (!ring) return [];
   const { width, height } = cutSizeOf(grid);
   return [
     {
