@@ -88,7 +88,8 @@ function scored(made: ScoreGrid, whole: ScoreGrid, { line, part, stretch }: Scor
   const cells = sections.map((_, at) => {
     const [from = zero, to = zero] = places.slice(at, at + 2);
     // A score that is longer than the grooves counts as there once it is begun.
-    const isWithin = part === undefined || stretch || (part.from <= from && to <= part.to);
+    const isWithin =
+      part === undefined || stretch !== undefined || (part.from <= from && to <= part.to);
     if (!isWithin) return before[at];
     const fold = wanted[at];
     return fold === undefined || fold === 'slit' ? bare : fold;

@@ -93,7 +93,7 @@ function glueSentences(glue: GlueOperation, nameOf: NameOf): readonly string[] {
       `Fold the walls round, and press the ${ontoSide} of the ${faceInWords(target)} onto the seam, edges level. Hold it flat.`,
     ];
   const isOwnWall = faces.every(({ of }) =>
-    onto.some((face) => of !== undefined && face.role === of.role && face.faces === of.faces),
+    onto.some((face) => face.role === of?.role && face.faces === of.faces),
   );
   if (isOwnWall) {
     const tabs = onto.some(({ role }) => role === 'tab') ? ' and its tabs' : '';

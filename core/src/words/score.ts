@@ -135,7 +135,7 @@ function repeatsInWords(
   lyings: readonly (readonly [ScoreOperation, ...ScoreOperation[]])[],
 ): readonly string[] {
   const turns = lyings.slice(1).map(([here], i) => {
-    const [before = here] = lyings[i] ?? [here];
+    const [before] = lyings[i] ?? [here];
     return turnsBetween(before, here);
   });
   if (turns.length === 0) return [];

@@ -3,11 +3,8 @@ import {
   countInWords,
   doneOf,
   isDone,
-  ordinalInWords,
-  markWords,
   noteBefore,
   sayStep,
-  type LidCorners,
   type Step,
   type Telling,
 } from '@rangoli/core';
@@ -21,10 +18,12 @@ import { useMaking } from '../stores/making.ts';
 import { useOpenProject } from '../stores/open-project.ts';
 import CopyCount from './CopyCount.vue';
 import FoldPicture from './FoldPicture.vue';
+import LidCornersChoice from './LidCornersChoice.vue';
 import MakeBar from './MakeBar.vue';
 import MakeFooter from './MakeFooter.vue';
 import MakeHeading from './MakeHeading.vue';
 import { minutesInWords } from './minutes.ts';
+import { figureOfMoment, nextInWords } from './moment-words.ts';
 import { useMoments } from './use-moments.ts';
 import StepList from './StepList.vue';
 import StepPicture from './StepPicture.vue';
@@ -59,15 +58,11 @@ const words = computed(() => {
   return note === undefined ? said : { ...said, text: `${note} ${said.text}` };
 });
 /** The figure of the moment: the mark at hand, or the setting of the cut. */
-const now = computed(() => {
-  const moment = moments.moment.value;
-  if (!words.value || !kit.value) return undefined;
-  if (moment?.kind !== 'mark') return { figure: words.value.figure, aside: '' };
-  const { figure, words: where } = markWords(moment.mark, moment.operation, kit.value);
-  const place =
-    moment.of === 1 ? '' : `${ordinalInWords(moment.nth)} of ${countInWords(moment.of)}`;
-  return { figure, aside: [place, where].filter((each) => each !== '').join(' · ') };
-});
+const now = computed(() =>
+  words.value && kit.value
+    ? figureOfMoment(moments.moment.value, words.value, kit.value)
+    : undefined,
+);
 const number = computed(() =>
   step.value && making.job ? making.job.steps.indexOf(step.value) + 1 : 0,
 );
@@ -83,11 +78,9 @@ const allWords = computed(() => {
     : `The other ${countInWords(count)} done`;
 });
 
-/** The next thing of this step: a mark, or a cut; from the last one back to the first. */
-const nextWords = computed(() => {
-  const thing = moments.moment.value?.kind === 'cut' ? 'cut' : 'mark';
-  return moments.hasNext.value ? `Next ${thing}` : `First ${thing}`;
-});
+const nextWords = computed(() =>
+  nextInWords(moments.moment.value, moments.hasNext.value ? 'within' : 'last'),
+);
 
 /** What a trial box teaches plans the next one anew; this one stays made until the maker goes on. */
 const rests = shallowRef(false);
@@ -135,17 +128,6 @@ useSwipe(bench, {
   },
 });
 
-/** At the corners of a lid: the other way of gluing them. */
-const otherCorners = computed((): LidCorners | undefined => {
-  const lids = shown.value?.plan.pairs.filter(({ kind }) => kind === 'lid') ?? [];
-  const isLid = lids.some(({ outer }) => outer === step.value?.piece);
-  const gluesTabs =
-    step.value?.kind === 'assembly' &&
-    step.value.operations.some((each) => each.kind === 'glue' && each.faces[0]?.role === 'tab');
-  if (!isLid || !gluesTabs) return undefined;
-  return making.progress.lidCorners === 'all at once' ? 'round the base' : 'all at once';
-});
-
 /** Whether the maker is telling what went wrong. */
 const rescues = shallowRef(false);
 const pieceAtHand = computed(() => step.value?.piece);
@@ -181,8 +163,8 @@ const boxesMade = computed(() => {
     </div>
     <main v-else-if="making.job && shown && kit && making.state !== 'opening'">
       <StepList
-        :class="{ open: showsList }"
         v-if="telling"
+        :class="{ open: showsList }"
         :telling="telling"
         :progress="making.progress"
         :here="step"
@@ -207,18 +189,12 @@ const boxesMade = computed(() => {
                 {{ making.job.steps.length }}
               </button>
               <MakeHeading :figure="now.figure" :aside="now.aside" :text="words.text" />
-              <button
-                v-if="otherCorners"
-                type="button"
-                class="other"
-                @click="making.setLidCorners(otherCorners)"
-              >
-                {{
-                  otherCorners === 'all at once'
-                    ? 'Glue all corners flat instead'
-                    : 'Glue the last two round the base instead'
-                }}
-              </button>
+              <LidCornersChoice
+                :plan="shown.plan"
+                :step="step"
+                :corners="making.progress.lidCorners"
+                @choose="making.setLidCorners"
+              />
             </div>
             <CopyCount
               v-if="step.copies > 1"
@@ -348,17 +324,6 @@ header {
   flex: 1;
   min-width: 0;
   min-height: 0;
-}
-
-.other {
-  margin-top: 8px;
-  padding: 6px 0;
-  border: 0;
-  font: 600 16px var(--text);
-  color: #d3e2dd;
-  text-decoration: underline;
-  background: none;
-  cursor: pointer;
 }
 
 .steps:focus-visible {

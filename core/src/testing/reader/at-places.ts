@@ -17,7 +17,7 @@ import { near } from './lying.ts';
 
 type Patterns = readonly (readonly [
   RegExp,
-  (card: Card, corner: Corner | undefined, ...said: string[]) => Card,
+  (card: Card, corner: Corner | undefined, ...said: (string | undefined)[]) => Card,
 ])[];
 
 const range = String.raw`[\d/. ]+ to [\d/. ]+ (?:in|mm)`;

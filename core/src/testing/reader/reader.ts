@@ -41,7 +41,7 @@ export function readPieces(
     if (tool !== 'trimmer') continue;
     const sentences = sentencesOf(text);
     sentences.forEach((sentence, i) => {
-      if (sentence.startsWith('Take ')) table.takeWhole(`${sentence}`);
+      if (sentence.startsWith('Take ')) table.takeWhole(sentence);
       if (!sentence.startsWith('From ')) return;
       const next = sentences.findIndex((each, at) => at > i && each.startsWith('From '));
       table.cut(sentence, sentences.slice(i + 1, next < 0 ? undefined : next));

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import type { LidCorners, Plan, Step } from '@rangoli/core';
+import { computed } from 'vue';
+
+/** At the corners of a lid: the other way of gluing them, to be chosen; nothing at any other step. */
+const props = defineProps<{ plan: Plan; step: Step; corners: LidCorners }>();
+const emit = defineEmits<{ choose: [corners: LidCorners] }>();
+
+const other = computed((): LidCorners | undefined => {
+  const { plan, step, corners } = props;
+  const isLid = plan.pairs.some(({ kind, outer }) => kind === 'lid' && outer === step.piece);
+  const gluesTabs =
+    step.kind === 'assembly' &&
+    step.operations.some((each) => each.kind === 'glue' && each.faces[0]?.role === 'tab');
+  if (!isLid || !gluesTabs) return undefined;
+  return corners === 'all at once' ? 'round the base' : 'all at once';
+});
+</script>
+
+<template>
+  <button v-if="other" type="button" @click="emit('choose', other)">
+    {{
+      other === 'all at once'
+        ? 'Glue all corners flat instead'
+        : 'Glue the last two round the base instead'
+    }}
+  </button>
+</template>
+
+<style scoped>
+button {
+  margin-top: 8px;
+  padding: 6px 0;
+  border: 0;
+  font: 600 16px var(--text);
+  color: #d3e2dd;
+  text-decoration: underline;
+  background: none;
+  cursor: pointer;
+}
+</style>
