@@ -14,7 +14,7 @@ import {
 } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { PieceTemplate, SizeOf, StyleBrief, StyleFit } from './brief.ts';
-import { drawGrid, columnScore, mountain } from './draw-grid.ts';
+import { drawGrid, columnScore, valley } from './draw-grid.ts';
 import { apothemOf, sideTangent, type ManySided } from './many-sided.ts';
 import { marksWindow, section } from './sections.ts';
 
@@ -85,7 +85,7 @@ export function archHandle(
           rows: [size(width.id)],
           picture: ['w'.repeat(across.length)],
           lines: Array.from({ length: sides / 2 }, (_, i) =>
-            columnScore(i + 1, 0, 1, mountain(360 / sides, 3)),
+            columnScore(i + 1, 0, 1, valley(360 / sides, 3)),
           ),
         }),
     },
@@ -107,10 +107,10 @@ export function archHandle(
       return {
         id: 'handle',
         piece: 'handle',
-        // Its drawn face is the one that shows; the first leg stands at the front.
+        // Folded in like any other piece, so that its print shows; the first leg stands at the front.
         root: { column: 0.5, row: 0.5 },
         right: vector(0, 0, 1),
-        up: vector(-1, 0, 0),
+        up: vector(1, 0, 0),
         at: vector(0, -out, middle),
         joins: 4,
         opens: vector(0, 0, toMillimetres(size(leg.id))),

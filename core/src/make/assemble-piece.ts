@@ -125,7 +125,8 @@ function gluedByTarget(hand: PartAtHand, joints: readonly Joint[], stage: number
 
 /** Faces that are folded onto others with their adhesive: each by itself, or all that go onto their own walls. */
 function gluedByFace(hand: PartAtHand, joints: readonly Joint[]): readonly GlueOperation[] {
-  const byFace = grouped(joints, ({ face }) => `${face.face}`);
+  // A seam that is folded on with its walls is still one seam, glued in one go.
+  const byFace = grouped(joints, ({ face }) => (face.role === 'seam' ? face.role : `${face.face}`));
   const isOnParent = (group: readonly Joint[]) =>
     group.some(({ face, on }) => hand.parents.get(face.face) === on.face);
   const onParents = byFace.filter(isOnParent);

@@ -336,6 +336,15 @@ interface LateStage {
   readonly operations: readonly AssemblyOperation[];
 }
 
+/** A pleated top is pushed in and drawn together in one go, though its walls lean in stage after stage. */
+function pleatedOnce(operations: readonly AssemblyOperation[]): readonly AssemblyOperation[] {
+  const isPleat = (operation: AssemblyOperation) =>
+    operation.kind === 'close' &&
+    (operation.way.kind === 'pinch' || operation.way.kind === 'gather');
+  const first = operations.find(isPleat);
+  return operations.filter((operation) => operation === first || !isPleat(operation));
+}
+
 /** What closes the filled box, in order; what is done to one piece is one step. */
 function closingSteps(
   bench: Bench,
@@ -348,7 +357,7 @@ function closingSteps(
     return step(
       bench,
       piece,
-      here.flatMap(({ operations }) => operations),
+      pleatedOnce(here.flatMap(({ operations }) => operations)),
       Math.min(...here.map(({ stage }) => stage)),
       Math.max(...here.map(({ stage }) => stage)) + 1,
     );

@@ -7,11 +7,11 @@ import {
   handleGap,
   marksWindow,
   openTray,
-  mountain,
+  overturned,
   section,
-  sitting,
   trayStacks,
   trayTemplate,
+  valley,
   type PieceTemplate,
   type StyleAnswer,
   type StyleBrief,
@@ -88,7 +88,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         columns: [upright.id, span.id, upright.id].map(size),
         rows: [size(width.id)],
         picture: ['wlw'],
-        lines: [1, 2].map((line) => columnScore(line, 0, 1, mountain(90, 3))),
+        lines: [1, 2].map((line) => columnScore(line, 0, 1, valley(90, 3))),
       }),
   };
   return {
@@ -121,8 +121,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           assembly: {
             parts: [
               gift.part,
-              // Its drawn face is the one that shows.
-              sitting({
+              // Folded in like any other piece, so that its print shows.
+              overturned({
                 id: 'handle',
                 root: { column: 1.5, row: 0.5 },
                 at: vector(0, 0, Math.max(top, wallTop + 1)),
@@ -132,10 +132,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
             ],
             stacks: [
               ...trayStacks(tray, gift.part),
-              // Drawn left lies on the left side wall, back to back.
+              // Upside down, drawn left lies on the right side wall: its inside on that wall's outside.
               ...[0, 2].map((column) => ({
                 face: { part: 'handle', spot: { column: column === 0 ? 0.05 : 2.95, row: 0.5 } },
-                on: { part: 'tray', spot: { column: column + 0.5, row: 1.5 } },
+                on: { part: 'tray', spot: { column: 2.5 - column, row: 1.5 } },
                 side: 'outside' as const,
                 holds: 'glue' as const,
                 covers: 0.05,

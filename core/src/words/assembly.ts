@@ -79,7 +79,7 @@ function glueSentences(glue: GlueOperation, nameOf: NameOf): readonly string[] {
       round === undefined
         ? []
         : [
-            `Put it over the finished ${nameOf(round).toLowerCase()} for the last ${countInWords(count)}.`,
+            `Put it over the finished ${nameOf(round).toLowerCase()}: the last ${countInWords(count)} are glued there.`,
           ];
     return [
       ...over,
@@ -89,7 +89,7 @@ function glueSentences(glue: GlueOperation, nameOf: NameOf): readonly string[] {
   }
   if (first.role === 'seam')
     return [
-      'Adhesive on the outside of the seam.',
+      `Adhesive on the ${adhesiveOn} of the seam.`,
       `Fold the walls round, and press the ${ontoSide} of the ${faceInWords(target)} onto the seam, edges level. Hold it flat.`,
     ];
   const isOwnWall = faces.every(({ of }) =>
@@ -125,7 +125,7 @@ function cornerSentences({ count, on, side, isHooked }: FoldCornersOperation): r
   return [
     `As the walls come up, fold ${count === 4 ? 'each corner' : `${countInWords(count)} corners`} in half along its slanting score.`,
     `Lay ${it(count)} flat against the ${side} of ${facesInWords(on)}; nothing is glued.`,
-    ...(isHooked ? ['Push the two corners of each wall into the slits of one another.'] : []),
+    ...(isHooked ? ['Hook the two corners of each wall into each other by their slits.'] : []),
   ];
 }
 

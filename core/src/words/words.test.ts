@@ -70,6 +70,16 @@ describe('the steps of any job, on any tools', () => {
   });
 });
 
+describe('a step', () => {
+  it('tells nothing twice', () => {
+    stepsOf((step, { text }) => {
+      if (step.kind !== 'assembly') return;
+      const sentences = text.split(/(?<=[.:]) (?=[A-Z])/).filter((each) => each.length > 45);
+      expect(new Set(sentences).size, text).toBe(sentences.length);
+    });
+  });
+});
+
 describe('whoever reads only the words', () => {
   it('makes the planned pieces, each line and cut of them, and as many', () => {
     fc.assert(
