@@ -2,6 +2,7 @@ export type { AtCorners, Corner, FromCorner } from './at-corners.ts';
 export { afterOperation, justCut } from './as-made.ts';
 export { boxOf, copiesInBox, pieceOf, type BoxToMake } from './box-to-make.ts';
 export { seen, type AsMade } from './card.ts';
+export { carryOver } from './carry-over.ts';
 export type { BoxSide, FaceName } from './face-name.ts';
 export { flatOperations } from './flat-operations.ts';
 export { flatSteps, type FlatDraft } from './flat-steps.ts';

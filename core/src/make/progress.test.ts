@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  carryOver,
   doneOf,
   isDone,
   noProgress,
@@ -13,6 +14,7 @@ import {
   usualRequest,
   withDone,
   type Job,
+  type Progress,
 } from '../index.ts';
 import { sundial } from '../testing/requests.ts';
 
@@ -68,5 +70,58 @@ describe('the progress of a job', () => {
     expect(secondsLeft(slow, first)).toBeGreaterThan((usual * 4) / 6);
     // A night's rest between two pieces is no work.
     expect(withDone(job, progress, first, 1, 30_000).spent).toEqual({});
+  });
+});
+
+describe('progress that was stored while steps had other names', () => {
+  /** Six lidded boxes: the bases are glued, four lids are folded, and two boxes are filled. */
+  const old = {
+    'trim base dusk 304800000 304800000 width 98425000 strip': 1,
+    'trim base dusk 98425000 304800000 height 98425000 piece': 6,
+    'score base score board 9525000 leftbottomrighttop': 6,
+    'fold base': 6,
+    'glue base tab wall 2': 6,
+    'fold lid': 4,
+    'glue lid tab wall 2': 3,
+  };
+  const carried = (done: Progress['done']) => {
+    const job = sundials(6);
+    return { job, progress: carryOver(job, { ...noProgress(6), done }) };
+  };
+  const counts = (piece: string, kind: Job['steps'][number]['kind'], done: Progress['done']) => {
+    const { job, progress } = carried(done);
+    return job.steps
+      .filter((step) => step.piece === piece && step.kind === kind)
+      .map((step) => doneOf(progress, step));
+  };
+
+  it('stands in the steps of now, as far as it is certain', () => {
+    const { job, progress } = carried(old);
+    const cuts = job.steps.filter(({ piece, kind }) => piece === 'base' && kind === 'cut');
+    expect(cuts.every((step) => isDone(progress, step))).toBe(true);
+    expect(new Set(counts('base', 'flat', old))).toEqual(new Set([6]));
+    expect(new Set(counts('lid', 'flat', old))).toEqual(new Set([4]));
+    // Folded is certain; which tabs were glued is not.
+    expect(counts('lid', 'assembly', old).slice(0, 2)).toEqual([4, 0]);
+    // A box with its gift in has both of its pieces, glued.
+    const filled = counts('lid', 'assembly', { ...old, 'gift base': 5 });
+    expect(filled.slice(0, 2)).toEqual([5, 5]);
+  });
+
+  it('is left alone under the names of now, though the box has been planned anew', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(), fc.integer({ min: 1, max: 6 }))), (ticks) => {
+        const job = sundials(6);
+        const known = ticks.flatMap(([at, count]) => {
+          const step = job.steps[at % job.steps.length];
+          return step ? [[step.id, count] as const] : [];
+        });
+        const progress = {
+          ...noProgress(6),
+          done: { ...Object.fromEntries(known), 'score base 1h8gqt4': 3 },
+        };
+        expect(carryOver(job, progress)).toBe(progress);
+      }),
+    );
   });
 });

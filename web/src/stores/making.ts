@@ -1,4 +1,5 @@
 import {
+  carryOver,
   doneOf,
   goTo,
   isDone,
@@ -31,7 +32,8 @@ export const useMaking = defineStore('making', () => {
   const project = useProject();
   const id = shallowRef('');
   const state = shallowRef<ProgressState>('opening');
-  const progress = shallowRef<Progress>(noProgress());
+  /** As it was read or made here last. */
+  const stored = shallowRef<Progress>(noProgress());
   /** When the piece at hand was begun. */
   const begun = shallowRef(Date.now());
   const now = useTimestamp({ interval: 1000 });
@@ -41,11 +43,12 @@ export const useMaking = defineStore('making', () => {
   const job = computed((): Job | undefined =>
     project.shown && project.problems.length === 0
       ? planJob(project.shown.plan, project.shown.request, {
-          boxes: progress.value.boxes,
-          corners: progress.value.lidCorners,
+          boxes: stored.value.boxes,
+          corners: stored.value.lidCorners,
         })
       : undefined,
   );
+  const progress = computed(() => (job.value ? carryOver(job.value, stored.value) : stored.value));
   const step = computed(() => job.value && stepAtHand(job.value, progress.value));
   const isFinished = computed(
     () => job.value?.steps.every((each) => isDone(progress.value, each)) ?? false,
@@ -54,11 +57,11 @@ export const useMaking = defineStore('making', () => {
   async function open(wanted: string): Promise<void> {
     id.value = wanted;
     state.value = 'opening';
-    progress.value = noProgress();
+    stored.value = noProgress();
     try {
       const read = await readProgress(wanted);
       if (id.value !== wanted) return;
-      progress.value = read;
+      stored.value = read;
       state.value = 'kept';
     } catch {
       if (id.value === wanted) state.value = 'here only';
@@ -72,7 +75,7 @@ export const useMaking = defineStore('making', () => {
     timer = undefined;
     if (isSending && !keepalive) return;
     isSending = true;
-    const [project, sent] = [id.value, progress.value];
+    const [project, sent] = [id.value, stored.value];
     try {
       await writeProgress(project, sent, keepalive);
       if (id.value === project) state.value = 'kept';
@@ -83,11 +86,11 @@ export const useMaking = defineStore('making', () => {
       }
     }
     isSending = false;
-    if (timer === undefined && id.value === project && progress.value !== sent) void send();
+    if (timer === undefined && id.value === project && stored.value !== sent) void send();
   }
 
   function adopt(next: Progress): void {
-    progress.value = next;
+    stored.value = next;
     void send();
   }
 
