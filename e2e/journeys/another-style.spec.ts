@@ -71,7 +71,7 @@ test('several alike go in together', async ({ demo, page }) => {
 test('different things go in side by side', async ({ demo, page }) => {
   await openFromShelf(page, demo, 'Moon-phase top');
   const alone = await sizeOf(page, 'base').innerText();
-  await page.getByRole('button', { name: 'Another thing beside it' }).click();
+  await page.getByRole('button', { name: 'Add a second gift' }).click();
   await page.getByRole('combobox', { name: 'Shape' }).click();
   await page.getByRole('option', { name: 'Ball' }).click();
   await page.getByLabel('Diameter', { exact: true }).fill('1 1/2');
@@ -92,7 +92,7 @@ test('different things go in side by side', async ({ demo, page }) => {
 
 test('a box is put round another gift, and says what changes', async ({ demo, page }) => {
   await page.goto(demo.origin);
-  await page.getByRole('button', { name: 'Put Moon-phase top round another gift' }).click();
+  await page.getByRole('button', { name: 'Resize Moon-phase top for another gift' }).click();
   const changed = page.getByRole('region', { name: 'What changed' });
   await expect(changed).toContainText('From Moon-phase top');
   await expect(changed).toContainText('Nothing has changed yet');

@@ -50,8 +50,8 @@ test('a lid that no mark allows is named, and the maker chooses between the near
   page,
 }) => {
   await openFromShelf(page, demo, 'Pocket sundial');
-  await page.getByLabel('Base card thickness').fill('0.4');
-  await page.getByLabel('Lid card thickness').fill('0.4');
+  await page.getByLabel('Base paper thickness').fill('0.4');
+  await page.getByLabel('Lid paper thickness').fill('0.4');
   await expect(page.getByText('No lid in 1/16 in steps slides well over this card.')).toBeVisible();
   await expect(page.getByText('A trimmer in 1/32 in steps has one that holds.')).toBeVisible();
   await expect(page.getByRole('contentinfo')).toContainText('Lid is loose: 1.58 mm');

@@ -36,7 +36,7 @@ for (const [width, height] of [
     await expect(page.getByRole('heading', { level: 1 })).toContainText('in');
     expect(await seriousFindings(page)).toEqual([]);
     await page.getByRole('button', { name: 'Off by a bit?' }).click();
-    await page.getByLabel('It is wide').fill('3 11/16');
+    await page.getByLabel('Width as cut').fill('3 11/16');
     await expect(page.getByText('It can be saved')).toBeVisible();
     expect(await seriousFindings(page)).toEqual([]);
     await page.goto(`${demo.origin}/kit`);

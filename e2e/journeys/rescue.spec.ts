@@ -9,7 +9,7 @@ test('a base that was cut short gets a lid that fits it', async ({ demo, page })
 
   await page.getByRole('button', { name: 'Off by a bit?' }).click();
   const dialog = page.getByRole('dialog', { name: 'Off by a bit?' });
-  await dialog.getByLabel('It is wide').fill('3 11/16');
+  await dialog.getByLabel('Width as cut').fill('3 11/16');
   await expect(dialog.getByText('It can be saved')).toBeVisible();
   await expect(dialog.getByText('Lid: cut it 3 1/2 × 3 9/16 in.')).toBeVisible();
   await dialog.getByRole('button', { name: 'Go on like this' }).click();
@@ -47,8 +47,8 @@ test('a piece that is lost is cut again, and goes through its steps once more', 
   const dialog = page.getByRole('dialog', { name: 'Off by a bit?' });
   await dialog.getByRole('combobox', { name: 'Piece' }).click();
   await page.getByRole('option', { name: 'Base' }).click();
-  await dialog.getByRole('button', { name: 'It tore' }).click();
-  await dialog.getByLabel('So far in').fill('2');
+  await dialog.getByRole('button', { name: 'A tear' }).click();
+  await dialog.getByLabel('Depth of the tear').fill('2');
   await dialog.getByLabel('How many came out so').fill('1');
   await dialog.getByLabel('How many came out so').press('Tab');
   await expect(dialog.getByText('This one is lost')).toBeVisible();

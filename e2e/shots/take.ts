@@ -103,7 +103,7 @@ const shots: readonly Shot[] = [
       await page.getByRole('link', { name: 'Make', exact: true }).click();
       await page.getByRole('button', { name: /Dusk: six bases/ }).click();
       await page.getByRole('button', { name: 'Off by a bit?' }).click();
-      await page.getByLabel('It is wide').fill('3 11/16');
+      await page.getByLabel('Width as cut').fill('3 11/16');
       await page.getByText('It can be saved').waitFor();
       await page.waitForTimeout(800);
     },
@@ -127,7 +127,7 @@ const shots: readonly Shot[] = [
     name: 'box-resized',
     set: async (page, origin) => {
       await page.goto(origin);
-      await page.getByRole('button', { name: /^Put Pocket sundial/ }).click();
+      await page.getByRole('button', { name: /^Resize Pocket sundial/ }).click();
       await page.getByLabel('Width', { exact: true }).fill('3');
       await page.keyboard.press('Tab');
       await page.getByText('2 of 2 pieces changed').waitFor();

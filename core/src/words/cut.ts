@@ -60,7 +60,7 @@ function leavesInWords(
       ];
     case 'piece':
       return gives.kind === 'piece' && gives.piece === leaves.piece
-        ? [`The last${each} is what is left over.`]
+        ? [`The last${each} needs no cut.`]
         : [`What is left${each} is the ${nameOf(leaves.piece).toLowerCase()}.`];
   }
 }

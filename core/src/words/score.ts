@@ -95,12 +95,12 @@ function groupInWords(
   const unit = scoreUnit(tool, kit);
   const figures = group.map((mark) => figureOf(mark, operation, kit));
   const stretch = stretchInWords(first, operation, size, kit);
-  const verb = kind === 'score' ? 'Score' : 'Tick both ends, without scoring,';
+  const verb = kind === 'score' ? 'Score' : 'Mark both ends in pencil, without scoring,';
   const finish = first.stretch === 'the rest' ? 'Finish the score' : verb;
   if (first.shim !== undefined) {
     const { shim } = first;
     const grooves = figures.map((figure) => plus(figure, shim));
-    return `Lay the ${formatWithUnit(shim, unit)} shim between the fence and the card. ${finish} in the groove${grooves.length === 1 ? '' : 's'} at ${figuresInRow(grooves, unit)}${stretch}.`;
+    return `Lay the ${formatWithUnit(shim, unit)} shim between the fence and the piece. ${finish} in the groove${grooves.length === 1 ? '' : 's'} at ${figuresInRow(grooves, unit)}${stretch}.`;
   }
   const [only] = figures;
   const words =
@@ -112,7 +112,8 @@ function groupInWords(
       ? ''
       : `, ${words}`;
   if (tool === 'ruler') {
-    const along = kind === 'score' ? 'Score along a ruler' : 'Tick both ends, without scoring,';
+    const along =
+      kind === 'score' ? 'Score along a ruler' : 'Mark both ends in pencil, without scoring,';
     return `${along} at ${figuresInRow(figures, unit)} from the ${edge} edge${stretch}.`;
   }
   return `${finish} at ${figuresInRow(figures, unit)}${where}${stretch}.`;

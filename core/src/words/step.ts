@@ -184,7 +184,7 @@ function sayFlat(step: FlatStep, nameOf: NameOf, telling: Telling): Said {
     figure: flatFigure(operations, kit),
     text: [
       `${name}, ${laidInWords(laid, handling, unit)}${fence}.`,
-      ...(scores && handling.lightly ? ['Score lightly: the card is thin.'] : []),
+      ...(scores && handling.lightly ? ['Score lightly: the paper is thin.'] : []),
       ...flatSentences(operations, telling),
     ].join(' '),
     line: `${name}: ${flatLine(operations, kit)}`,

@@ -130,7 +130,7 @@ function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
     text: [
       '',
       `${total} ${total === 1 ? 'sheet' : 'sheets'}`,
-      `, ${Math.round(leftOver * 100)}% left over`,
+      `, ${Math.round(leftOver * 100)}% waste`,
     ],
     detail: `${detail}.`,
   };

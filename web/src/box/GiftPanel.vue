@@ -3,7 +3,7 @@ import { styleSummary, type Gift, type GiftItem, type PlanRequest } from '@rango
 import { computed, ref } from 'vue';
 import Pick from '../parts/Pick.vue';
 import { useProject } from '../stores/project.ts';
-import CardControl from './CardControl.vue';
+import PaperControl from './PaperControl.vue';
 import GiftDrawing from './GiftDrawing.vue';
 import {
   inRows,
@@ -137,7 +137,7 @@ function setItem(changed: GiftItem, what: string): void {
       @style="(style, what) => project.changeBox(what, { style })"
       @lean="(lean) => project.changeBox('lean', { lean })"
     />
-    <CardControl
+    <PaperControl
       :papers="request.papers"
       :uses="styleSummary(request.style.style).papers"
       :project="project.id"

@@ -13,7 +13,7 @@ import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
 import { useLessons } from '../stores/lessons.ts';
 
-/** The card of each piece that may have its own: which, how thick, and the sheet that it comes in. */
+/** The paper of each piece that may have its own: which, how thick, and the sheet that it comes in. */
 const props = defineProps<{
   papers: PlanRequest['papers'];
   /** What each of them is for, in the style's words. */
@@ -45,7 +45,7 @@ function set(slot: number, part: Partial<Paper>, what: string): void {
     emit(
       'change',
       [first, ...rest, ...props.papers.slice(1 + rest.length)],
-      `card ${slot} ${what}`,
+      `paper ${slot} ${what}`,
     );
 }
 
@@ -63,12 +63,12 @@ function setSheet(slot: number, name: string): void {
 </script>
 
 <template>
-  <section aria-labelledby="card-heading">
-    <h3 id="card-heading">Card</h3>
-    <div v-for="row in rows" :key="row.slot" class="card-row">
+  <section aria-labelledby="paper-heading">
+    <h3 id="paper-heading">Paper</h3>
+    <div v-for="row in rows" :key="row.slot" class="paper-row">
       <span class="piece">{{ row.label }}</span>
       <Pick
-        :label="`${row.label} card`"
+        :label="`${row.label} paper`"
         :value="choices.some(({ value }) => value === row.paper.id) ? row.paper.id : ''"
         :options="choices"
         @change="(id) => setPaper(row.slot, id)"
@@ -81,7 +81,7 @@ function setSheet(slot: number, name: string): void {
       />
       <MeasureField
         :field="`${project} papers.${row.slot}.thickness`"
-        :label="`${row.label} card thickness`"
+        :label="`${row.label} paper thickness`"
         hide-label
         :length="row.paper.thickness"
         unit="mm"
@@ -101,22 +101,22 @@ h3 {
   color: var(--ink-soft);
 }
 
-.card-row {
+.paper-row {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 78px 62px;
   gap: 1px 4px;
   margin-bottom: 4px;
 }
 
-.card-row :deep(.p-select-label) {
+.paper-row :deep(.p-select-label) {
   padding-inline: 7px 0;
 }
 
-.card-row :deep(.p-select-dropdown) {
+.paper-row :deep(.p-select-dropdown) {
   width: 22px;
 }
 
-.card-row :deep(input) {
+.paper-row :deep(input) {
   padding-inline: 7px 24px;
 }
 

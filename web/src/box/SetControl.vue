@@ -33,7 +33,7 @@ const emit = defineEmits<{ choose: [at: number]; add: []; remove: [at: number] }
       </span>
     </template>
     <button v-if="items.length < mostInSet" type="button" class="add" @click="emit('add')">
-      <Plus :size="14" />{{ items.length > 1 ? 'Another' : 'Another thing beside it' }}
+      <Plus :size="14" />{{ items.length > 1 ? 'Add another gift' : 'Add a second gift' }}
     </button>
   </div>
 </template>

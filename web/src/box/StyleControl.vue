@@ -45,9 +45,9 @@ const advice = computed(() => {
   const finer = props.plan?.finerStep;
   const out =
     finer === undefined
-      ? 'Another card may do.'
+      ? 'Try another paper.'
       : `A trimmer in ${formatWithUnit(finer, trimmer.unit)} steps has one that holds.`;
-  const what = bad.value.kind === 'lid' ? 'slides well over this card' : 'fits well here';
+  const what = bad.value.kind === 'lid' ? 'slides well over this paper' : 'fits well here';
   return `No ${bad.value.outer} in ${marks} steps ${what}. ${out}`;
 });
 

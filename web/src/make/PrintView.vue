@@ -134,7 +134,7 @@ function print(): void {
           </li>
         </ol>
       </section>
-      <footer>Card: {{ cardWords }}.</footer>
+      <footer>Paper: {{ cardWords }}.</footer>
     </article>
   </div>
 </template>

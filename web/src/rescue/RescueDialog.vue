@@ -33,9 +33,9 @@ const making = useMaking();
 const router = useRouter();
 
 const kinds = [
-  { value: 'cut', label: 'A piece came out' },
+  { value: 'cut', label: 'Cut to another size' },
   { value: 'score', label: 'A score is off' },
-  { value: 'torn', label: 'It tore' },
+  { value: 'torn', label: 'A tear' },
 ] as const;
 const sides: readonly { value: Side; label: string }[] = [
   { value: 'left', label: 'on the left' },
@@ -176,7 +176,7 @@ function field(part: string): string {
         <template v-if="form.kind === 'cut'">
           <MeasureField
             :field="field('width')"
-            label="It is wide"
+            label="Width as cut"
             :length="form.width"
             :unit="unit"
             :least="least"
@@ -185,7 +185,7 @@ function field(part: string): string {
           />
           <MeasureField
             :field="field('height')"
-            label="It is high"
+            label="Height as cut"
             :length="form.height"
             :unit="unit"
             :least="least"
@@ -195,9 +195,9 @@ function field(part: string): string {
         </template>
         <template v-else-if="form.kind === 'score'">
           <div>
-            <span>The score at</span>
+            <span>Score</span>
             <Pick
-              label="The score at"
+              label="Score"
               :value="`${form.score}`"
               :options="scoreOptions"
               @change="chooseScore"
@@ -205,7 +205,7 @@ function field(part: string): string {
           </div>
           <MeasureField
             :field="field('at')"
-            label="is at"
+            label="Place as scored"
             :length="form.at"
             :unit="unit"
             :least="least"
@@ -215,9 +215,9 @@ function field(part: string): string {
         </template>
         <template v-else>
           <div>
-            <span>As drawn</span>
+            <span>Torn edge</span>
             <Pick
-              label="Edge"
+              label="Torn edge"
               :value="form.edge"
               :options="sides"
               @change="(edge) => set({ edge })"
@@ -225,7 +225,7 @@ function field(part: string): string {
           </div>
           <MeasureField
             :field="field('depth')"
-            label="So far in"
+            label="Depth of the tear"
             :length="form.depth"
             :unit="unit"
             :least="least"
@@ -242,16 +242,16 @@ function field(part: string): string {
             show-buttons
             size="small"
             :input-style="{ width: '4.6rem' }"
-            aria-label="How many came out so"
+            aria-label="How many came out like this"
             @update:model-value="(count) => count !== null && (some = count)"
           />
         </label>
       </div>
-      <p v-if="!found" class="quiet">Say what it measures, and see what can be done.</p>
+      <p v-if="!found" class="quiet">Give its measures, and see what can be done.</p>
       <div v-else class="ways" aria-live="polite">
         <section v-for="way in found.ways" :key="way.kind" :class="{ good: way.isGood }">
           <h3>
-            {{ way.isGood ? 'It can be saved' : 'It could do' }}:
+            {{ way.isGood ? 'It can be saved' : 'It can be used' }}:
             {{ headings[way.kind][0].toLowerCase() }}
           </h3>
           <ul>
@@ -267,7 +267,7 @@ function field(part: string): string {
         </section>
         <section>
           <h3 v-if="found.ways.length === 0">This one is lost</h3>
-          <h3 v-else>Or start it anew</h3>
+          <h3 v-else>Or cut it again</h3>
           <ul>
             <li v-if="found.why"><Worded :text="found.why" /></li>
             <li>

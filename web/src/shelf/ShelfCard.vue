@@ -45,8 +45,8 @@ const actions = computed(() => {
   const { name } = props.project.document;
   return [
     {
-      title: 'Round another gift',
-      label: `Put ${name} round another gift`,
+      title: 'Resize for another gift',
+      label: `Resize ${name} for another gift`,
       icon: Ruler,
       take: () => emit('resize'),
     },

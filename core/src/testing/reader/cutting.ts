@@ -99,9 +99,7 @@ export function cuttingTable(sheets: readonly BoughtSheet[], names: readonly str
     const beyond = more.some((each) => each.includes('falls off beyond the blade'));
     if (setting === undefined) throw new Error(`No setting: “${said}”`);
     const isStrip = /^strips?$/.test(what);
-    const lastIsLeft = more.some((each) =>
-      /^The last(?: of each)? is what is left over\.$/.test(each),
-    );
+    const lastIsLeft = more.some((each) => /^The last(?: of each)? needs no cut\.$/.test(each));
     const other = more
       .map((each) => /^What is left(?: of each)? is the (.+)\.$/.exec(each)?.[1])
       .find(Boolean);

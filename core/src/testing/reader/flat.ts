@@ -45,7 +45,7 @@ export function doneTo(
     const said = sentences[i] ?? '';
     if (/^(?:Score lightly|Use the trimmer’s scoring tip)/.test(said)) continue;
     const laidShim = new RegExp(
-      `^Lay the (${figure}) shim between the fence and the card\\.$`,
+      `^Lay the (${figure}) shim between the fence and the piece\\.$`,
     ).exec(said);
     if (laidShim) {
       shim = lengthOf(laidShim[1] ?? '');

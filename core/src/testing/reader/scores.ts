@@ -52,7 +52,7 @@ function stretchOf(card: Card, said: string, x: number): readonly [number, numbe
 /** Scores or ticks at figures, as one sentence tells them. */
 export function scoring(said: string, tool: Tool, kit: Kit, shim: number): Act | undefined {
   const found = new RegExp(
-    `^(Score|Tick both ends, without scoring,|Finish the score) (?:at|in the grooves? at) (${figures}?)((?:, (?!only|as far|from).+?)?)(?:, (only .+|as far .+|from the top edge down .+))?\\.$`,
+    `^(Score|Mark both ends in pencil, without scoring,|Finish the score) (?:at|in the grooves? at) (${figures}?)((?:, (?!only|as far|from).+?)?)(?:, (only .+|as far .+|from the top edge down .+))?\\.$`,
   ).exec(said);
   if (!found) return undefined;
   const [, verb = '', row = '', words = '', stretch = ''] = found;
@@ -79,7 +79,7 @@ export function scoring(said: string, tool: Tool, kit: Kit, shim: number): Act |
 /** Straight scores along a ruler, from a named edge. */
 export function ruled(said: string): Act | undefined {
   const found = new RegExp(
-    `^(Score along a ruler|Tick both ends, without scoring,) at (${figures}?) from the (left|right|top|bottom) edge(?:, only from (.+))?\\.$`,
+    `^(Score along a ruler|Mark both ends in pencil, without scoring,) at (${figures}?) from the (left|right|top|bottom) edge(?:, only from (.+))?\\.$`,
   ).exec(said);
   if (!found) return undefined;
   const [, verb = '', row = '', side = '', part = ''] = found;
