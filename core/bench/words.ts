@@ -32,7 +32,7 @@ for (const style of allStyles) {
       console.log(`  ${style.id}: ${faults.slice(0, 4).join('; ')}`);
       if (process.env.TEXT)
         for (const { tool, copies, text } of toldSteps(result.plan, request, boxes))
-          if (tool !== 'glue') console.log(`     ${copies} [${tool}] ${text}`);
+          if (process.env.TEXT === 'glue' ? tool === 'glue' : tool !== 'glue') console.log(`     ${copies} [${tool}] ${text}`);
     }
   }
   all += read;

@@ -1,11 +1,13 @@
 import { jointsOf, type FoldingBox, type FoldingPart, type Joint } from '../fold/index.ts';
 import { nanometres } from '../length/index.ts';
-import { faceNames, parentsOf, type FaceName } from './face-name.ts';
+import { faceNames, type FaceName } from './face-name.ts';
+import { parentsOf } from './rows-of-part.ts';
 import type {
   AssemblyOperation,
   CloseOperation,
   FoldCornersOperation,
   GlueOperation,
+  TuckHold,
 } from './operations/assembly.ts';
 
 /** What is done at one stage of folding a part. */
@@ -165,6 +167,26 @@ function cornersAt(hand: PartAtHand, joints: readonly Joint[]): readonly FoldCor
   ];
 }
 
+/** What holds flaps that are folded in to close the box: the last of them wants something. */
+function holdOf(hand: PartAtHand, flaps: readonly FaceName[]): TuckHold {
+  const overlaps = hand.joints.filter(
+    ({ face, on, holds }) => holds === 'tuck' && face.role === 'flap' && on.role === 'flap',
+  );
+  const below = (face: number) => overlaps.find((joint) => joint.face.face === face)?.on.face;
+  const isLast =
+    flaps.length === 1 &&
+    flaps.every(({ at }) => below(at) !== undefined && !overlaps.some(({ on }) => on.face === at));
+  if (!isLast) return { kind: 'next' };
+  const chain: number[] = [];
+  for (let at = flaps[0]?.at; at !== undefined; at = below(at)) chain.unshift(at);
+  const [first = -1] = chain;
+  const flap = hand.names[first];
+  // Three and more that go round overlap one another; of two the upper one just lies there.
+  return chain.length > 2 && flap && new Set(chain.map((at) => hand.names[at]?.of?.at)).size > 2
+    ? { kind: 'first', flap }
+    : { kind: 'sticker' };
+}
+
 /** Faces that are folded at a stage and take part in no joint then. */
 function freeMoves(
   hand: PartAtHand,
@@ -181,14 +203,12 @@ function freeMoves(
   const others = faces.filter(({ role }) => role !== 'flap' && role !== 'gusset');
   if (hand.pleated && isAfterGift && others.length > 0)
     return [{ kind: 'close', piece, way: hand.pleated }];
-  const flapMoves = flaps.map((face): AssemblyOperation =>
-    isAfterGift && hand.pleated
-      ? { kind: 'close', piece, way: { kind: 'fold down', face } }
-      : { kind: 'tuck', piece, faces: [face], behind: [], isLast: isAfterGift },
-  );
-  const [firstFlap] = flapMoves;
   const tucks: readonly AssemblyOperation[] =
-    firstFlap?.kind === 'tuck' ? [{ ...firstFlap, faces: flaps }] : flapMoves;
+    isAfterGift && hand.pleated
+      ? flaps.map((face) => ({ kind: 'close', piece, way: { kind: 'fold down', face } }))
+      : flaps.length > 0
+        ? [{ kind: 'tuck', piece, faces: flaps, hold: holdOf(hand, flaps), isLast: isAfterGift }]
+        : [];
   const bodies: readonly AssemblyOperation[] =
     others.length === 0
       ? []
@@ -218,10 +238,10 @@ function tucksAt(
         hand,
         behind.map(({ face }) => face.face),
       ),
-      behind: namesOf(
-        hand,
-        behind.map(({ on }) => on.face),
-      ),
+      hold: {
+        kind: 'walls',
+        walls: behind.flatMap(({ on }) => hand.names[on.face] ?? []),
+      },
       isLast: stage >= hand.gift,
     },
   ];

@@ -11,7 +11,7 @@ import type { Piece } from '../piece/index.ts';
 import { assemblePart, type PleatedTop, type StageOfPart } from './assemble-piece.ts';
 import { boxOf, copiesInBox, type BoxToMake } from './box-to-make.ts';
 import { countFolds } from './count-folds.ts';
-import { faceNames, namesAcross, type FaceName } from './face-name.ts';
+import { faceNames, faceRows, type FaceName } from './face-name.ts';
 import { joinsOf } from './joins.ts';
 import { outFolds } from './out-folds.ts';
 import type { LidCorners } from './lid-corners.ts';
@@ -74,8 +74,7 @@ function foldSteps(bench: Bench, piece: Piece): readonly AssemblyDraft[] {
     piece: id,
     folds,
     out: outFolds(piece),
-    across: namesAcross(names, part, 'across'),
-    down: namesAcross(names, part, 'down'),
+    rows: faceRows(names, part),
   };
   return step(bench, id, [operation], 0, 0);
 }
@@ -137,6 +136,8 @@ function withLidCorners(bench: Bench, steps: readonly AssemblyDraft[]): readonly
   if (bench.corners === 'all at once') return steps;
   return steps.map((each): AssemblyDraft => {
     const pair = bench.make.pairs.find(({ kind, outer }) => kind === 'lid' && outer === each.piece);
+    // Round a piece that is closed last there is nothing to glue it on yet.
+    if (pair && isGluedFlat(bench, pair.inner)) return each;
     const waiting = each.operations.filter(isWaitingTab);
     const last = waiting[waiting.length - 1];
     if (!pair || waiting.length < 2 || !last) return each;
@@ -196,6 +197,7 @@ function attachSteps(bench: Bench): readonly AssemblyDraft[] {
           },
         ];
       }),
+      pieces: new Set(here.map(({ face }) => face.part)).size,
       narrow: nanometres(Math.min(...here.map(({ narrow }) => narrow))),
       isFlat: isGluedFlat(bench, first.on.piece),
     };
@@ -336,6 +338,23 @@ interface LateStage {
   readonly operations: readonly AssemblyOperation[];
 }
 
+/** Flaps that are folded in one after the other, with nothing between, are told in one go. */
+function foldedInOneGo(operations: readonly AssemblyOperation[]): readonly AssemblyOperation[] {
+  const merged: AssemblyOperation[] = [];
+  for (const each of operations) {
+    const last = merged[merged.length - 1];
+    if (
+      each.kind === 'tuck' &&
+      last?.kind === 'tuck' &&
+      last.hold.kind === 'next' &&
+      each.hold.kind === 'next'
+    )
+      merged[merged.length - 1] = { ...last, faces: [...last.faces, ...each.faces] };
+    else merged.push(each);
+  }
+  return merged;
+}
+
 /** A pleated top is pushed in and drawn together in one go, though its walls lean in stage after stage. */
 function pleatedOnce(operations: readonly AssemblyOperation[]): readonly AssemblyOperation[] {
   const isPleat = (operation: AssemblyOperation) =>
@@ -357,7 +376,7 @@ function closingSteps(
     return step(
       bench,
       piece,
-      pleatedOnce(here.flatMap(({ operations }) => operations)),
+      foldedInOneGo(pleatedOnce(here.flatMap(({ operations }) => operations))),
       Math.min(...here.map(({ stage }) => stage)),
       Math.max(...here.map(({ stage }) => stage)) + 1,
     );

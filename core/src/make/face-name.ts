@@ -6,6 +6,7 @@ import {
   type Vector,
 } from '../fold/index.ts';
 import type { CellRole } from '../piece/index.ts';
+import { columnsOf, facesOnLine, mainRow, parentsOf, type RowWay } from './rows-of-part.ts';
 
 /** A side of the closed box, as it stands in front of the maker. */
 export type BoxSide = 'front' | 'back' | 'left' | 'right' | 'top' | 'bottom';
@@ -26,6 +27,8 @@ export interface FaceName {
   readonly end?: BoxSide;
   /** Whether it is a wall of the lid, where the box has walls too. */
   readonly isOnLid: boolean;
+  /** Which part of a wall that runs up into a pleated top: what is pushed in, or what then lies flat. */
+  readonly above?: 'slope' | 'top';
   /** Which of the walls it is from left to right, where there are too many to be told by where they face. */
   readonly nth?: number;
 }
@@ -51,28 +54,21 @@ function nearest(way: Vector): { readonly direction: BoxSide; readonly share: nu
   return { direction: best[0], share: best[1] };
 }
 
-function middleOf({ ring }: Pick<PlacedFace, 'ring'>): Vector {
-  const sum = ring.reduce(
-    (total, { x, y, z }) => ({ x: total.x + x, y: total.y + y, z: total.z + z }),
-    { x: 0, y: 0, z: 0 },
-  );
-  return { x: sum.x / ring.length, y: sum.y / ring.length, z: sum.z / ring.length };
+function ofEach(places: readonly Vector[], take: (values: readonly number[]) => number): Vector {
+  return {
+    x: take(places.map(({ x }) => x)),
+    y: take(places.map(({ y }) => y)),
+    z: take(places.map(({ z }) => z)),
+  };
 }
 
-/** The face that each face hangs on, on the way from the root; none for the root itself. */
-export function parentsOf({ pattern, root }: FoldingPart): ReadonlyMap<number, number> {
-  const parents = new Map<number, number>();
-  const seen = new Set([root]);
-  const waiting = [root];
-  for (let from = waiting.shift(); from !== undefined; from = waiting.shift())
-    for (const crease of pattern.around[from] ?? []) {
-      const face = crease.left === from ? crease.right : crease.left;
-      if (seen.has(face)) continue;
-      seen.add(face);
-      parents.set(face, from);
-      waiting.push(face);
-    }
-  return parents;
+function middleOf(places: readonly Vector[]): Vector {
+  return ofEach(places, (values) => values.reduce((sum, each) => sum + each, 0) / values.length);
+}
+
+/** The middle of the block round some places, whatever their number on either side. */
+function boxMiddle(places: readonly Vector[]): Vector {
+  return ofEach(places, (values) => (Math.min(...values) + Math.max(...values)) / 2);
 }
 
 /** A face is upright or level within this share; else it leans. */
@@ -93,14 +89,19 @@ export function faceNames(box: FoldingBox, part: FoldingPart): readonly FaceName
     const out = here ? { x: -here.out.x, y: -here.out.y, z: -here.out.z } : { x: 0, y: 0, z: 1 };
     const { direction, share } = nearest(out);
     const role = here?.role ?? 'wall';
+    const of = parent === undefined ? undefined : nameOf(parent);
+    const end = over && endOf(part, over, face);
+    const above = role === 'wall' && of && end ? aboveWall(box, of, end) : undefined;
+    const leaningTo = role === 'wall' && share < square ? sideways(out) : direction;
     const named: FaceName = {
       piece: part.piece.id,
       at: face,
       role,
-      faces: role === 'wall' && share < square ? sideways(out) : direction,
+      faces: above !== undefined && of ? of.faces : leaningTo,
       leans: role === 'wall' && share < square && Math.abs(out.z) > 0.2,
-      ...(parent !== undefined && { of: nameOf(parent) }),
-      ...(here && over && { end: endOf(here, over) }),
+      ...(of && { of }),
+      ...(end && { end }),
+      ...(above && { above }),
       isOnLid: role === 'wall' && parent !== undefined && placed[parent]?.role === 'lid',
     };
     known.set(face, named);
@@ -109,6 +110,18 @@ export function faceNames(box: FoldingBox, part: FoldingPart): readonly FaceName
   const names = placed.map((_, face) => nameOf(face));
   const hasBoth = names.some(({ isOnLid }) => isOnLid) && names.some(isOnFloor);
   return numbered(hasBoth ? names : names.map(withoutLid), part);
+}
+
+/** Which part of a pleated top a face is that hangs on another. */
+function aboveWall(
+  { assembly: { closes } }: FoldingBox,
+  of: FaceName,
+  end: BoxSide,
+): FaceName['above'] {
+  if (closes === undefined) return undefined;
+  if (of.above !== undefined) return 'top';
+  if (of.role !== 'wall' || end !== 'top') return undefined;
+  return closes === 'gathered' ? 'top' : 'slope';
 }
 
 /** A name that need not say that it is of the lid: there is nothing else. */
@@ -127,21 +140,22 @@ function sideways({ x, y, z }: Vector): BoxSide {
     : nearest({ x, y, z: 0 }).direction;
 }
 
-function endOf(face: PlacedFace, over: PlacedFace): BoxSide {
-  const [a, b] = [middleOf(face), middleOf(over)];
-  const way = { x: a.x - b.x, y: a.y - b.y, z: a.z - b.z };
-  // Along the face that it hangs on, not out of it.
-  const off = along(way, over.out);
-  return nearest({
-    x: way.x - off * over.out.x,
-    y: way.y - off * over.out.y,
-    z: way.z - off * over.out.z,
-  }).direction;
+/** At which end of the face that it hangs on a face is: where they are folded. */
+function endOf(part: FoldingPart, over: PlacedFace, face: number): BoxSide {
+  const ring = part.pattern.faces[over.face]?.corners ?? [];
+  const fold = (part.pattern.around[face] ?? []).filter(
+    ({ left, right }) => left === over.face || right === over.face,
+  );
+  const ends = fold.flatMap(({ from, to }) =>
+    [from, to].flatMap((corner) => over.ring[ring.indexOf(corner)] ?? []),
+  );
+  const [a, b] = [middleOf(ends), boxMiddle(over.ring)];
+  return nearest({ x: a.x - b.x, y: a.y - b.y, z: a.z - b.z }).direction;
 }
 
 /** Walls round more than four corners face where they may: they are counted in their row. */
 function numbered(names: readonly FaceName[], part: FoldingPart): readonly FaceName[] {
-  const walls = facesAcross(part, 'across').filter((face) => names[face]?.role === 'wall');
+  const walls = mainRow(part)[1].filter((face) => names[face]?.role === 'wall');
   const ways = walls.map((face) => names[face]?.faces);
   if (new Set(ways).size === ways.length) return names;
   const place = (face: number | undefined) =>
@@ -158,37 +172,30 @@ function numbered(names: readonly FaceName[], part: FoldingPart): readonly FaceN
   });
 }
 
-/** The faces that one passes on a straight line through the middle of the piece's own middle face. */
-function facesAcross({ pattern, root }: FoldingPart, way: 'across' | 'down'): readonly number[] {
-  const spans = pattern.faces.map(({ corners }) => {
-    const places = corners.flatMap((i) => pattern.corners[i] ?? []);
-    const xs = places.map(({ x }) => x);
-    const ys = places.map(({ y }) => -y);
-    return {
-      left: Math.min(...xs),
-      right: Math.max(...xs),
-      top: Math.min(...ys),
-      bottom: Math.max(...ys),
-    };
-  });
-  const middle = spans[root];
-  if (!middle) return [];
-  const [x, y] = [(middle.left + middle.right) / 2, (middle.top + middle.bottom) / 2];
-  return spans
-    .flatMap((span, face) => {
-      const passes =
-        way === 'across' ? span.top < y && y < span.bottom : span.left < x && x < span.right;
-      return passes ? [{ face, at: way === 'across' ? span.left : span.top }] : [];
-    })
-    .sort((a, b) => a.at - b.at)
-    .map(({ face }) => face);
+/** The faces that one passes on a straight line over a piece, in their order. */
+export interface FaceRow {
+  readonly way: RowWay;
+  readonly faces: readonly FaceName[];
 }
 
-/** The names of the faces that one passes so, from the left or from the top. */
-export function namesAcross(
-  names: readonly FaceName[],
-  part: FoldingPart,
-  way: 'across' | 'down',
-): readonly FaceName[] {
-  return facesAcross(part, way).flatMap((face) => names[face] ?? []);
+/** What a piece becomes, told along two lines that cross its middle. */
+export function faceRows(names: readonly FaceName[], part: FoldingPart): readonly FaceRow[] {
+  const [way, main] = mainRow(part);
+  const named = (faces: readonly number[]) => faces.flatMap((face) => names[face] ?? []);
+  // The wall is shown that has most at its ends; a wall that is pushed in has parts with one name.
+  const told = (faces: readonly number[]) =>
+    new Set(named(faces).map((name) => [name.role, name.faces, name.above, name.of?.faces].join()))
+      .size;
+  const columns = columnsOf(part);
+  const whole = columns.filter((faces) => told(faces) === faces.length);
+  const most = Math.max(0, ...(whole.length > 0 ? whole : columns).map(told));
+  const down =
+    way === 'falling'
+      ? facesOnLine(part, part.root, 'rising')
+      : ((whole.length > 0 ? whole : columns).find((faces) => told(faces) === most) ?? []);
+  const rows: readonly FaceRow[] = [
+    { way, faces: named(main) },
+    { way: way === 'falling' ? 'rising' : 'down', faces: named(down) },
+  ];
+  return rows.filter(({ faces }) => faces.length > 1);
 }

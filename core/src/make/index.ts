@@ -3,7 +3,8 @@ export { afterOperation, justCut } from './as-made.ts';
 export { boxOf, copiesInBox, pieceOf, type BoxToMake } from './box-to-make.ts';
 export { seen, type AsMade } from './card.ts';
 export { carryOver } from './carry-over.ts';
-export type { BoxSide, FaceName } from './face-name.ts';
+export type { BoxSide, FaceName, FaceRow } from './face-name.ts';
+export type { RowWay } from './rows-of-part.ts';
 export { flatOperations } from './flat-operations.ts';
 export { flatSteps, type FlatDraft } from './flat-steps.ts';
 export { jobFor, secondsToMake, sheetsFor, type Job, type JobBrief, type Stage } from './job.ts';
@@ -37,6 +38,7 @@ export type {
   OutFolds,
   PutInOperation,
   ThreadOperation,
+  TuckHold,
   TuckOperation,
 } from './operations/assembly.ts';
 export type { CutAwayOperation } from './operations/cut-away.ts';

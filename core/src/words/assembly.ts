@@ -9,6 +9,7 @@ import type {
   GlueOperation,
   JoinOperation,
   OutFolds,
+  RowWay,
   ThreadOperation,
   TuckOperation,
 } from '../make/index.ts';
@@ -44,11 +45,17 @@ function outSentences(out: OutFolds, unit: Unit): readonly string[] {
   }
 }
 
-function foldSentences({ out, across, down }: FoldOperation, unit: Unit): readonly string[] {
+const rowWays: Readonly<Record<RowWay, string>> = {
+  across: 'From left to right',
+  down: 'From top to bottom',
+  falling: 'From the top left to the bottom right corner',
+  rising: 'From the bottom left to the top right corner',
+};
+
+function foldSentences({ out, rows }: FoldOperation, unit: Unit): readonly string[] {
   return [
     ...outSentences(out, unit),
-    ...(across.length > 1 ? [`From left to right it becomes ${rowOfFaces(across)}.`] : []),
-    ...(down.length > 1 ? [`From top to bottom it becomes ${rowOfFaces(down)}.`] : []),
+    ...rows.map(({ way, faces }) => `${rowWays[way]} it becomes ${rowOfFaces(faces)}.`),
   ];
 }
 
@@ -62,9 +69,8 @@ function foldUpSentences({ faces }: FoldUpOperation): readonly string[] {
   return ways.flatMap(([verb, here]) => {
     const [first] = here;
     if (!first) return [];
-    const what =
-      first.role === 'tab' && here.length > 2 ? allInWords('tab', here.length) : facesInWords(here);
-    return [`${verb} ${what}.`];
+    const isCounted = first.role === 'tab' && first.of?.nth !== undefined;
+    return [`${verb} ${isCounted ? allInWords('tab', here.length) : facesInWords(here)}.`];
   });
 }
 
@@ -109,16 +115,25 @@ function glueSentences(glue: GlueOperation, nameOf: NameOf): readonly string[] {
   ];
 }
 
-function tuckSentences({ faces, behind, isLast }: TuckOperation): readonly string[] {
-  const [wall, ...walls] = behind;
-  if (wall && walls.length === 0)
-    return [`Tuck ${facesInWords(faces)} in behind the ${faceInWords(wall)}.`];
-  if (wall) return [`Tuck ${facesInWords(faces)} in, each behind its own wall.`];
-  return [
-    isLast
-      ? `Fold in ${facesInWords(faces)}; nothing is glued.`
-      : `Fold in ${facesInWords(faces)}.`,
-  ];
+function tuckSentences({ faces, hold }: TuckOperation): readonly string[] {
+  const what = facesInWords(faces);
+  switch (hold.kind) {
+    case 'next':
+      return [`Fold in ${what}.`];
+    case 'walls': {
+      const [wall, ...walls] = hold.walls;
+      if (!wall) return [];
+      return walls.length === 0
+        ? [`Tuck ${what} in behind the ${faceInWords(wall)}.`]
+        : [`Tuck ${what} in, each behind the wall on its side.`];
+    }
+    case 'first':
+      return [
+        `Fold in ${what}. Lift ${facesInWords([hold.flap])}, and push the edge of the last one under it: that holds them.`,
+      ];
+    case 'sticker':
+      return [`Fold in ${what}, and hold it there with a sticker or a dot of glue.`];
+  }
 }
 
 function cornerSentences({ count, on, side, isHooked }: FoldCornersOperation): readonly string[] {
@@ -165,12 +180,19 @@ function joinSentences({ piece, how, onto }: JoinOperation, nameOf: NameOf): rea
   }
 }
 
+/** Which of several alike pieces is meant, in the order of the hand. */
+function whichOf(count: number, at: number, name: string): string {
+  if (count === 1) return '';
+  if (at === 0) return ` of one ${name}`;
+  return count === 2 ? ` of the other ${name}` : ` of the next ${name}`;
+}
+
 function attachSentences(
-  { joints, onto, isFlat }: AttachOperation,
+  { joints, piece, pieces, onto, isFlat }: AttachOperation,
   nameOf: NameOf,
   unit: Unit,
 ): readonly string[] {
-  const other = nameOf(onto).toLowerCase();
+  const [name, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
   const [first] = joints;
   if (!first) return [];
   const isOnOne = joints.every(
@@ -189,7 +211,7 @@ function attachSentences(
   }
   return [
     ...(isFlat ? [`Lay the ${other} flat, inside up.`] : []),
-    ...joints.flatMap(({ face, adhesiveOn, on, onSide, above }) => {
+    ...joints.flatMap(({ face, adhesiveOn, on, onSide, above }, at) => {
       const where =
         above === undefined
           ? 'lower edges level'
@@ -197,7 +219,8 @@ function attachSentences(
             ? `its lower edge ${formatNearest(above, unit)} above that of the wall`
             : 'edges level';
       return [
-        `Adhesive on the ${adhesiveOn} of the ${faceInWords(face)}. Press it onto the ${onSide} of the ${faceInWords(on)} of the ${other}, in the middle, ${where}.`,
+        `Adhesive on the ${adhesiveOn} of the ${faceInWords(face)}${whichOf(pieces, at, name)}.`,
+        `Press it onto the ${onSide} of the ${faceInWords(on)} of the ${other}, in the middle, ${where}.`,
       ];
     }),
   ];

@@ -99,7 +99,7 @@ function headline(operation: FlatOperation): string {
     case 'score':
       return `score ${counted(operation.marks.length, 'line')}`;
     case 'mark':
-      return `tick ${counted(operation.marks.length, 'line')}`;
+      return `mark ${counted(operation.marks.length, 'line')}`;
     case 'slanted score':
       return `score ${counted(operation.diagonals.length, 'line')} along a ruler`;
     case 'slit':

@@ -1,6 +1,6 @@
 import type { Length } from '../../length/index.ts';
 import type { AtCorners } from '../at-corners.ts';
-import type { BoxSide, FaceName } from '../face-name.ts';
+import type { BoxSide, FaceName, FaceRow } from '../face-name.ts';
 
 /** Which of the folds go away from the inside. */
 export type OutFolds =
@@ -17,9 +17,8 @@ export interface FoldOperation {
   /** How many folds there are, and which go out. */
   readonly folds: number;
   readonly out: OutFolds;
-  /** What its parts become, from left to right and from top to bottom as it is drawn. */
-  readonly across: readonly FaceName[];
-  readonly down: readonly FaceName[];
+  /** What its parts become. */
+  readonly rows: readonly FaceRow[];
 }
 
 /** Fold parts where nothing is glued, to bring them where they are wanted. */
@@ -46,13 +45,24 @@ export interface GlueOperation {
   readonly round?: string;
 }
 
+/** What keeps parts where they are folded to, though nothing is glued. */
+export type TuckHold =
+  /** What is done next: they are covered, or pushed behind a wall. */
+  | { readonly kind: 'next' }
+  /** The walls behind which they are pushed, in the same order. */
+  | { readonly kind: 'walls'; readonly walls: readonly FaceName[] }
+  /** The first of several that overlap in a ring: the last goes under it. */
+  | { readonly kind: 'first'; readonly flap: FaceName }
+  /** Nothing: it wants a sticker, or a dot of glue. */
+  | { readonly kind: 'sticker' };
+
 /** Fold parts in where nothing is glued: under what comes next, or behind a wall to close the box. */
 export interface TuckOperation {
   readonly kind: 'tuck';
   readonly piece: string;
+  /** One after the other, where they overlap. */
   readonly faces: readonly FaceName[];
-  /** What each goes behind; none where they only lie on others. */
-  readonly behind: readonly FaceName[];
+  readonly hold: TuckHold;
   /** Whether it closes the filled box. */
   readonly isLast: boolean;
 }
@@ -103,6 +113,8 @@ export interface AttachOperation {
     /** How far its lower edge is above that of what it goes on; level where it is not said. */
     readonly above?: Length;
   }[];
+  /** How many of the piece are glued on; where there are several each has a joint of its own. */
+  readonly pieces: number;
   readonly narrow: Length;
   /** Whether the other piece lies flat for it. */
   readonly isFlat: boolean;

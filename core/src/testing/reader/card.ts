@@ -1,10 +1,6 @@
-/** A place on a card, in millimetres from its upper left corner. */
-export interface Place {
-  readonly x: number;
-  readonly y: number;
-}
+import { isInRing, type Line, type Place } from './plane.ts';
 
-export type Line = readonly [Place, Place];
+export type { Line, Place } from './plane.ts';
 
 /** Card that is no longer there. */
 export type Gone =
@@ -84,6 +80,24 @@ export function turned(card: Card): Card {
   };
 }
 
+/** Where a place comes to lie when a card of that size is turned clockwise, quarter after quarter. */
+export function turnedPlace(
+  { x, y }: Place,
+  { width, height }: Pick<Card, 'width' | 'height'>,
+  quarters: number,
+): Place {
+  switch (((quarters % 4) + 4) % 4) {
+    case 1:
+      return { x: height - y, y: x };
+    case 2:
+      return { x: width - x, y: height - y };
+    case 3:
+      return { x: y, y: width - x };
+    default:
+      return { x, y };
+  }
+}
+
 export function turnedBy(card: Card, quarters: number): Card {
   let now = card;
   for (let i = 0; i < ((quarters % 4) + 4) % 4; i++) now = turned(now);
@@ -102,21 +116,12 @@ export function flipped(card: Card): Card {
   };
 }
 
-function isIn(ring: readonly Place[], { x, y }: Place): boolean {
-  let inside = false;
-  ring.forEach((a, i) => {
-    const b = ring[(i + 1) % ring.length] ?? a;
-    if (a.y > y !== b.y > y && a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x) > x) inside = !inside;
-  });
-  return inside;
-}
-
 /** Whether there is still card at a place. */
 export function isThere(card: Card, place: Place): boolean {
   return !card.gone.some((gone) => {
     switch (gone.kind) {
       case 'ring':
-        return isIn(gone.ring, place);
+        return isInRing(gone.ring, place);
       case 'round':
         return Math.hypot(place.x - gone.centre.x, place.y - gone.centre.y) < gone.radius;
       case 'corner': {

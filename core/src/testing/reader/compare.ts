@@ -1,12 +1,6 @@
-import {
-  cutSizeOf,
-  subdivide,
-  toMillimetres,
-  type Piece,
-  type Point,
-  type ScoreGrid,
-} from '../../index.ts';
-import { isThere, turnedBy, type Card, type Line, type Place } from './card.ts';
+import { cutSizeOf, subdivide, toMillimetres, type Piece, type ScoreGrid } from '../../index.ts';
+import { isThere, turnedBy, type Card } from './card.ts';
+import { fromLine, isInRing, type Line, type Place } from './plane.ts';
 
 /*
  * Whether a card that was made from words is the planned piece. What is planned is taken from the piece's
@@ -15,15 +9,6 @@ import { isThere, turnedBy, type Card, type Line, type Place } from './card.ts';
 
 /** As far as a place may be off that was told to the nearest mark of a ruler, and a little. */
 const off = 0.62;
-
-function isIn(ring: readonly Point[], { x, y }: Place): boolean {
-  let inside = false;
-  ring.forEach((a, i) => {
-    const b = ring[(i + 1) % ring.length] ?? a;
-    if (a.y > y !== b.y > y && a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x) > x) inside = !inside;
-  });
-  return inside;
-}
 
 /** Where a piece is planned to have card, and how far a place is from where that changes. */
 function plannedCard(grid: ScoreGrid) {
@@ -46,18 +31,11 @@ function plannedCard(grid: ScoreGrid) {
   return {
     isThere: (place: Place) =>
       rings.some(
-        ({ ring, holes }) => isIn(ring, place) && !holes.some((hole) => isIn(hole, place)),
+        ({ ring, holes }) => isInRing(ring, place) && !holes.some((hole) => isInRing(hole, place)),
       ),
-    fromBorder: (place: Place) => Math.min(...borders.map((border) => distance(border, place))),
+    fromBorder: (place: Place) => Math.min(...borders.map((border) => fromLine(border, place))),
     borders,
   };
-}
-
-function distance([a, b]: Line, { x, y }: Place): number {
-  const [dx, dy] = [b.x - a.x, b.y - a.y];
-  const long = dx * dx + dy * dy;
-  const share = long === 0 ? 0 : Math.min(1, Math.max(0, ((x - a.x) * dx + (y - a.y) * dy) / long));
-  return Math.hypot(x - a.x - share * dx, y - a.y - share * dy);
 }
 
 /** The scores that a piece must have: where card is on both sides of them. */
@@ -89,7 +67,7 @@ function along([a, b]: Line): readonly Place[] {
 }
 
 function isOnLines(place: Place, lines: readonly Line[]): boolean {
-  return lines.some((line) => distance(line, place) < off);
+  return lines.some((line) => fromLine(line, place) < off);
 }
 
 function said({ x, y }: Place): string {
@@ -179,24 +157,31 @@ function cardDifferences(
       .filter((place) => !isPunched(place))
       .filter(({ x, y }) => x > 0 && y > 0 && x < width && y < height)
       .filter((place) => planned.fromBorder(place) > off)
-      .filter(
-        (place) => planned.isThere(place) !== (isThere(card, place) && !isSliver(card, place)),
+      .filter((place) =>
+        planned.isThere(place)
+          ? !isThere(card, place)
+          : isThere(card, place) && !isSliver(card, place),
       )
       .map((place) => `${planned.isThere(place) ? 'no card' : 'card'} at ${said(place)}`)
   );
 }
 
-/** How a card that was made differs from the piece that was planned, whichever way it lies. */
-export function pieceFaults(card: Card, piece: Piece): readonly string[] {
+/** A way in which a card might lie: turned so often it differs so from the piece as it is drawn. */
+export interface LyingCompared {
+  readonly quarters: number;
+  readonly faults: readonly string[];
+}
+
+/** How a card that was made differs from the piece that was planned, each way that it may lie; the best first. */
+export function comparePiece(card: Card, piece: Piece): readonly LyingCompared[] {
   const { width, height } = cutSizeOf(piece.grid);
-  const lyings = [0, 1, 2, 3].map((turns) => turnedBy(card, turns));
+  const lyings = [0, 1, 2, 3].map((quarters) => ({ quarters, lying: turnedBy(card, quarters) }));
   const asLarge = lyings.filter(
-    (lying) =>
+    ({ lying }) =>
       Math.abs(lying.width - toMillimetres(width)) < 0.02 &&
       Math.abs(lying.height - toMillimetres(height)) < 0.02,
   );
-  const ways = (asLarge.length > 0 ? asLarge : lyings).map((lying) =>
-    differences(lying, piece.grid),
-  );
-  return [...ways].sort((a, b) => a.length - b.length)[0] ?? [];
+  return (asLarge.length > 0 ? asLarge : lyings)
+    .map(({ quarters, lying }) => ({ quarters, faults: differences(lying, piece.grid) }))
+    .sort((a, b) => a.faults.length - b.faults.length);
 }

@@ -1,8 +1,11 @@
 import type { Kit } from '../../index.ts';
 import { flipped, type Card } from './card.ts';
+import { cardFaces, type FacedCard } from './card-faces.ts';
 import { cuttingTable, type BoughtSheet } from './cutting.ts';
 import { doneTo } from './flat.ts';
+import { Gluing, type ReadJoint } from './gluing.ts';
 import { laid } from './lying.ts';
+import { namedFaces, type NamedFaces } from './named-faces.ts';
 
 /** A step as it stands on a printed sheet: under which tool, for how many pieces, and the sentences. */
 export interface ToldStep {
@@ -16,6 +19,14 @@ export interface MadePiece {
   readonly name: string;
   readonly count: number;
   readonly card: Card;
+  /** Its parts, as it lay when they were named; none where nothing is folded. */
+  readonly parts?: FacedCard;
+}
+
+/** All that a reader has made. */
+export interface MadeBox {
+  readonly pieces: readonly MadePiece[];
+  readonly joints: readonly ReadJoint[];
 }
 
 function sentencesOf(text: string): readonly string[] {
@@ -25,11 +36,52 @@ function sentencesOf(text: string): readonly string[] {
 /** The steps on the table before anything is folded. */
 const flatTools = ['punch board', 'board', 'tip', 'ruler', 'scissors', 'punch'];
 
+/** How a piece is told to lie in the first sentence of a step. */
+function lyingTold(lies: string, names: readonly string[]) {
+  const name = names.find((each) => lies.startsWith(`${each}, `));
+  if (name === undefined) throw new Error(`Which piece: “${lies}”?`);
+  const how = lies
+    .slice(name.length + 2)
+    .replace(/, against the (?:left|right) fence\.$/, '')
+    .replace(/\.$/, '');
+  return { name, how };
+}
+
 /**
- * Makes the flat pieces of a job from what is told of it and nothing else.
+ * Makes the pieces of a job from what is told of it and nothing else, and puts them together.
  * @throws Error at the first sentence that can't be followed.
  */
-export function readPieces(
+export function readBox(
+  steps: readonly ToldStep[],
+  kit: Kit,
+  sheets: readonly BoughtSheet[],
+  names: readonly string[],
+  pick: (ways: number) => number,
+): MadeBox {
+  const flat = readPieces(steps, kit, sheets, names, pick);
+  const pieces = new Map(flat.map((piece) => [piece.name, piece]));
+  const parts = new Map<string, NamedFaces>();
+  const gluing = new Gluing(parts, names);
+  for (const { tool, text } of steps) {
+    if (tool !== 'glue') continue;
+    const sentences = sentencesOf(text);
+    const [lies = ''] = sentences;
+    if (names.some((each) => lies.startsWith(`${each}, `))) {
+      const { name, how } = lyingTold(lies, names);
+      const piece = pieces.get(name);
+      if (!piece) throw new Error(`There is no ${name}`);
+      const card = laid(piece.card, how, pick);
+      const faced = cardFaces(card);
+      pieces.set(name, { ...piece, card, parts: faced });
+      parts.set(name, namedFaces(faced, sentences));
+    }
+    gluing.read(sentences);
+  }
+  return { pieces: [...pieces.values()], joints: gluing.joints };
+}
+
+/** Makes the flat pieces of a job. */
+function readPieces(
   steps: readonly ToldStep[],
   kit: Kit,
   sheets: readonly BoughtSheet[],
@@ -63,16 +115,12 @@ export function readPieces(
   for (const { tool, copies, text } of steps) {
     if (!flatTools.includes(tool)) continue;
     const [lies = '', ...sentences] = sentencesOf(text);
-    const name = names.find((each) => lies.startsWith(`${each}, `));
-    const piece = name === undefined ? undefined : cards.get(name);
-    if (name === undefined || !piece) throw new Error(`Which piece: “${lies}”?`);
+    const { name, how } = lyingTold(lies, names);
+    const piece = cards.get(name);
+    if (!piece) throw new Error(`There is no ${name}`);
     if (copies !== piece.count) throw new Error(`${copies} of ${piece.count} ${name}`);
     const fence = / against the (left|right) fence\.$/.exec(lies)?.[1];
     if (tool === 'board' && fence !== kit.board.fence) throw new Error(`Which fence: “${lies}”?`);
-    const how = lies
-      .slice(name.length + 2)
-      .replace(/, against the (?:left|right) fence\.$/, '')
-      .replace(/\.$/, '');
     const card = laid(piece.card, how, pick);
     const done = doneTo(card, sentences, kit, tool === 'board');
     // What was turned over is turned back to be looked at.

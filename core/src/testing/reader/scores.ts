@@ -70,7 +70,7 @@ export function scoring(said: string, tool: Tool, kit: Kit, shim: number): Act |
         throw new Error(`The grooves end before ${to}: “${said}”`);
       return lineAt(card, x, snapped(card, { x: 0, y: from }).y, snapped(card, { x: 0, y: to }).y);
     });
-    return verb.startsWith('Tick')
+    return verb.startsWith('Mark')
       ? { ...card, ticks: [...card.ticks, ...lines] }
       : { ...card, scores: [...card.scores, ...lines] };
   };
@@ -121,7 +121,7 @@ export function ruled(said: string): Act | undefined {
       const origin = { x: 0, y: 0 };
       return [a ?? origin, b ?? origin];
     });
-    return verb.startsWith('Tick')
+    return verb.startsWith('Mark')
       ? { ...card, ticks: [...card.ticks, ...lines] }
       : { ...card, scores: [...card.scores, ...lines] };
   };

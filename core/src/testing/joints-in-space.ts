@@ -1,0 +1,117 @@
+import {
+  closedFaces,
+  foldingBox,
+  paperFor,
+  toMillimetres,
+  cutSizeOf,
+  type FoldingBox,
+  type PlacedFace,
+  type Plan,
+  type PlanRequest,
+  type Vector,
+} from '../index.ts';
+import { edgesOf, fromLine, isInRing, type Place } from './reader/index.ts';
+
+/* What lies on what in the closed box, measured in space with arithmetic of its own. */
+
+/** A planned box, ready to be looked at closed. */
+export function boxInSpace(plan: Plan, request: PlanRequest): FoldingBox {
+  return foldingBox(
+    plan.pieces,
+    ({ paper }) => paperFor(request.papers, paper).thickness,
+    plan.assembly,
+  );
+}
+
+export function dot(a: Vector, b: Vector): number {
+  return a.x * b.x + a.y * b.y + a.z * b.z;
+}
+
+export function between(a: Vector, b: Vector): Vector {
+  return { x: b.x - a.x, y: b.y - a.y, z: b.z - a.z };
+}
+
+export function middleOf({ ring }: Pick<PlacedFace, 'ring'>): Vector {
+  const mean = (pick: (place: Vector) => number) =>
+    ring.reduce((sum, place) => sum + pick(place), 0) / ring.length;
+  return { x: mean(({ x }) => x), y: mean(({ y }) => y), z: mean(({ z }) => z) };
+}
+
+export type CardSide = 'inside' | 'outside';
+
+/** On which side of a face something lies; the drawn side becomes the inside. None too near to tell. */
+function sideTowards(face: PlacedFace, place: Vector): CardSide | undefined {
+  const off = dot(between(middleOf(face), place), face.out);
+  if (Math.abs(off) < 0.05) return undefined;
+  return off > 0 ? 'inside' : 'outside';
+}
+
+/** A face that takes part in a joint. */
+export interface FaceInSpace {
+  readonly piece: string;
+  /** Its place among the faces of the piece. */
+  readonly face: number;
+  readonly role: PlacedFace['role'];
+  /** A place well inside it on the flat piece, in millimetres from its upper left corner. */
+  readonly spot: Place;
+  /** Which of its sides meets its partner, where that can be told. */
+  readonly side: CardSide | undefined;
+  /** How high its lowest place is in the closed box. */
+  readonly lowest: number;
+}
+
+/** A face that lies on another one in the closed box. */
+export interface JointInSpace {
+  readonly holds: 'glue' | 'tuck';
+  readonly face: FaceInSpace;
+  readonly on: FaceInSpace;
+}
+
+/** The place in a flat face that is farthest from its edges, of those on a fine net. */
+function wellInside(ring: readonly Place[]): Place {
+  const net = (values: readonly number[]) => {
+    const [low, high] = [Math.min(...values), Math.max(...values)];
+    return Array.from({ length: 15 }, (_, i) => low + ((i + 0.5) / 15) * (high - low));
+  };
+  const [xs, ys] = [net(ring.map(({ x }) => x)), net(ring.map(({ y }) => y))];
+  const far = (place: Place) => Math.min(...edgesOf(ring).map((edge) => fromLine(edge, place)));
+  const [best] = xs
+    .flatMap((x) => ys.map((y) => ({ x, y })))
+    .filter((place) => isInRing(ring, place))
+    .map((place) => ({ place, far: far(place) }))
+    .sort((a, b) => b.far - a.far);
+  if (!best) throw new Error('A face without an inside');
+  return best.place;
+}
+
+/** Everything that is glued or tucked in the closed box. */
+export function jointsInSpace(plan: Plan, box: FoldingBox): readonly JointInSpace[] {
+  const placed = closedFaces(box);
+  const found = (ref: Plan['assembly']['stacks'][number]['face']) => {
+    const part = box.parts.find(({ part: { id } }) => id === ref.part);
+    const at = part?.pattern.faceAt(ref.spot);
+    const face = placed.find((each) => each.part === ref.part && each.face === at);
+    if (!part || !face) throw new Error('A face of the assembly is not in the box');
+    const corners = part.pattern.faces[face.face]?.corners ?? [];
+    const ring = corners.flatMap((corner) => part.pattern.corners[corner] ?? []);
+    return { piece: part.piece.id, face, spot: wellInside(ring.map(({ x, y }) => ({ x, y: -y }))) };
+  };
+  const described = (one: ReturnType<typeof found>, other: ReturnType<typeof found>) => ({
+    piece: one.piece,
+    face: one.face.face,
+    role: one.face.role,
+    spot: one.spot,
+    side: sideTowards(one.face, middleOf(other.face)),
+    lowest: Math.min(...one.face.ring.map(({ z }) => z)),
+  });
+  return plan.assembly.stacks.map(({ face, on, holds }): JointInSpace => {
+    const [one, other] = [found(face), found(on)];
+    return { holds, face: described(one, other), on: described(other, one) };
+  });
+}
+
+/** The size of a flat piece in millimetres. */
+export function flatSize({ grid }: Plan['pieces'][number]): { width: number; height: number } {
+  const { width, height } = cutSizeOf(grid);
+  return { width: toMillimetres(width), height: toMillimetres(height) };
+}

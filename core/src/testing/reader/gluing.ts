@@ -1,0 +1,258 @@
+import type { CardFace } from './card-faces.ts';
+import { countOf, figure, lengthOf } from './english.ts';
+import type { NamedFaces } from './named-faces.ts';
+
+export type CardSide = 'inside' | 'outside';
+
+/** Parts of one piece that come to lie on parts of the same piece or of another one. */
+export interface ReadJoint {
+  readonly holds: 'glue' | 'tuck';
+  readonly piece: string;
+  readonly faces: readonly CardFace[];
+  readonly side?: CardSide;
+  readonly onPiece: string;
+  /** Any of these; the whole piece where it has no parts. */
+  readonly on?: readonly CardFace[];
+  readonly onSide?: CardSide;
+  /** How far the lower edge is above that of the other, in millimetres, where it is told. */
+  readonly above?: number;
+}
+
+/** Pieces whose parts have names by now. */
+type Known = ReadonlyMap<string, NamedFaces>;
+
+/** Names of faces out of a row: `the left and the right wall`, `the top flaps of the back and the front wall`. */
+export function namesOfFaces(phrase: string): readonly string[] {
+  return phrase.split(/, and /).flatMap((group): readonly string[] => {
+    const own = (row: string) => row.split(/, | and /).map((each) => each.replace(/^the /, ''));
+    const [, ofAll] = /^all four walls( of the lid)?$/.exec(group) ?? [];
+    const around = ['left', 'right', 'front', 'back'];
+    if (group.startsWith('all four walls'))
+      return around.map((side) => `${side} wall${ofAll ?? ''}`);
+    const [, many, on = ''] = /^the (.+)s of (all four walls|the .+ wall)$/.exec(group) ?? [];
+    if (many !== undefined)
+      return (on === 'all four walls' ? around : own(on.replace(/ wall$/, ''))).map(
+        (side) => `${many} of the ${side} wall`,
+      );
+    const [, row = '', shared = ''] =
+      /^(the \w+(?:(?:, | and )the \w+)+) ((?:wall|flap)(?: of the .+)?)$/.exec(group) ?? [];
+    if (row !== '') return own(row).map((side) => `${side} ${shared}`);
+    return own(group);
+  });
+}
+
+/** What is done where nothing comes to lie on anything: it is understood, and leaves no joint. */
+const others = [
+  /^Fold every score (?:in, towards|out, away from) you, and burnish it\.$/,
+  /^Open it flat again\.$/,
+  /^Burnish (?:each|every score), and open it flat again\.$/,
+  /^Fold the slanting scores out, away from you, and all the others in\.$/,
+  /^Fold these out, away from you, and all the others in:$/,
+  /^(?:At .+, f|F)rom the (?:point|top|bottom) .+\.$/,
+  /^Hold it flat\.$/,
+  /^Use (?:.+ tape, or )?wet glue(?:: your tapes are too wide here)?\.$/,
+  /^Put the gift in\.$/,
+  /^Put it over the finished .+: the last \w+ are glued there\.$/,
+  /^Slide the .+ (?:over the .+|into the .+, down to the floor)\.$/,
+  /^Put the .+ in its place at the .+\.$/,
+  /^Lay the .+ flat, inside up\.$/,
+  /^As the walls come up, fold (?:each corner|\w+ corners) in half along its slanting score\.$/,
+  /^Hook the two corners of each wall into each other by their slits\.$/,
+  /^Push in .+\.$/,
+  /^Pinch the other two walls together over them, until .+\.$/,
+  /^Thread a (?:loop of )?ribbon through .+\.$/,
+  /^Knot or tape its ends on the inside\.$/,
+  /^Bend a wire to a handle\.$/,
+  /^Push its ends through .+ from the outside\.$/,
+  /^Curl them up on the inside\.$/,
+  /^Push the brad through .+ and spread its legs\.$/,
+  /^Bend the tongue over and push it through the slot\.$/,
+];
+
+/** Folds parts that must be there, though they are not glued now. */
+const folded = [
+  /^Fold in (.+?)(?:, and hold it there with a sticker or a dot of glue)?\.$/,
+  /^Fold up (.+)\.$/,
+  /^Turn in (.+)\.$/,
+  /^Fold (the .+) over the (?:box|pinched top)(?:, and fix it .+)?\.$/,
+  /^Fold (the lid|the bottom|the seam)\.$/,
+  /^Lift (the .+), and push the edge of the last one under it: that holds them\.$/,
+];
+
+/** Puts boxes together from what is told, piece after piece. */
+export class Gluing {
+  private readonly known: Known;
+  private readonly names: readonly string[];
+  private piece = '';
+  private pending: { side: CardSide; what: string } | undefined;
+  readonly joints: ReadJoint[] = [];
+
+  constructor(known: Known, names: readonly string[]) {
+    this.known = known;
+    this.names = names;
+  }
+
+  /** Follows the sentences of one step; throws at the first that can't be followed. */
+  read(sentences: readonly string[]): void {
+    this.piece = '';
+    for (const sentence of sentences) {
+      const [, name] = /^(.+?)[.:]$/.exec(sentence) ?? [];
+      if (name !== undefined && this.names.includes(name)) this.piece = name;
+      else if (this.names.some((each) => sentence.startsWith(`${each}, `)))
+        this.piece = this.names.find((each) => sentence.startsWith(`${each}, `)) ?? '';
+      else this.follow(sentence);
+    }
+    if (this.pending) throw new Error(`What is glued to ${this.pending.what}?`);
+  }
+
+  private parts(piece = this.piece): NamedFaces {
+    const parts = this.known.get(piece);
+    if (!parts) throw new Error(`What are the parts of ${piece}?`);
+    return parts;
+  }
+
+  private faces(phrase: string, piece = this.piece): readonly CardFace[] {
+    const [, many] = /^(?:all (\w+)|both) tabs$/.exec(phrase) ?? [];
+    if (/^(?:all \w+|both) tabs$/.test(phrase))
+      return this.parts(piece).tabs(many === undefined ? 2 : countOf(many));
+    const [, number, target] =
+      /^(?:(?:all (\w+)|both)|the) (?:tabs?|flaps?) next to the (.+)$/.exec(phrase) ?? [];
+    if (target !== undefined) {
+      const count = phrase.startsWith('the ') ? 1 : number === undefined ? 2 : countOf(number);
+      return this.parts(piece).nextTo(target, count);
+    }
+    return namesOfFaces(phrase).flatMap((name) => this.named(name, piece));
+  }
+
+  /** The faces of a name; where no piece is told, of the only piece that has such a thing. */
+  private named(name: string, piece: string): readonly CardFace[] {
+    if (piece !== '') return this.parts(piece).find(name);
+    const having = [...this.known].flatMap(([each, parts]) => {
+      try {
+        return [{ piece: each, faces: parts.find(name) }];
+      } catch {
+        return [];
+      }
+    });
+    const [only] = having;
+    if (!only || having.length > 1) throw new Error(`Of which piece is the ${name}?`);
+    this.piece = only.piece;
+    return only.faces;
+  }
+
+  private glued(onto: Pick<ReadJoint, 'onPiece' | 'on' | 'onSide' | 'above'>): void {
+    const { pending } = this;
+    if (!pending) throw new Error('Nothing has adhesive on it');
+    const what = pending.what.replace(/ of (?:one|the next|the other) [a-z ]+$/, '');
+    this.joints.push({
+      holds: 'glue',
+      piece: this.piece,
+      faces: this.faces(what),
+      side: pending.side,
+      ...onto,
+    });
+    this.pending = undefined;
+  }
+
+  private follow(sentence: string): void {
+    const match = (pattern: string) => new RegExp(`^${pattern}$`).exec(sentence)?.slice(1);
+    const sideOf = (text: string | undefined): CardSide =>
+      text === 'inside' ? 'inside' : 'outside';
+    const adhesive = match('Adhesive on the (inside|outside) of (.+)\\.');
+    if (adhesive) {
+      const [side, what = ''] = adhesive;
+      if (this.pending) throw new Error(`What is glued to ${this.pending.what}?`);
+      this.pending = { side: sideOf(side), what };
+      return;
+    }
+    const seam = match(
+      'Fold the walls round, and press the (inside|outside) of the (.+) onto the seam, edges level\\.',
+    );
+    const up = match(
+      'Fold the (.+) up and press its (inside|outside) onto (?:it|them); hold it\\.',
+    );
+    const own = match(
+      'Turn (?:it|each) in, and press it onto the (inside|outside) of (?:its own|the) wall(?: and its tabs)?\\.',
+    );
+    const onto = match(
+      'Fold (?:it|them) in, and press (?:it|them) onto the (inside|outside) of (.+)\\.',
+    );
+    const plate = match(
+      'Press the (inside|outside) of the (.+) onto (?:it|them), edges level; hold it\\.',
+    );
+    const wall = match(
+      `Press it onto the (inside|outside) of the (.+) of the ([a-z ]+), in the middle, (?:lower edges level|edges level|its lower edge (${figure}) above that of the wall)\\.`,
+    );
+    const here = this.piece;
+    const pieceCalled = (name: string) => {
+      const piece = this.names.find((each) => each.toLowerCase() === name);
+      if (piece === undefined) throw new Error(`Which piece is the ${name}?`);
+      return piece;
+    };
+    if (seam) {
+      const [side, name = ''] = seam;
+      this.glued({ onPiece: here, on: this.faces(`the ${name}`), onSide: sideOf(side) });
+    } else if (up) {
+      const [name = '', side] = up;
+      this.glued({ onPiece: here, on: this.faces(`the ${name}`), onSide: sideOf(side) });
+    } else if (own && this.pending) {
+      const [side] = own;
+      const walls = namesOfFaces(this.pending.what).flatMap((name) =>
+        this.parts().find(name.replace(/^rim of the /, '')),
+      );
+      const tabs = sentence.includes('and its tabs') ? this.parts().around(walls) : [];
+      this.glued({ onPiece: here, on: [...walls, ...tabs], onSide: sideOf(side) });
+    } else if (onto) {
+      const [side, names = ''] = onto;
+      this.glued({ onPiece: here, on: this.faces(names), onSide: sideOf(side) });
+    } else if (plate) {
+      const [side, name = ''] = plate;
+      this.glued({ onPiece: pieceCalled(name), onSide: sideOf(side) });
+    } else if (wall) {
+      const [side, name = '', piece = '', above] = wall;
+      const other = pieceCalled(piece);
+      this.glued({
+        onPiece: other,
+        on: this.faces(`the ${name}`, other),
+        onSide: sideOf(side),
+        above: above === undefined ? 0 : lengthOf(above),
+      });
+    } else this.tuck(sentence);
+  }
+
+  private tuck(sentence: string): void {
+    const [, flaps, behind] =
+      /^Tuck (.+) in(?: behind (.+)|, each behind the wall on its side)\.$/.exec(sentence) ?? [];
+    const [, side, walls] =
+      /^Lay (?:it|them) flat against the (inside|outside) of (.+); nothing is glued\.$/.exec(
+        sentence,
+      ) ?? [];
+    if (flaps !== undefined) {
+      for (const name of namesOfFaces(flaps)) {
+        const wall = behind ?? `the ${name.split(' ')[0] ?? ''} wall`;
+        const faces = this.faces(`the ${name}`);
+        const piece = this.piece;
+        this.joints.push({ holds: 'tuck', piece, faces, onPiece: piece, on: this.faces(wall) });
+      }
+    } else if (walls !== undefined) {
+      const on = this.faces(walls);
+      const piece = this.piece;
+      this.joints.push({
+        holds: 'tuck',
+        piece,
+        faces: this.parts().around(on),
+        onPiece: piece,
+        on,
+        onSide: side === 'inside' ? 'inside' : 'outside',
+      });
+    } else if (!others.some((pattern) => pattern.test(sentence))) {
+      const what = folded.flatMap((pattern) => pattern.exec(sentence)?.[1] ?? [])[0];
+      if (what === undefined) {
+        if (!/^From .+ it becomes .+\.$/.test(sentence))
+          throw new Error(`What does it mean: “${sentence}”?`);
+        return;
+      }
+      this.faces(what);
+    }
+  }
+}
