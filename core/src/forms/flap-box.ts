@@ -19,7 +19,7 @@ import { tuckedPanel, tuckFit, tuckFlap, tuckRoom } from './closing.ts';
 import { columnScore, drawGrid, rowScore, rowSlit, valley } from './draw-grid.ts';
 import { roomOf } from './gift-tray.ts';
 import { lies, sitting } from './placing.ts';
-import { floorSections, leastWall, section } from './sections.ts';
+import { floorSections, leastWall, section, wideEnoughForTabs } from './sections.ts';
 import { tabTaper, thumbRadius, trimmedCorners } from './tray.ts';
 import { webCreases, webStacks, webTrims, type Web } from './web.ts';
 
@@ -71,8 +71,9 @@ function flapBoxWall(brief: Brief, id: string) {
  * One piece: front, floor, back, lid and a flap that tucks in behind the front, with ears on the lid and
  * walls at the sides.
  */
-export function flapBox(brief: Brief, box: FlapBox): StyleFrame {
+export function flapBox(asked: Brief, box: FlapBox): StyleFrame {
   const { id, corners } = box;
+  const brief = corners === 'tabs' ? wideEnoughForTabs(asked, 'deep') : asked;
   const card = paperFor(brief.papers, 0).thickness;
   const wall = flapBoxWall(brief, id);
   // Inside the side walls lie tabs or doubled webs, and the ears.

@@ -14,6 +14,7 @@ import {
   section,
   type FloorSections,
   type Layers,
+  wideEnoughForTabs,
 } from './sections.ts';
 import {
   insideLayers,
@@ -49,10 +50,11 @@ export function roomOf({ across, deep, high }: Extents): Cavity {
 
 /** The tray that the gift with its room needs; more card may lie inside its walls than its own tabs. */
 export function giftTray(
-  brief: Brief,
+  asked: Brief,
   plain: Omit<Tray, 'wall' | 'floor' | 'floorRole'>,
   linedWith: Layers = evenLayers(zero),
 ): GiftTray {
+  const brief = wideEnoughForTabs(asked, plain.tabsOn === 'sides' ? 'across' : 'deep');
   const card = paperFor(brief.papers, plain.paper).thickness;
   const layers = addLayers(insideLayers(plain, card), linedWith);
   const floor = floorSections(brief, plain.id, card, layers);

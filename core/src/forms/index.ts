@@ -34,6 +34,7 @@ export {
   marksWindow,
   section,
   sectionsOver,
+  wideEnoughForTabs,
   type FloorSections,
   type Footprint,
   type Layers,

@@ -78,6 +78,19 @@ export function isSquare({ inside, mayBeOblong }: Pick<Brief, 'inside' | 'mayBeO
   return across.target === deep.target && across.least === deep.least;
 }
 
+/** A wall that is narrower than this hides no two tabs that are long enough to glue. */
+const narrowest = millimetres(10);
+
+/** The same brief with walls of one direction wide enough for the two tabs that are glued behind them. */
+export function wideEnoughForTabs<Asked extends Pick<Brief, 'inside'>>(
+  brief: Asked,
+  direction: Footprint,
+): Asked {
+  const { least, target } = brief.inside[direction];
+  const wide = { least: largest(least, narrowest), target: largest(target, narrowest) };
+  return { ...brief, inside: { ...brief.inside, [direction]: wide } };
+}
+
 /** The floor that holds the gift between walls of `card`, with `layers` lying inside them. */
 export function floorSections(
   brief: Brief,

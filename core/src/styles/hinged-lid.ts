@@ -17,6 +17,7 @@ import {
   sectionsOver,
   sitting,
   tabLayers,
+  wideEnoughForTabs,
   tabTaper,
   thumbRadius,
   valley,
@@ -235,17 +236,8 @@ function drawHinged(ids: Ids, size: SizeOf, { thumbNotch, front }: Options) {
   });
 }
 
-/** Narrower than this, no tab would be long enough to glue. */
-const narrowest = millimetres(10);
-
-function wideEnough(brief: StyleBrief<Options>): StyleBrief<Options> {
-  const { least, target } = brief.inside.across;
-  const across = { least: largest(least, narrowest), target: largest(target, narrowest) };
-  return { ...brief, inside: { ...brief.inside, across } };
-}
-
 function answer(asked: StyleBrief<Options>): StyleAnswer {
-  const brief = wideEnough(asked);
+  const brief = wideEnoughForTabs(asked, 'across');
   const card = paperFor(brief.papers, 0).thickness;
   const layers = tabLayers('sides', card);
   const floor = floorSections(brief, 'base', card, layers);

@@ -71,7 +71,7 @@ export interface JointInSpace {
 function wellInside(ring: readonly Place[]): Place {
   const net = (values: readonly number[]) => {
     const [low, high] = [Math.min(...values), Math.max(...values)];
-    return Array.from({ length: 15 }, (_, i) => low + ((i + 0.5) / 15) * (high - low));
+    return Array.from({ length: 31 }, (_, i) => low + ((i + 0.5) / 31) * (high - low));
   };
   const [xs, ys] = [net(ring.map(({ x }) => x)), net(ring.map(({ y }) => y))];
   const far = (place: Place) => Math.min(...edgesOf(ring).map((edge) => fromLine(edge, place)));

@@ -22,12 +22,25 @@ function fromInWords(
     : `what is left of ${counted(count, 'sheet')} of ${name}, ${size}`;
 }
 
+/** Whether every part gives as many. */
+function isEven({ perPart }: CutOperation): boolean {
+  return perPart.every((count) => count === perPart[0]);
+}
+
 /** What comes of each part, where there are several. */
-function fromEach({ from, count }: CutOperation): string {
-  const each = count / from.count;
-  return from.count > 1 && each > 1 && Number.isInteger(each)
-    ? `, ${countInWords(each)} from each`
-    : '';
+function fromEach(cut: CutOperation): string {
+  const { from, perPart } = cut;
+  const [most = 1] = perPart;
+  if (from.count === 1 || (most === 1 && isEven(cut))) return '';
+  if (isEven(cut)) return `, ${countInWords(most)} from each`;
+  const counts = [...new Set(perPart)];
+  const row = counts.map((count, i) => {
+    const parts = perPart.filter((each) => each === count).length;
+    const isLast = i === counts.length - 1;
+    const which = parts > 1 ? `each of ${countInWords(parts)}` : isLast ? 'the last' : 'one';
+    return `${countInWords(count)} from ${which}`;
+  });
+  return `, ${inRow(row)}`;
 }
 
 function wantedInWords(cut: CutOperation, nameOf: NameOf, unit: Unit): string {
@@ -43,17 +56,15 @@ function wantedInWords(cut: CutOperation, nameOf: NameOf, unit: Unit): string {
   }
 }
 
-function leavesInWords(
-  { leaves, gives, from, takes }: CutOperation,
-  nameOf: NameOf,
-  unit: Unit,
-): readonly string[] {
+function leavesInWords(cut: CutOperation, nameOf: NameOf, unit: Unit): readonly string[] {
+  const { leaves, gives, from, takes } = cut;
   const each = from.count > 1 ? ' of each' : '';
   switch (leaves.kind) {
     case 'nothing':
     case 'more':
       return [];
     case 'waste':
+      if (!isEven(cut)) return [`What is left of each is an offcut.`];
       // A strip of the same width might be taken for the piece.
       return [
         `The ${formatWithUnit(leaves.width, unit)} left${each} is ${leaves.width < takes ? 'waste' : 'an offcut'}.`,

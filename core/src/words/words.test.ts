@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planBox, planJob, sayStep, type Job, type Step, type StepWords } from '../index.ts';
-import { anyRequest } from '../testing/requests.ts';
+import {
+  allStyles,
+  planBox,
+  planJob,
+  sayStep,
+  type Job,
+  type Step,
+  type StepWords,
+} from '../index.ts';
+import { anyRequest, requestsIn } from '../testing/requests.ts';
 import { faultsInWords } from '../testing/told.ts';
 
 const numbers = 'two|three|four|five|six|seven|eight|nine|ten|eleven|twelve';
@@ -81,21 +89,24 @@ describe('a step', () => {
 });
 
 describe('whoever reads only the words', () => {
-  it('makes the planned pieces, each line and cut of them, and as many', () => {
-    fc.assert(
-      fc.property(
-        anyRequest,
-        fc.constantFrom(1, 6),
-        fc.infiniteStream(fc.nat(11)),
-        (request, boxes, dice) => {
-          const result = planBox(request);
-          if (!result.ok) return;
-          // Where a sentence leaves a choice, any will do.
-          const pick = (ways: number) => Number(dice.next().value) % Math.max(1, ways);
-          expect(faultsInWords(result.plan, request, boxes, pick)).toEqual([]);
-        },
-      ),
-      { numRuns: 60 },
-    );
-  });
+  it.each(allStyles.map((style) => [style.id, style] as const))(
+    'makes the planned %s, as many as wanted: each line and cut of every piece, and each joint',
+    (_, style) => {
+      fc.assert(
+        fc.property(
+          requestsIn([style]),
+          fc.constantFrom(1, 6),
+          fc.infiniteStream(fc.nat(11)),
+          (request, boxes, dice) => {
+            const result = planBox(request);
+            if (!result.ok) return;
+            // Where a sentence leaves a choice, any will do.
+            const pick = (ways: number) => Number(dice.next().value) % Math.max(1, ways);
+            expect(faultsInWords(result.plan, request, boxes, pick)).toEqual([]);
+          },
+        ),
+        { numRuns: 6 },
+      );
+    },
+  );
 });

@@ -44,8 +44,8 @@ export interface CutOperation {
     readonly width: Length;
     readonly height: Length;
   };
-  /** Cuts through each of them, one after the other at the same setting, where they are as many. */
-  readonly cutsEach?: number;
+  /** How many of what it gives come of each of them, the most first. */
+  readonly perPart: readonly number[];
   /** Whether the width or the height of the part, as it lies, is measured. */
   readonly measures: 'width' | 'height';
   readonly setting: Length;

@@ -178,6 +178,14 @@ function leavesOneMore({ gives, leaves }: Pick<CutOperation, 'gives' | 'leaves'>
   return gives.kind === 'piece' && leaves.kind === 'piece' && gives.piece === leaves.piece;
 }
 
+/** How many of what it gives come of one part. */
+function yieldOf(
+  outcome: Pick<CutOperation, 'gives' | 'leaves'>,
+  cuts: readonly SheetCut[],
+): number {
+  return Math.max(1, cuts.length + Number(leavesOneMore(outcome)));
+}
+
 function stepFor(cut: PlannedCut, paper: Paper, setting: Setting): CutOperation {
   const { region, across, takes, gives, leaves, piece, cuts, what } = cut;
   const { width, height } = region;
@@ -193,22 +201,23 @@ function stepFor(cut: PlannedCut, paper: Paper, setting: Setting): CutOperation 
       print: across ? 'along the cut' : 'across the cut',
     }),
     from: { what, count: 1, width, height },
-    cutsEach: cuts.length,
+    perPart: [yieldOf(cut, cuts)],
     measures: across ? 'width' : 'height',
-    count: Math.max(1, cuts.length + Number(leavesOneMore(cut))),
+    count: yieldOf(cut, cuts),
     isWhole: cuts.length === 0,
     cuts,
   };
 }
 
 /** A step with the same cuts through one part more. */
-function withOneMore({ cutsEach, ...step }: CutOperation, cuts: readonly SheetCut[]): CutOperation {
+function withOneMore(step: CutOperation, cuts: readonly SheetCut[]): CutOperation {
+  const count = yieldOf(step, cuts);
   return {
     ...step,
     from: { ...step.from, count: step.from.count + 1 },
-    count: step.count + Math.max(1, cuts.length + Number(leavesOneMore(step))),
+    count: step.count + count,
+    perPart: [...step.perPart, count].sort((a, b) => b - a),
     cuts: [...step.cuts, ...cuts],
-    ...(cutsEach === cuts.length && { cutsEach }),
   };
 }
 

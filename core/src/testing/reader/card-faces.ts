@@ -36,6 +36,7 @@ const nothing = -1;
 const scored = -2;
 const slit = -3;
 const bareCard = -4;
+const crumb = -5;
 
 /** A card as a picture of small dots, as one sees it who holds it. */
 interface Picture {
@@ -65,7 +66,7 @@ function drawLine({ dot, wide, high, dots }: Picture, [a, b]: Line, ink: number)
 }
 
 function pictureOf(card: Card): Picture {
-  const dot = Math.max(0.3, Math.max(card.width, card.height) / 560);
+  const dot = Math.max(0.15, Math.max(card.width, card.height) / 600);
   const [wide, high] = [Math.floor(card.width / dot), Math.floor(card.height / dot)];
   const dots = new Int32Array(wide * high).fill(bareCard);
   const picture = { dot, wide, high, dots };
@@ -119,8 +120,10 @@ function fill({ dot, wide, high, dots }: Picture): readonly CardFace[] {
         filled.push(there);
       }
     }
-    // Crumbs where lines cross are no parts.
-    if (filled.length < 5) for (const each of filled) dots[each] = scored;
+    const long = Math.max(right - left, bottom - top) + 1;
+    // Crumbs where lines cross are no parts, nor what is left between a score and a slit beside it.
+    if (filled.length < 5 || (filled.length / long) * dot < 0.6)
+      for (const each of filled) dots[each] = crumb;
     else
       faces.push({
         id,
@@ -186,11 +189,16 @@ function hingesOn(
     for (let far = dot / 2; far < long; far += dot) {
       const place = { x: a.x + dx * far, y: a.y + dy * far };
       if (at(picture, place) !== scored) continue;
-      const beside = (way: number) =>
-        [2, 2.8].flatMap(
-          (off) =>
-            seen({ x: place.x - dy * way * off * dot, y: place.y + dx * way * off * dot }) ?? [],
-        )[0];
+      // The first face that one comes to on either side, unless there is a slit before it.
+      const beside = (way: number): CardFace | undefined => {
+        for (let off = 0; off < 1 + 3 * dot; off += dot / 2) {
+          const spot = { x: place.x - dy * way * off, y: place.y + dx * way * off };
+          if ([slit, nothing, crumb].includes(at(picture, spot))) return undefined;
+          const face = seen(spot);
+          if (face) return face;
+        }
+        return undefined;
+      };
       const [one, other] = [beside(1), beside(-1)];
       if (!one || !other || one === other) continue;
       const key = [one.id, other.id].sort((x, y) => x - y).join();

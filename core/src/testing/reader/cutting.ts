@@ -103,9 +103,9 @@ export function cuttingTable(sheets: readonly BoughtSheet[], names: readonly str
     const other = more
       .map((each) => /^What is left(?: of each)? is the (.+)\.$/.exec(each)?.[1])
       .find(Boolean);
-    const each = count / given.length;
+    const each = partsTold(wanted, given.length, count);
     let made = 0;
-    for (const part of given) {
+    for (const [at, part] of given.entries()) {
       const isLonger = along === undefined || along.includes('longer');
       const measuresWidth = part.width === part.height || isLonger === part.width > part.height;
       const [whole, held] = measuresWidth ? [part.width, part.height] : [part.height, part.width];
@@ -116,9 +116,7 @@ export function cuttingTable(sheets: readonly BoughtSheet[], names: readonly str
         if (print === undefined) return bare(width, held);
         return print === 'along' ? bare(width, held, 'top') : bare(held, width, 'top');
       };
-      const cuts = Number.isInteger(each)
-        ? each
-        : Math.min(count - made, Math.floor((whole + 0.01) / size));
+      const cuts = each[at] ?? 0;
       for (let i = 0; i < cuts; i++) {
         made++;
         if (isStrip && wanted.startsWith('cut off')) continue;
@@ -153,6 +151,20 @@ export function cuttingTable(sheets: readonly BoughtSheet[], names: readonly str
   }
 
   return { cut, takeWhole, pieces };
+}
+
+/** How many come of each of so many parts: `three from each of two and one from the last`. */
+function partsTold(wanted: string, parts: number, count: number): readonly number[] {
+  const told = [...wanted.matchAll(/(\w+) from (each of (\w+)|each|one|the last)/g)].flatMap(
+    ([, number = '', which, of]) => {
+      const times = which === 'each' ? parts : of === undefined ? 1 : countOf(of);
+      return Array.from({ length: times }, () => countOf(number));
+    },
+  );
+  const all = told.length > 0 ? told : Array.from({ length: parts }, () => count / parts);
+  if (all.length !== parts || all.reduce((sum, each) => sum + each, 0) !== count)
+    throw new Error(`How many of each: “${wanted}”?`);
+  return all;
 }
 
 export type { Side };

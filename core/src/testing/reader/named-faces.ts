@@ -52,9 +52,11 @@ function distinct(rows: readonly Row[]): readonly Row[] {
 function rowsOf(rows: readonly Row[], count: number): readonly Row[] {
   const all = distinct(rows).filter((row) => row.length > 0);
   const exact = all.filter(({ length }) => length === count);
-  return exact.length > 0
-    ? exact
-    : all.filter(({ length }) => length === count + 1).map((row) => row.slice(1));
+  if (exact.length > 0) return exact;
+  const more = all.filter(({ length }) => length === count + 1).map((row) => row.slice(1));
+  // Where something hangs on both ends all along, it is passed too.
+  const wider = all.filter(({ length }) => length === count + 2).map((row) => row.slice(1, -1));
+  return more.length > 0 ? more : wider;
 }
 
 const told: readonly (readonly [
@@ -220,14 +222,7 @@ export function namedFaces(card: FacedCard, sentences: readonly string[]): Named
   /** Everything in the same strip of a tube: its seam and walls may have scores across. */
   const withStrip = (name: string, face: CardFace): readonly CardFace[] =>
     !middle && across && (name === 'seam' || name.endsWith(' wall'))
-      ? card.faces.filter(
-          (each) =>
-            each === face ||
-            (each.left > face.left - 1.6 &&
-              each.right < face.right + 1.6 &&
-              !hangingOn(face).includes(each)) ||
-            (each.left > face.left - 1.6 && each.right < face.right + 1.6 && name === 'seam'),
-        )
+      ? card.faces.filter((each) => each.left > face.left - 1.6 && each.right < face.right + 1.6)
       : [face];
   /** A tab stays one of the tabs, though a row has told where it hangs. */
   const isNamed = (face: CardFace) =>
