@@ -1,6 +1,9 @@
-/* How many jobs a reader can make from their words alone, by kind of box: `words.ts [jobs] [seed]`. */
+/*
+ * How many jobs a reader can make from their words alone, by kind of box and by kit:
+ * `words.ts [jobs] [seed] [shown] [style]`; with TEXT=1 each that differs is told.
+ */
 import fc from 'fast-check';
-import { allStyles, planBox } from '../src/index.ts';
+import { allStyles, planBox, type Kit } from '../src/index.ts';
 import { requestsIn } from '../src/testing/requests.ts';
 import { faultsInWords, toldSteps } from '../src/testing/told.ts';
 
@@ -9,6 +12,40 @@ const seed = Number(process.argv[3] ?? 20261126);
 const show = Number(process.argv[4] ?? 3);
 const only = process.argv[5];
 
+/** Jobs that were read, and how many of them came out otherwise than planned. */
+class Tally {
+  private readonly counts = new Map<string, { read: number; differ: number }>();
+
+  add(name: string, isRight: boolean): void {
+    const count = this.counts.get(name) ?? { read: 0, differ: 0 };
+    this.counts.set(name, count);
+    count.read++;
+    if (!isRight) count.differ++;
+  }
+
+  print(title: string): void {
+    console.log(title);
+    for (const [name, { read, differ }] of this.counts)
+      console.log(`  ${name}: ${differ} of ${read} jobs differ`);
+  }
+}
+
+/** What is on the table, as far as the sentences depend on it. */
+function tableOf({ without, trimmer, board, cornerBoard, diagonalBoard }: Kit): readonly string[] {
+  const cut = without.includes('trimmers') ? 'ruler for a trimmer' : `${trimmer.unit} trimmer`;
+  const score = without.includes('boards') ? 'no board' : `${board.unit} board`;
+  return [
+    `${cut}, ${score}`,
+    ...(board.shim === undefined ? [] : ['a shim']),
+    ...(board.fence === 'right' ? ['fence on the right'] : []),
+    ...(board.grooveLength < board.reach ? ['short grooves'] : []),
+    ...(cornerBoard ? ['corner punch board'] : []),
+    ...(diagonalBoard ? ['diagonal punch board'] : []),
+  ];
+}
+
+const byStyle = new Tally();
+const byKit = new Tally();
 let all = 0;
 let wrong = 0;
 for (const style of allStyles) {
@@ -26,17 +63,21 @@ for (const style of allStyles) {
     read++;
     const pick = (ways: number) => Number(dice.next().value) % Math.max(1, ways);
     const faults = faultsInWords(result.plan, request, boxes, pick);
+    byStyle.add(style.id, faults.length === 0);
+    for (const table of tableOf(request.kit)) byKit.add(table, faults.length === 0);
     if (faults.length === 0) continue;
     differ++;
     if (differ <= show) {
       console.log(`  ${style.id}: ${faults.slice(0, 4).join('; ')}`);
       if (process.env.TEXT)
         for (const { tool, copies, text } of toldSteps(result.plan, request, boxes))
-          if (process.env.TEXT === 'glue' ? tool === 'glue' : tool !== 'glue') console.log(`     ${copies} [${tool}] ${text}`);
+          if (process.env.TEXT === 'glue' ? tool === 'glue' : tool !== 'glue')
+            console.log(`     ${copies} [${tool}] ${text}`);
     }
   }
   all += read;
   wrong += differ;
-  console.log(`${style.id}: ${differ} of ${read} jobs differ`);
 }
+byStyle.print('By kind of box');
+byKit.print('By kit; a job is counted under each that is so');
 console.log(`${wrong} of ${all} jobs differ from what was planned`);

@@ -7,6 +7,7 @@ import {
   diagonalScore,
   lies,
   marksWindow,
+  wideEnoughForTabs,
   mountain,
   ridgeClosings,
   ridgeCutouts,
@@ -91,7 +92,8 @@ interface Ids {
   readonly fin: string;
 }
 
-function answer(brief: Brief): StyleAnswer {
+function answer(asked: Brief): StyleAnswer {
+  const brief = wideEnoughForTabs(asked, 'across');
   const { slope, closing } = brief.options;
   const card = paperFor(brief.papers, 0).thickness;
   const { across, deep, high } = brief.inside;

@@ -52,11 +52,12 @@ function distinct(rows: readonly Row[]): readonly Row[] {
 function rowsOf(rows: readonly Row[], count: number): readonly Row[] {
   const all = distinct(rows).filter((row) => row.length > 0);
   const exact = all.filter(({ length }) => length === count);
-  if (exact.length > 0) return exact;
-  const more = all.filter(({ length }) => length === count + 1).map((row) => row.slice(1));
   // Where something hangs on both ends all along, it is passed too.
   const wider = all.filter(({ length }) => length === count + 2).map((row) => row.slice(1, -1));
-  return more.length > 0 ? more : wider;
+  const found = distinct([...exact, ...wider]);
+  return found.length > 0
+    ? found
+    : all.filter(({ length }) => length === count + 1).map((row) => row.slice(1));
 }
 
 const told: readonly (readonly [
@@ -93,11 +94,11 @@ function rowsMeant(card: FacedCard, sentences: readonly string[]) {
   const largest = (rows: readonly Row[]): Row => {
     // Nobody takes a row of flaps for the whole piece: it is told from edge to edge.
     const long = (row: Row) =>
-      Math.round(
-        Math.max(...row.map(({ right }) => right)) - Math.min(...row.map(({ left }) => left)),
-      );
+      Math.max(...row.map(({ right }) => right)) - Math.min(...row.map(({ left }) => left));
     const sum = (row: Row) => row.reduce((total, face) => total + area(face), 0);
-    const [best] = [...rows].sort((a, b) => long(b) - long(a) || sum(b) - sum(a));
+    const [best] = [...rows].sort((a, b) =>
+      Math.abs(long(a) - long(b)) > 0.05 * long(a) ? long(b) - long(a) : sum(b) - sum(a),
+    );
     if (!best) throw new Error(`No such row: ${one.names.join(', ')}`);
     return best;
   };
