@@ -3,7 +3,8 @@ export * from './gift/index.ts';
 export * from './paper/index.ts';
 export * from './tools/index.ts';
 export * from './piece/index.ts';
-export * from './fit/index.ts';
+export * from './gaps/index.ts';
+export * from './marks/index.ts';
 export {
   assemblySchema,
   checkFolding,

@@ -49,8 +49,8 @@ test('a piece that is lost is cut again, and goes through its steps once more', 
   await page.getByRole('option', { name: 'Base' }).click();
   await dialog.getByRole('button', { name: 'A tear' }).click();
   await dialog.getByLabel('Depth of the tear').fill('2');
-  await dialog.getByLabel('How many came out so').fill('1');
-  await dialog.getByLabel('How many came out so').press('Tab');
+  await dialog.getByLabel('How many came out like this').fill('1');
+  await dialog.getByLabel('How many came out like this').press('Tab');
   await expect(dialog.getByText('This one is lost')).toBeVisible();
   await dialog.getByRole('button', { name: 'Cut it again' }).click();
   await steps.getByRole('button', { name: 'Base: 5/8' }).click();

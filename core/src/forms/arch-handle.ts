@@ -1,4 +1,5 @@
-import type { Section } from '../fit/index.ts';
+import { handleGap } from '../gaps/index.ts';
+import type { Section } from '../marks/index.ts';
 import { vector, type Part, type Stack } from '../fold/index.ts';
 import {
   half,
@@ -9,21 +10,12 @@ import {
   smallest,
   times,
   toMillimetres,
-  zero,
-  type Tolerance,
 } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { PieceTemplate, SizeOf, StyleBrief, StyleFit } from './brief.ts';
 import { drawGrid, columnScore, valley } from './draw-grid.ts';
 import { apothemOf, sideTangent, type ManySided } from './many-sided.ts';
 import { marksWindow, section } from './sections.ts';
-
-/** A handle that lies on both sides may bow by a little and never pull them in. */
-export const handleGap: Tolerance = {
-  least: zero,
-  target: millimetres(0.2),
-  most: millimetres(1.8),
-};
 
 /** A handle over a cup, with how it meets the cup. */
 export interface ArchHandle {

@@ -1,4 +1,4 @@
-import type { Lean, Section, SmallerPair } from '../fit/index.ts';
+import type { Lean, Section, SmallerPair } from '../marks/index.ts';
 import type { Assembly } from '../fold/index.ts';
 import type { ClearInsideNeeded, Direction, Extents } from '../gift/index.ts';
 import type { Length, Tolerance } from '../length/index.ts';

@@ -1,15 +1,14 @@
-import type { Section } from '../fit/index.ts';
+import { tuckGap } from '../gaps/index.ts';
+import type { Section } from '../marks/index.ts';
 import {
   half,
   largest,
   millimetres,
   minus,
-  nanometres,
   plus,
   smallest,
   times,
   type Length,
-  type Tolerance,
 } from '../length/index.ts';
 import type { Cutout } from '../piece/index.ts';
 import type { StyleBrief, StyleFit } from './brief.ts';
@@ -20,13 +19,6 @@ import { thumbRadius } from './tray.ts';
 import { flapOf, panels, type EndPlace, type TubeEnd } from './tube.ts';
 
 type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'>;
-
-/** How much shorter than the panel that it covers a lid may be, so that its flap tucks in behind the wall. */
-const tuckGap: Tolerance = {
-  least: nanometres(0),
-  target: millimetres(0.4),
-  most: millimetres(1.6),
-};
 
 /** Room to leave in front of a wall that a flap tucks in behind: the flap and its gap. */
 export function tuckRoom(card: Length): Length {

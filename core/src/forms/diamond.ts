@@ -1,4 +1,4 @@
-import type { Section } from '../fit/index.ts';
+import type { Section } from '../marks/index.ts';
 import { vector, type Part, type Stack } from '../fold/index.ts';
 import type { Extents } from '../gift/index.ts';
 import { half, minus, nanometres, plus, times, zero, type Length } from '../length/index.ts';

@@ -1,4 +1,4 @@
-import { clearInside } from '../fit/index.ts';
+import { clearInside } from '../gaps/index.ts';
 import { vector, type Stack } from '../fold/index.ts';
 import {
   half,

@@ -1,4 +1,5 @@
-import { clearDepth, clearInside, wallFor, type Section } from '../fit/index.ts';
+import { clearDepth, clearInside, wallFor } from '../gaps/index.ts';
+import type { Section } from '../marks/index.ts';
 import { vector, type Cavity, type Part } from '../fold/index.ts';
 import type { Extents } from '../gift/index.ts';
 import { largest, toMillimetres, zero, type Length } from '../length/index.ts';

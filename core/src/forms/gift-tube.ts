@@ -1,4 +1,4 @@
-import type { Section, SmallerPair } from '../fit/index.ts';
+import type { Section, SmallerPair } from '../marks/index.ts';
 import type { Assembly, Part, Stack } from '../fold/index.ts';
 import type { Extents } from '../gift/index.ts';
 import { largest, minus, plus, times, toMillimetres, zero, type Length } from '../length/index.ts';

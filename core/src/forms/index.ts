@@ -1,5 +1,5 @@
 export { ridgeClosings, ridgeCutouts, type Fins } from './ridge.ts';
-export { archHandle, handleGap, type ArchHandle } from './arch-handle.ts';
+export { archHandle, type ArchHandle } from './arch-handle.ts';
 export {
   type FitKind,
   type PieceTemplate,

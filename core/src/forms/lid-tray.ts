@@ -1,4 +1,4 @@
-import type { Section, SmallerPair } from '../fit/index.ts';
+import type { Section, SmallerPair } from '../marks/index.ts';
 import { vector, type Part, type Stack } from '../fold/index.ts';
 import {
   half,

@@ -1,4 +1,4 @@
-import type { Section } from '../fit/index.ts';
+import type { Section } from '../marks/index.ts';
 import type { Part, Stack } from '../fold/index.ts';
 import { plus, type Length, type Tolerance } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';

@@ -1,4 +1,4 @@
-import type { Section } from '../fit/index.ts';
+import type { Section } from '../marks/index.ts';
 import { vector, type Cavity, type GridSpot, type Part, type Stack } from '../fold/index.ts';
 import {
   largest,

@@ -1,4 +1,5 @@
-import { foldToFoldFor, type Section } from '../fit/index.ts';
+import { foldToFoldFor } from '../gaps/index.ts';
+import type { Section } from '../marks/index.ts';
 import {
   half,
   largest,

@@ -5,9 +5,6 @@ export {
   papersSchema,
   paperSchema,
   thicknessLimits,
-  usualDrawerGap,
-  usualLidGap,
-  usualLinerGap,
   type Paper,
   type Papers,
 } from './paper.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lengthBetween, millimetres, toleranceSchema, type Tolerance } from '../length/index.ts';
+import { lengthBetween, millimetres, toleranceSchema } from '../length/index.ts';
 import { sheetSchema } from './sheet.ts';
 
 /** The thinnest and the thickest card that folds into a box. */
@@ -7,27 +7,6 @@ export const thicknessLimits = {
   least: millimetres(0.05),
   most: millimetres(1),
 } as const;
-
-/** How much a lid of this paper may clear its base in all: a light tug at the target. */
-export const usualLidGap: Tolerance = {
-  least: millimetres(0.25),
-  target: millimetres(0.45),
-  most: millimetres(0.8),
-};
-
-/** How much a drawer may clear its sleeve in all: it slides, and doesn't fall out. */
-export const usualDrawerGap: Tolerance = {
-  least: millimetres(0.6),
-  target: millimetres(1),
-  most: millimetres(1.5),
-};
-
-/** How much a liner may clear its box in all. */
-export const usualLinerGap: Tolerance = {
-  least: millimetres(0.3),
-  target: millimetres(0.6),
-  most: millimetres(1),
-};
 
 /** A kind of card or paper as a maker has it in the drawer. */
 export const paperSchema = z.object({

@@ -1,5 +1,6 @@
 import { inches, millimetres, type Length } from '../length/index.ts';
-import { usualDrawerGap, usualLidGap, usualLinerGap, type Paper } from './paper.ts';
+import { drawerGap, lidGap, linerGap } from '../gaps/index.ts';
+import type { Paper } from './paper.ts';
 
 const square = { name: '12 × 12 in', width: inches(12), height: inches(12) };
 
@@ -13,7 +14,7 @@ function card(id: string, name: string, colour: string, thickness: Length): Pape
     printRuns: 'any way',
     finish: 'matt',
     colour,
-    gaps: { lid: usualLidGap, drawer: usualDrawerGap, liner: usualLinerGap },
+    gaps: { lid: lidGap, drawer: drawerGap, liner: linerGap },
   };
 }
 

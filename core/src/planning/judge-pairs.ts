@@ -1,4 +1,5 @@
-import { judgeGap, judgePair, type GapState, type Lean } from '../fit/index.ts';
+import { judgeGap, judgePair, type GapState } from '../gaps/index.ts';
+import type { Lean } from '../marks/index.ts';
 import type { SettledFit } from '../forms/index.ts';
 import { half, nanometres, type Length } from '../length/index.ts';
 import type { PairChoice, PlannedPair } from './plan.ts';

@@ -1,4 +1,4 @@
-import type { MarkTools } from '../fit/index.ts';
+import type { MarkTools } from '../marks/index.ts';
 import type { PieceTemplate, StyleFrame } from '../forms/index.ts';
 import type { Length } from '../length/index.ts';
 import type { PunchBoard } from '../piece/index.ts';

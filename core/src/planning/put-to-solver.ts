@@ -12,7 +12,7 @@ import {
   type ScoreReading,
   type Section,
   type Span,
-} from '../fit/index.ts';
+} from '../marks/index.ts';
 import type {
   PieceTemplate,
   SettledBox,

@@ -1,4 +1,4 @@
-import { solveMarks } from '../fit/index.ts';
+import { solveMarks } from '../marks/index.ts';
 import type { PieceTemplate, StyleFrame } from '../forms/index.ts';
 import { formatSize, formatWithUnit, type Length } from '../length/index.ts';
 import { commonSheets, paperFor, type Sheet } from '../paper/index.ts';

@@ -1,10 +1,10 @@
+import { handleGap } from '../gaps/index.ts';
 import { z } from 'zod';
 import { vector } from '../fold/index.ts';
 import {
   columnScore,
   drawGrid,
   giftTray,
-  handleGap,
   marksWindow,
   openTray,
   overturned,

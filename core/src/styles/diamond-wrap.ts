@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { wallFor, type Section } from '../fit/index.ts';
+import { wallFor } from '../gaps/index.ts';
+import type { Section } from '../marks/index.ts';
 import { vector } from '../fold/index.ts';
 import {
   diamondInside,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { clearDepth, clearInside, wallFor, type Section } from '../fit/index.ts';
+import { clearDepth, clearInside, wallFor, hingedSidesGap, hingedFrontGap } from '../gaps/index.ts';
+import type { Section } from '../marks/index.ts';
 import { vector } from '../fold/index.ts';
 import {
   columnScore,
@@ -38,7 +39,6 @@ import {
   toMillimetres,
   zero,
   type Length,
-  type Tolerance,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import type { Cutout, CutoutUse, Spot } from '../piece/index.ts';
@@ -52,22 +52,10 @@ const options = z.object({
 });
 type Options = z.infer<typeof options>;
 
-/** A hinged lid can't fall off, so it may clear the sides by more than one that is put on. */
-const sidesGap: Tolerance = {
-  least: millimetres(0.3),
-  target: millimetres(1.2),
-  most: millimetres(3.4),
-};
-const frontGap: Tolerance = {
-  least: millimetres(0.15),
-  target: millimetres(0.6),
-  most: millimetres(1.8),
-};
-
 /** The step from the base's side walls out to the lid's, on the trimmer's marks: never too tight. */
 function stepFor(over: Length, mark: Length): Length {
-  const least = roundUp(half(plus(over, sidesGap.least)), mark);
-  return largest(least, roundToGrid(half(plus(over, sidesGap.target)), mark));
+  const least = roundUp(half(plus(over, hingedSidesGap.least)), mark);
+  return largest(least, roundToGrid(half(plus(over, hingedSidesGap.target)), mark));
 }
 
 const stages = { tabs: 0, sides: 1, fronts: 2, lip: 3, gift: 4, lid: 5 } as const;
@@ -249,7 +237,13 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
   const step = stepFor(over, brief.kit.trimmer.step);
   const hasLip = brief.options.front === 'lip';
   const overFront = hasLip ? plus(over, card) : over;
-  const lidFloor = sectionsOver(brief, 'lid', floor, { across: over, deep: overFront }, frontGap);
+  const lidFloor = sectionsOver(
+    brief,
+    'lid',
+    floor,
+    { across: over, deep: overFront },
+    hingedFrontGap,
+  );
   const target = lidWallTarget(wall.target, brief.options.lidDepth);
   const lidWall: Section = {
     ...section(brief, 'lid wall', target, target, 0.2),
@@ -299,7 +293,7 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
           outerSection: lidDeep.id,
           innerSection: floor.deep,
           layers: overFront,
-          gap: frontGap,
+          gap: hingedFrontGap,
         },
       ],
       settledFits: [
@@ -307,7 +301,7 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
           ...closes,
           direction: 'across',
           came: minus(times(step, 2), over),
-          gap: sidesGap,
+          gap: hingedSidesGap,
         },
       ],
       smaller: [

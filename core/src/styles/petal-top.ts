@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { wallFor } from '../fit/index.ts';
+import { wallFor } from '../gaps/index.ts';
 import { vector, type Stack } from '../fold/index.ts';
 import {
   columnScore,
@@ -19,6 +19,7 @@ import {
   type StyleAnswer,
   type StyleBrief,
   type Tray,
+  wideEnoughForTabs,
 } from '../forms/index.ts';
 import {
   half,
@@ -166,7 +167,8 @@ function stacksOf(id: string): readonly Stack[] {
   return [...tabs, ...layers];
 }
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const brief = wideEnoughForTabs(asked, 'across');
   const card = paperFor(brief.papers, 0).thickness;
   const { high } = brief.inside;
   // Half the first petal's card comes down into the room.

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clearDepth, wallFor } from '../fit/index.ts';
+import { clearDepth, wallFor } from '../gaps/index.ts';
 import { vector, type Cavity } from '../fold/index.ts';
 import {
   addLayers,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Section, SmallerPair } from '../fit/index.ts';
+import type { Section, SmallerPair } from '../marks/index.ts';
 import {
   giftTray,
   lidTray,

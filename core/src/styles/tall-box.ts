@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clearDepth, wallFor } from '../fit/index.ts';
+import { clearDepth, wallFor } from '../gaps/index.ts';
 import {
   evenLayers,
   gluedEnd,
@@ -17,6 +17,7 @@ import {
   tubeTemplate,
   type StyleAnswer,
   type StyleBrief,
+  wideEnoughForTabs,
 } from '../forms/index.ts';
 import { largest, toMillimetres, zero, type Length } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
@@ -28,7 +29,8 @@ const options = z.object({
   thumbNotches: whether('Thumb notches in the cap'),
 });
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const brief = wideEnoughForTabs(asked, 'across');
   const card = paperFor(brief.papers, 0).thickness;
   const walls = tubePanels(brief, 'tube', card);
   const { high } = brief.inside;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Section } from '../fit/index.ts';
+import type { Section } from '../marks/index.ts';
 import { vector } from '../fold/index.ts';
 import {
   drawGrid,

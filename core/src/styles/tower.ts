@@ -1,5 +1,6 @@
+import { stackGap } from '../gaps/index.ts';
 import { z } from 'zod';
-import type { Section } from '../fit/index.ts';
+import type { Section } from '../marks/index.ts';
 import { vector, type Stack } from '../fold/index.ts';
 import {
   addLayers,
@@ -19,17 +20,7 @@ import {
   type StyleAnswer,
   type StyleBrief,
 } from '../forms/index.ts';
-import {
-  half,
-  millimetres,
-  minus,
-  plus,
-  times,
-  toMillimetres,
-  zero,
-  type Length,
-  type Tolerance,
-} from '../length/index.ts';
+import { half, minus, plus, times, toMillimetres, zero, type Length } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
 import { howMany, oneOf } from './options.ts';
@@ -38,13 +29,6 @@ const options = z.object({
   trays: howMany('Trays', 2, 4),
   capDepth: oneOf('Cap', ['shallow', 'half', 'full']),
 });
-
-/** The wrapper may stand a little over the topmost tray. */
-const stackGap: Tolerance = {
-  least: zero,
-  target: millimetres(0.8),
-  most: millimetres(6),
-};
 
 /** The panels on which the trays are glued, from the lowest tray to the topmost. */
 const levels = [

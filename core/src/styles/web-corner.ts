@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { clearDepth, clearInside, wallFor, type Section } from '../fit/index.ts';
+import { clearDepth, clearInside, wallFor } from '../gaps/index.ts';
+import type { Section } from '../marks/index.ts';
 import { vector } from '../fold/index.ts';
 import {
   columnScore,

@@ -1,5 +1,5 @@
 import { minus, zero, type Length } from '../../length/index.ts';
-import { meansOf, type Grooves } from '../../fit/index.ts';
+import { meansOf, type Grooves } from '../../marks/index.ts';
 import { scoringMeans, type Kit } from '../../tools/index.ts';
 
 export type End = 'start' | 'end';

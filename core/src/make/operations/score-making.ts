@@ -1,5 +1,5 @@
 import { isOnGrid, minus, zero, type Length } from '../../length/index.ts';
-import { meansOf } from '../../fit/index.ts';
+import { meansOf } from '../../marks/index.ts';
 import { gridPositions, type LineRef, type ScoreGrid, type Side } from '../../piece/index.ts';
 import { hasTip, scoringMeans, type Kit } from '../../tools/index.ts';
 import { isUpright, lyingWith, opposite, type Size } from '../lying.ts';

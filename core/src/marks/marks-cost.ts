@@ -1,5 +1,5 @@
 import type { Tolerance } from '../length/index.ts';
-import { slackBeyond } from './gap.ts';
+import { slackBeyond } from '../gaps/index.ts';
 import type { Lean, MarksCost } from './marks-problem.ts';
 
 /** A tight lid outweighs any looseness that could be chosen instead, and the other way round. */

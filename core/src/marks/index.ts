@@ -1,5 +1,3 @@
-export { clearDepth, clearInside, foldToFoldFor, outside, wallFor } from './layers.ts';
-export { judgeGap, judgePair, type GapState } from './gap.ts';
 export { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
 export {
   type Chain,

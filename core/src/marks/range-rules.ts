@@ -1,4 +1,4 @@
-import { slackBeyond } from './gap.ts';
+import { slackBeyond } from '../gaps/index.ts';
 import type { FitPair, IndexedChain, ProblemIndex } from './marks-index.ts';
 
 /** Two sections that hold one another: `outer` − `times` · `inner` lies between `least` and `most`. */

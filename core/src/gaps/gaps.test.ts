@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { inches, inchFraction, millimetres, nanometres } from '../length/index.ts';
+import { millimetres, nanometres } from '../length/index.ts';
 import {
   clearDepth,
   clearInside,
@@ -8,8 +8,15 @@ import {
   judgeGap,
   judgePair,
   outside,
-  readChain,
   wallFor,
+  drawerGap,
+  handleGap,
+  hingedFrontGap,
+  hingedSidesGap,
+  lidGap,
+  linerGap,
+  stackGap,
+  tuckGap,
 } from './index.ts';
 
 const length = fc.integer({ min: 1, max: 900_000_000 }).map(nanometres);
@@ -19,6 +26,35 @@ const range = {
   target: millimetres(0.45),
   most: millimetres(0.8),
 };
+
+describe('the ranges', () => {
+  it('want something between the least and the most that they allow, and all of it holds', () => {
+    const ranges = [
+      lidGap,
+      drawerGap,
+      linerGap,
+      hingedSidesGap,
+      hingedFrontGap,
+      handleGap,
+      tuckGap,
+      stackGap,
+    ];
+    for (const { least, target, most } of ranges) {
+      expect([
+        judgeGap(least, { least, target, most }),
+        judgeGap(most, { least, target, most }),
+      ]).toEqual(['holds', 'holds']);
+      expect(least).toBeLessThan(target);
+      expect(target).toBeLessThan(most);
+      // A hair less would push card into card, a hair more is what somebody would call loose.
+      expect(least).toBeGreaterThanOrEqual(0);
+    }
+  });
+
+  it('keep a drawer looser than a lid, which is held by its tug', () => {
+    expect(drawerGap.target).toBeGreaterThan(lidGap.most);
+  });
+});
 
 describe('the layer rule', () => {
   it('gives back the clear inside that was asked for, and never a short wall', () => {
@@ -59,41 +95,5 @@ describe('how a lid slides', () => {
     [[-0.01, 5], 'tight'],
   ] as const)('in two directions, %j mm, it is %s', (gaps, state) => {
     expect(judgePair(gaps.map((gap) => ({ gap: millimetres(gap), range })))).toBe(state);
-  });
-});
-
-describe('reading scores', () => {
-  const tools = { pitch: inchFraction(1, 8), reach: inches(12), edges: 'both' as const };
-
-  it('leaves the odd remainder between two readings from either edge', () => {
-    const chain = [inchFraction(3, 4), inchFraction(41, 16), inchFraction(3, 4)];
-    const { cut, scores } = readChain('lid', chain, tools);
-    expect(cut).toBe(inchFraction(65, 16));
-    expect(scores.map(({ from, reading, onGroove }) => [from, reading, onGroove])).toEqual([
-      ['start', inchFraction(3, 4), true],
-      ['end', inchFraction(3, 4), true],
-    ]);
-  });
-
-  it('turns the piece once, reads most scores on grooves, and never beyond the far edge', () => {
-    const sections = fc.array(
-      fc.integer({ min: 1, max: 60 }).map((n) => inchFraction(n, 16)),
-      { minLength: 2, maxLength: 6 },
-    );
-    fc.assert(
-      fc.property(sections, (list) => {
-        const { cut, scores } = readChain('any', list, tools);
-        expect(scores.map(({ from }) => (from === 'start' ? 's' : 'e')).join('')).toMatch(/^s*e*$/);
-        for (const { position, from, reading } of scores)
-          expect(from === 'start' ? reading : cut - reading).toBe(position);
-        const fromOneEdge = (start: boolean) =>
-          scores.filter(({ position }) => {
-            const at = start ? position : cut - position;
-            return at % tools.pitch !== 0 || at > tools.reach;
-          }).length;
-        const off = scores.filter(({ onGroove }) => !onGroove).length;
-        expect(off).toBeLessThanOrEqual(Math.min(fromOneEdge(true), fromOneEdge(false)));
-      }),
-    );
   });
 });

@@ -1,14 +1,10 @@
-import { millimetres, type Length, type Tolerance } from '../length/index.ts';
+import type { Length, Tolerance } from '../length/index.ts';
+import { slackBeyond } from './ranges.ts';
 
 /** How a gap feels: it jams, slides with a light tug, or falls off. */
 export type GapState = 'tight' | 'holds' | 'loose';
 
-/**
- * How far over its range one gap of a pair may be while another one holds: about 1/16 in. A lid is kept
- * on by its closest direction; beyond this it rattles in the other.
- */
-export const slackBeyond: Length = millimetres(1.6);
-
+/** How one gap feels. */
 export function judgeGap(gap: Length, range: Tolerance): GapState {
   if (gap < range.least) return 'tight';
   return gap > range.most ? 'loose' : 'holds';

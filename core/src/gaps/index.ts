@@ -1,0 +1,13 @@
+export { judgeGap, judgePair, type GapState } from './judge-gap.ts';
+export { clearDepth, clearInside, foldToFoldFor, outside, wallFor } from './layers.ts';
+export {
+  drawerGap,
+  handleGap,
+  hingedFrontGap,
+  hingedSidesGap,
+  lidGap,
+  linerGap,
+  slackBeyond,
+  stackGap,
+  tuckGap,
+} from './ranges.ts';

@@ -1,0 +1,40 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { inches, inchFraction } from '../length/index.ts';
+import { readChain } from './index.ts';
+
+describe('reading scores', () => {
+  const tools = { pitch: inchFraction(1, 8), reach: inches(12), edges: 'both' as const };
+
+  it('leaves the odd remainder between two readings from either edge', () => {
+    const chain = [inchFraction(3, 4), inchFraction(41, 16), inchFraction(3, 4)];
+    const { cut, scores } = readChain('lid', chain, tools);
+    expect(cut).toBe(inchFraction(65, 16));
+    expect(scores.map(({ from, reading, onGroove }) => [from, reading, onGroove])).toEqual([
+      ['start', inchFraction(3, 4), true],
+      ['end', inchFraction(3, 4), true],
+    ]);
+  });
+
+  it('turns the piece once, reads most scores on grooves, and never beyond the far edge', () => {
+    const sections = fc.array(
+      fc.integer({ min: 1, max: 60 }).map((n) => inchFraction(n, 16)),
+      { minLength: 2, maxLength: 6 },
+    );
+    fc.assert(
+      fc.property(sections, (list) => {
+        const { cut, scores } = readChain('any', list, tools);
+        expect(scores.map(({ from }) => (from === 'start' ? 's' : 'e')).join('')).toMatch(/^s*e*$/);
+        for (const { position, from, reading } of scores)
+          expect(from === 'start' ? reading : cut - reading).toBe(position);
+        const fromOneEdge = (start: boolean) =>
+          scores.filter(({ position }) => {
+            const at = start ? position : cut - position;
+            return at % tools.pitch !== 0 || at > tools.reach;
+          }).length;
+        const off = scores.filter(({ onGroove }) => !onGroove).length;
+        expect(off).toBeLessThanOrEqual(Math.min(fromOneEdge(true), fromOneEdge(false)));
+      }),
+    );
+  });
+});
