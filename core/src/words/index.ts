@@ -1,4 +1,5 @@
 export { cutListEntry, type CutListEntry, type RulerStrip, type StripMark } from './cut-list.ts';
+export { faceInWords } from './faces.ts';
 export { formatNearest } from './measures.ts';
 export { capitalised, countInWords, inRow, ordinalInWords, plural } from './plain.ts';
 export { noteBefore, stageNote } from './stage.ts';

@@ -11,6 +11,8 @@ export interface DrawnFace {
   readonly shows: 'inside' | 'outside';
   readonly path: string;
   readonly fill: string;
+  /** The middle of the rectangle round it. */
+  readonly middle: { readonly x: number; readonly y: number };
 }
 
 /** A box in parallel projection, its faces from the farthest to the nearest. */
@@ -35,6 +37,11 @@ function seen({ x, y, z }: Vector): Vector {
 
 function ringPath(ring: readonly Vector[]): string {
   return `${ring.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('')}Z`;
+}
+
+function middleOf(ring: readonly Vector[]) {
+  const [left, right, top, bottom] = boundsOf(ring);
+  return { x: (left + right) / 2, y: (top + bottom) / 2 };
 }
 
 /** Where the light comes from, as the eye sees it. */
@@ -62,6 +69,7 @@ export function drawFaces(
       depth,
       ring,
       toEye,
+      middle: middleOf(ring),
       path: [ring, ...face.holes.map((hole) => hole.map(seen))].map(ringPath).join(''),
       fill: shade(fill, brightness * 0.42 - 0.2 - (showsInside ? 0.1 : 0)),
     };

@@ -1,13 +1,20 @@
 <script setup lang="ts">
-import { sceneAt, type AssemblyOperation, type Papers, type Plan } from '@rangoli/core';
-import { usePreferredReducedMotion, useRafFn } from '@vueuse/core';
-import { computed, shallowRef, watch } from 'vue';
+import {
+  faceInWords,
+  sceneAt,
+  type AssemblyOperation,
+  type FaceName,
+  type Papers,
+  type Plan,
+} from '@rangoli/core';
+import { useElementSize, usePreferredReducedMotion, useRafFn } from '@vueuse/core';
+import { computed, shallowRef, useTemplateRef, watch } from 'vue';
 import { drawFaces, type DrawnFace } from '../fold/axonometric.ts';
 import { coloursOf, foldingBoxOf } from '../fold/box-faces.ts';
 
 /**
  * The box while it folds from one stage to another, over and over; half done where motion is unwanted. What
- * takes adhesive is hatched, and where it goes has a dashed border.
+ * takes adhesive is hatched; where it goes has a dashed border and its name.
  */
 const props = defineProps<{
   plan: Plan;
@@ -74,6 +81,7 @@ interface GluedSide {
   readonly piece: string;
   readonly face: number;
   readonly side: 'inside' | 'outside';
+  readonly name: FaceName;
 }
 
 const sides = computed(() => {
@@ -82,13 +90,13 @@ const sides = computed(() => {
   for (const operation of props.operations ?? []) {
     if (operation.kind === 'glue') {
       const { piece, faces, adhesiveOn, onto, ontoSide } = operation;
-      adhesive.push(...faces.map(({ at }) => ({ piece, face: at, side: adhesiveOn })));
-      target.push(...onto.map(({ at }) => ({ piece, face: at, side: ontoSide })));
+      adhesive.push(...faces.map((name) => ({ piece, face: name.at, side: adhesiveOn, name })));
+      target.push(...onto.map((name) => ({ piece, face: name.at, side: ontoSide, name })));
     }
     if (operation.kind === 'attach')
       for (const { face, adhesiveOn, on, onSide } of operation.joints) {
-        adhesive.push({ piece: operation.piece, face: face.at, side: adhesiveOn });
-        target.push({ piece: operation.onto, face: on.at, side: onSide });
+        adhesive.push({ piece: operation.piece, face: face.at, side: adhesiveOn, name: face });
+        target.push({ piece: operation.onto, face: on.at, side: onSide, name: on });
       }
   }
   return { adhesive, target };
@@ -118,10 +126,29 @@ const viewBox = computed(() => {
   return `${x} ${y} ${most(0, 2) - x} ${most(1, 3) - y}`;
 });
 const picture = computed(() => drawnAt(timeAt(share.value)));
+
+const frame = useTemplateRef('frame');
+const { width, height } = useElementSize(frame);
+/** How large letters are in the picture to be so high on the screen. */
+const letters = computed(() => {
+  const [, , wide = 1, high = 1] = viewBox.value.split(' ').map(Number);
+  const scale = Math.min(width.value / wide, height.value / high);
+  return scale > 0 ? 15 / scale : 0;
+});
+
+/** The names of the faces that something is glued to: the sentence speaks of them. */
+const names = computed(() =>
+  picture.value.faces.flatMap((face) => {
+    const target = isAmong(face, sides.value.target);
+    return target && !isAmong(face, sides.value.adhesive)
+      ? [{ ...face.middle, text: faceInWords(target.name) }]
+      : [];
+  }),
+);
 </script>
 
 <template>
-  <div class="frame">
+  <div ref="frame" class="frame">
     <svg :viewBox="viewBox" role="img" aria-label="The box as it is put together">
       <defs>
         <pattern
@@ -138,6 +165,15 @@ const picture = computed(() => drawnAt(timeAt(share.value)));
         <path :d="face.path" :fill="face.fill" fill-rule="evenodd" />
         <path v-if="markOf(face)" :d="face.path" :class="markOf(face)" fill-rule="evenodd" />
       </template>
+      <text
+        v-for="name in letters > 0 ? names : []"
+        :key="name.text"
+        :x="name.x"
+        :y="name.y"
+        :font-size="letters"
+      >
+        {{ name.text }}
+      </text>
     </svg>
   </div>
 </template>
@@ -174,6 +210,18 @@ path {
   stroke: var(--turmeric);
   stroke-width: 2;
   stroke-dasharray: 6 5;
+}
+
+text {
+  fill: #fff;
+  font-weight: 600;
+  text-anchor: middle;
+  dominant-baseline: central;
+  paint-order: stroke;
+  stroke: var(--ink);
+  stroke-width: 4px;
+  stroke-linejoin: round;
+  vector-effect: non-scaling-stroke;
 }
 
 pattern line {
