@@ -75,7 +75,7 @@ function foldUpSentences({ faces }: FoldUpOperation): readonly string[] {
 }
 
 function glueSentences(glue: GlueOperation, nameOf: NameOf): readonly string[] {
-  const { faces, adhesiveOn, onto, ontoSide, moves, round } = glue;
+  const { piece, faces, adhesiveOn, onto, ontoSide, moves, round } = glue;
   const [first] = faces;
   const [target] = onto;
   if (!first || !target) return [];
@@ -85,7 +85,8 @@ function glueSentences(glue: GlueOperation, nameOf: NameOf): readonly string[] {
       round === undefined
         ? []
         : [
-            `Put it over the finished ${nameOf(round).toLowerCase()}: the last ${countInWords(count)} are glued there.`,
+            `Put the ${nameOf(piece).toLowerCase()} over the finished ${nameOf(round).toLowerCase()}.`,
+            `Its last ${countInWords(count)} ${roleInWords(first.role, count)} are glued there.`,
           ];
     return [
       ...over,
