@@ -39,10 +39,14 @@ export function middleOf({ ring }: Pick<PlacedFace, 'ring'>): Vector {
 
 export type CardSide = 'inside' | 'outside';
 
-/** On which side of a face something lies; the drawn side becomes the inside. None too near to tell. */
-function sideTowards(face: PlacedFace, place: Vector): CardSide | undefined {
-  const off = dot(between(middleOf(face), place), face.out);
-  if (Math.abs(off) < 0.05) return undefined;
+/**
+ * On which side of a face another lies; the drawn side becomes the inside. None where they are too near, or
+ * lean against each other, as the pleats of a gathered top do.
+ */
+function sideTowards(face: PlacedFace, other: PlacedFace): CardSide | undefined {
+  if (Math.abs(dot(face.out, other.out)) < 0.95) return undefined;
+  const off = dot(between(middleOf(face), middleOf(other)), face.out);
+  if (Math.abs(off) < 0.09) return undefined;
   return off > 0 ? 'inside' : 'outside';
 }
 
@@ -101,7 +105,7 @@ export function jointsInSpace(plan: Plan, box: FoldingBox): readonly JointInSpac
     face: one.face.face,
     role: one.face.role,
     spot: one.spot,
-    side: sideTowards(one.face, middleOf(other.face)),
+    side: sideTowards(one.face, other.face),
     lowest: Math.min(...one.face.ring.map(({ z }) => z)),
   });
   return plan.assembly.stacks.map(({ face, on, holds }): JointInSpace => {
