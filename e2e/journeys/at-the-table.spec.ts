@@ -52,7 +52,9 @@ test('a lid that no mark allows is named, and the maker chooses between the near
   await openFromShelf(page, demo, 'Pocket sundial');
   await page.getByLabel('Base paper thickness').fill('0.4');
   await page.getByLabel('Lid paper thickness').fill('0.4');
-  await expect(page.getByText('No lid in 1/16 in steps slides well over this paper.')).toBeVisible();
+  await expect(
+    page.getByText('No lid in 1/16 in steps slides well over this paper.'),
+  ).toBeVisible();
   await expect(page.getByText('A trimmer in 1/32 in steps has one that holds.')).toBeVisible();
   await expect(page.getByRole('contentinfo')).toContainText('Lid is loose: 1.58 mm');
   await page.getByRole('button', { name: /^Jams, −0.01 mm/ }).click();

@@ -44,8 +44,9 @@ export type CardSide = 'inside' | 'outside';
  * lean against each other, as the pleats of a gathered top do.
  */
 function sideTowards(face: PlacedFace, other: PlacedFace): CardSide | undefined {
-  if (Math.abs(dot(face.out, other.out)) < 0.95) return undefined;
-  const off = dot(between(middleOf(face), middleOf(other)), face.out);
+  const offs = other.ring.map((place) => dot(between(middleOf(face), place), face.out));
+  if (Math.min(...offs) < -0.05 && Math.max(...offs) > 0.05) return undefined;
+  const off = offs.reduce((sum, each) => sum + each, 0) / offs.length;
   if (Math.abs(off) < 0.09) return undefined;
   return off > 0 ? 'inside' : 'outside';
 }
