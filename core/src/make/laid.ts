@@ -201,6 +201,23 @@ function keyOf(feature: Feature): string {
   return JSON.stringify(feature);
 }
 
+/**
+ * Whether a maker who looks for a feature might see it on a card that lies otherwise: a score at about that
+ * distance is enough, though there it would not be told.
+ */
+function mightShow(feature: Feature, card: SeenCard, keys: ReadonlySet<string>): boolean {
+  const isNear = (distance: Length, other: Length | undefined) =>
+    other !== undefined && absolute(minus(other, distance)) <= discernible;
+  switch (feature.kind) {
+    case 'strip':
+      return isNear(feature.width, distancesFrom(feature.at, card)[0]);
+    case 'score':
+      return distancesFrom(feature.from, card).some((other) => isNear(feature.distance, other));
+    default:
+      return keys.has(keyOf(feature));
+  }
+}
+
 /** Choices of so many out of a row, in order. */
 function choices<Item>(items: readonly Item[], count: number): readonly (readonly Item[])[] {
   if (count === 0) return [[]];
@@ -218,11 +235,13 @@ export function laidAs(made: AsMade, lying: Lying, last: Lying | undefined): Lai
   const others = allTurns
     .map((turns) => seen(made, { ...lying, turns }))
     .filter((card) => !looksTheSame(here, card))
-    .map((card) => new Set(featuresOf(card).map(keyOf)));
+    .map((card) => ({ card, keys: new Set(featuresOf(card).map(keyOf)) }));
   const features = featuresOf(here);
   for (const count of [0, 1, 2, 3])
     for (const chosen of choices(features, count))
-      if (others.every((other) => chosen.some((feature) => !other.has(keyOf(feature)))))
+      if (
+        others.every(({ card, keys }) => chosen.some((feature) => !mightShow(feature, card, keys)))
+      )
         return { lying, features: chosen };
   const turns = quarterTurns(lying.turns - (last?.turns ?? 0));
   return { lying, features: [{ kind: 'turned', turns }] };

@@ -66,7 +66,7 @@ function drawLine({ dot, wide, high, dots }: Picture, [a, b]: Line, ink: number)
 }
 
 function pictureOf(card: Card): Picture {
-  const dot = Math.max(0.15, Math.max(card.width, card.height) / 600);
+  const dot = Math.max(0.15, Math.max(card.width, card.height) / 900);
   const [wide, high] = [Math.floor(card.width / dot), Math.floor(card.height / dot)];
   const dots = new Int32Array(wide * high).fill(bareCard);
   const picture = { dot, wide, high, dots };
