@@ -191,7 +191,7 @@ function hingesOn(
       if (at(picture, place) !== scored) continue;
       // The first face that one comes to on either side, unless there is a slit before it.
       const beside = (way: number): CardFace | undefined => {
-        for (let off = 0; off < Math.max(0.6, 3 * dot); off += dot / 2) {
+        for (let off = 0; off < Math.max(0.45, 2.6 * dot); off += dot / 2) {
           const spot = { x: place.x - dy * way * off, y: place.y + dx * way * off };
           if ([slit, nothing, crumb].includes(at(picture, spot))) return undefined;
           const face = seen(spot);

@@ -82,27 +82,25 @@ function rowsTold(card: FacedCard, sentences: readonly string[]) {
   );
 }
 
-function area({ left, right, top, bottom }: CardFace): number {
-  return (right - left) * (bottom - top);
-}
-
-/** The rows that are meant: those that cross in the face that both name, or else the largest. */
+/** The rows that are meant: those that cross in the face that both name, and the plainest of them. */
 function rowsMeant(card: FacedCard, sentences: readonly string[]) {
   const all = rowsTold(card, sentences);
   const [one, other] = all;
   if (!one) return [];
-  const largest = (rows: readonly Row[]): Row => {
+  const plainest = (rows: readonly Row[]): Row => {
     // Nobody takes a row of flaps for the whole piece: it is told from edge to edge.
     const long = (row: Row) =>
       Math.max(...row.map(({ right }) => right)) - Math.min(...row.map(({ left }) => left));
-    const sum = (row: Row) => row.reduce((total, face) => total + area(face), 0);
+    // Of two about as long it is the one that is passed on more lines.
+    const often = (row: Row) =>
+      card[one.way].filter((each) => sameRow(each, row) || sameRow(each.slice(1, -1), row)).length;
     const [best] = [...rows].sort((a, b) =>
-      Math.abs(long(a) - long(b)) > 0.05 * long(a) ? long(b) - long(a) : sum(b) - sum(a),
+      Math.abs(long(a) - long(b)) > 0.05 * long(a) ? long(b) - long(a) : often(b) - often(a),
     );
     if (!best) throw new Error(`No such row: ${one.names.join(', ')}`);
     return best;
   };
-  if (!other) return [{ ...one, row: largest(one.rows) }];
+  if (!other) return [{ ...one, row: plainest(one.rows) }];
   const shared = one.names.find((name) => other.names.includes(name));
   const isWall = other.names.includes('a wall');
   if (shared === undefined && !isWall) throw new Error('The rows have nothing in common');
@@ -115,7 +113,7 @@ function rowsMeant(card: FacedCard, sentences: readonly string[]) {
       return isMeant ? [{ row, column }] : [];
     }),
   );
-  const row = largest(pairs.map((pair) => pair.row));
+  const row = plainest(pairs.map((pair) => pair.row));
   const column = pairs.find((pair) => pair.row === row)?.column ?? [];
   return [
     { ...one, row },
