@@ -23,8 +23,9 @@ const firstKinds: Readonly<Record<string, Reached>> = {
   fasten: reachedAt.folded,
 };
 
-/** A name as steps have it now: the last word is short and made out of what the step does. */
-const nameNow = /^[a-z ]+ \S+ (?!\d+$)[0-9a-z]{4,7}(?: \(\d+\))?$/;
+/** A name as steps have it now: what is done, the piece, and a short word made out of what the step does. */
+const nameNow =
+  /^(?:cut(?: away| out| to shape)?|punch|(?:slanted )?score|mark|slit|round|taper|fold(?: up| corners)?|glue|tuck|thread|join|attach|put in|close) \S+ (?!\d+$)[0-9a-z]{4,7}(?: \(\d+\))?$/;
 
 interface Fact {
   readonly piece: string;

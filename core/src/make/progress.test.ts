@@ -79,6 +79,7 @@ describe('progress that was stored while steps had other names', () => {
     'trim base dusk 304800000 304800000 width 98425000 strip': 1,
     'trim base dusk 98425000 304800000 height 98425000 piece': 6,
     'score base score board 9525000 leftbottomrighttop': 6,
+    'score lid score board 9525000 left': 5,
     'fold base': 6,
     'glue base tab wall 2': 6,
     'fold lid': 4,
@@ -101,6 +102,9 @@ describe('progress that was stored while steps had other names', () => {
     expect(cuts.every((step) => isDone(progress, step))).toBe(true);
     expect(new Set(counts('base', 'flat', old))).toEqual(new Set([6]));
     expect(new Set(counts('lid', 'flat', old))).toEqual(new Set([4]));
+    const lids = carried(old);
+    const cut = lids.job.steps.findLast(({ piece, kind }) => piece === 'lid' && kind === 'cut');
+    expect(cut && doneOf(lids.progress, cut)).toBe(5);
     // Folded is certain; which tabs were glued is not.
     expect(counts('lid', 'assembly', old).slice(0, 2)).toEqual([4, 0]);
     // A box with its gift in has both of its pieces, glued.
