@@ -1,6 +1,6 @@
 import { named, spare, type FoldFault } from './fold-fault.ts';
 import type { FoldingBox, PlacedFace } from './folded-box.ts';
-import { largestOpening, poseFaces } from './pose.ts';
+import { foldedTo, largestOpening, poseFaces } from './pose.ts';
 import { cross, direction, dot, origin, subtract, type Vector } from './vector.ts';
 
 /** How far two ends that should meet may be apart: less than a hair. */
@@ -11,7 +11,7 @@ export function closingFaults(box: FoldingBox): readonly FoldFault[] {
   return box.parts.flatMap(({ part, pattern, root }) => {
     const times = Array.from({ length: 2 * pattern.stages + 1 }, (_, i) => i / 2);
     return times.flatMap((time): readonly FoldFault[] => {
-      const opening = largestOpening(pattern, poseFaces(pattern, root, time), time);
+      const opening = largestOpening(pattern, poseFaces(pattern, root, foldedTo(time)), time);
       return opening > meets
         ? [
             {

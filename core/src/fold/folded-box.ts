@@ -3,7 +3,7 @@ import type { CellRole, Piece } from '../piece/index.ts';
 import type { Assembly, FaceRef, Part } from './assembly.ts';
 import { creasePattern, type CreasePattern } from './crease-pattern.ts';
 import { compose, frame, placeInto, shifted, type Frame } from './frame.ts';
-import { poseFaces } from './pose.ts';
+import { foldedTo, poseFaces } from './pose.ts';
 import { add, dot, origin, scale, vector, type Vector } from './vector.ts';
 
 /** A part of a box ready to fold. */
@@ -66,7 +66,9 @@ export function foldingBox(
     if (!piece || !pattern) throw new Error(`No piece ${part.piece} for ${part.id}`);
     const root = pattern.faceAt(part.root);
     const closed = frameOf(part, pattern);
-    const faces = poseFaces(pattern, root, pattern.stages).map((each) => compose(closed, each));
+    const faces = poseFaces(pattern, root, foldedTo(pattern.stages)).map((each) =>
+      compose(closed, each),
+    );
     const card = toMillimetres(thicknessOf(piece));
     return { part, piece, pattern, root, card, closed, faces, lifts: [], heaps: [] };
   });

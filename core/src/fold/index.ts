@@ -17,10 +17,18 @@ export {
   type PlacedFace,
 } from './folded-box.ts';
 export type { FoldFault } from './fold-fault.ts';
-export { compose, placeInto, shifted, type Frame } from './frame.ts';
+export { compose, placeInto, shifted, turnInto, type Frame } from './frame.ts';
 export { jointsOf, type Joint, type JointFace } from './joints.ts';
 export { measureGap } from './measure-gap.ts';
-export { largestOpening, poseFaces } from './pose.ts';
-export { sceneAt, type Scene } from './scene.ts';
+export { foldedTo, largestOpening, poseFaces, progressOf, type FoldProgress } from './pose.ts';
+export {
+  giftAt,
+  lyingFrames,
+  partPlace,
+  posePart,
+  sceneAt,
+  type PartPose,
+  type Scene,
+} from './scene.ts';
 export { cavitySolid, depthIn, type Solid } from './solid.ts';
 export { add, cross, direction, dot, scale, subtract, vector, type Vector } from './vector.ts';

@@ -8,6 +8,14 @@ export function progressOf(stage: number, time: number): number {
   return Math.min(1, Math.max(0, time - stage));
 }
 
+/** How far each fold of a piece has gone, 0–1. */
+export type FoldProgress = (crease: Crease) => number;
+
+/** All folds as far as they have gone at a time counted in stages. */
+export function foldedTo(time: number): FoldProgress {
+  return ({ stage }) => progressOf(stage, time);
+}
+
 function across(crease: Crease, face: number): number {
   return crease.left === face ? crease.right : crease.left;
 }
@@ -18,28 +26,36 @@ function cornerAt(pattern: CreasePattern, corner: number): Vector {
   return point;
 }
 
-function foldAcross(pattern: CreasePattern, crease: Crease, to: number, time: number): Frame {
+function foldAcross(
+  pattern: CreasePattern,
+  crease: Crease,
+  to: number,
+  progress: FoldProgress,
+): Frame {
   const from = cornerAt(pattern, crease.from);
   const along = direction(subtract(cornerAt(pattern, crease.to), from));
-  const angle = crease.angle * progressOf(crease.stage, time);
+  const angle = crease.angle * progress(crease);
   // Turning the left side up about the line is a valley; the right side turns the other way.
   return turnAbout(from, along, crease.left === to ? angle : -angle);
 }
 
 /**
- * Where each face of a piece is when folding has come to `time` stages, with the root face flat on the
- * ground. Folds made by hand turn in proportion within their stage; those that follow are found from what
+ * Where each face of a piece is when its folds have gone so far, with the root face flat on the ground. Folds made by hand turn in proportion within their stage; those that follow are found from what
  * their neighbours leave them.
  * @throws Error when a face hangs on nothing that has a place.
  */
-export function poseFaces(pattern: CreasePattern, root: number, time: number): readonly Frame[] {
+export function poseFaces(
+  pattern: CreasePattern,
+  root: number,
+  progress: FoldProgress,
+): readonly Frame[] {
   const frames: (Frame | undefined)[] = pattern.faces.map(() => undefined);
   frames[root] = flat;
-  spread(pattern, frames, [root], time);
+  spread(pattern, frames, [root], progress);
   while (frames.includes(undefined)) {
-    const found = onTwoEdges(pattern, frames) ?? inGusset(pattern, frames, time);
+    const found = onTwoEdges(pattern, frames) ?? inGusset(pattern, frames, progress);
     if (found === undefined) throw new Error('A face hangs on nothing');
-    spread(pattern, frames, found, time);
+    spread(pattern, frames, found, progress);
   }
   return frames.filter((each) => each !== undefined);
 }
@@ -49,7 +65,7 @@ function spread(
   pattern: CreasePattern,
   frames: (Frame | undefined)[],
   from: readonly number[],
-  time: number,
+  progress: FoldProgress,
 ): void {
   const waiting = [...from];
   for (let face = waiting.shift(); face !== undefined; face = waiting.shift()) {
@@ -58,7 +74,7 @@ function spread(
     for (const crease of pattern.around[face] ?? []) {
       const next = across(crease, face);
       if (crease.follows || frames[next]) continue;
-      frames[next] = compose(here, foldAcross(pattern, crease, next, time));
+      frames[next] = compose(here, foldAcross(pattern, crease, next, progress));
       waiting.push(next);
     }
   }
@@ -122,7 +138,7 @@ function onTwoEdges(
   return undefined;
 }
 
-function gussetSide(pattern: CreasePattern, hold: Hold, time: number): GussetSide {
+function gussetSide(pattern: CreasePattern, hold: Hold, progress: FoldProgress): GussetSide {
   const { crease, neighbourFace, neighbour, edge } = hold;
   // The neighbour lies to one side of the crease, at right angles to it in its own plane.
   const along = direction(subtract(cornerAt(pattern, crease.to), cornerAt(pattern, crease.from)));
@@ -132,7 +148,7 @@ function gussetSide(pattern: CreasePattern, hold: Hold, time: number): GussetSid
   return {
     edge,
     neighbour: turnInto(neighbour, into),
-    lies: folded ? progressOf(crease.stage, time) : undefined,
+    lies: folded ? progress(crease) : undefined,
   };
 }
 
@@ -140,7 +156,7 @@ function gussetSide(pattern: CreasePattern, hold: Hold, time: number): GussetSid
 function inGusset(
   pattern: CreasePattern,
   frames: (Frame | undefined)[],
-  time: number,
+  progress: FoldProgress,
 ): readonly number[] | undefined {
   for (const middle of pattern.creases) {
     if (!middle.follows || frames[middle.left] || frames[middle.right]) continue;
@@ -155,8 +171,8 @@ function inGusset(
           subtract(cornerAt(pattern, end), cornerAt(pattern, one.corner)),
         );
         const placed = middleOfGusset(
-          gussetSide(pattern, one, time),
-          gussetSide(pattern, other, time),
+          gussetSide(pattern, one, progress),
+          gussetSide(pattern, other, progress),
           flatMiddle,
           sense,
         );

@@ -2,7 +2,7 @@ import { cutSizeOf } from '../piece/index.ts';
 import { toMillimetres } from '../length/index.ts';
 import { placeFaces, type FoldingBox, type FoldingPart, type PlacedFace } from './folded-box.ts';
 import { compose, frame, placeInto, shifted, turnAbout, turnInto, type Frame } from './frame.ts';
-import { poseFaces, progressOf } from './pose.ts';
+import { foldedTo, poseFaces, progressOf, type FoldProgress } from './pose.ts';
 import {
   add,
   cross,
@@ -99,26 +99,56 @@ function onTheWay(part: FoldingPart, from: Frame, to: Frame, share: number): Fra
   return shifted(placed, subtract(at, placeInto(placed, spot)));
 }
 
+/** How a part is shown on the way to the closed box. */
+export interface PartPose {
+  /** Where it lies as a whole. */
+  readonly place: Frame;
+  /** How far each of its folds has gone. */
+  readonly progress: FoldProgress;
+  /** How far its faces have come to lie on the card under them, 0–1. */
+  readonly settled: number;
+  /** Drawn away from its place by this much. */
+  readonly away?: Vector;
+}
+
+/** Where a part is as a whole when it has come a share of the way from the mat into the box. */
+export function partPlace(part: FoldingPart, lying: Frame, share: number): Frame {
+  return onTheWay(part, lying, part.closed, eased(share));
+}
+
+/** The faces of a part that is folded so far, in its place. */
+export function posePart(part: FoldingPart, pose: PartPose): readonly PlacedFace[] {
+  const { place, progress, settled, away = origin } = pose;
+  const moved = shifted(place, away);
+  const frames = poseFaces(part.pattern, part.root, progress).map((each, face) => {
+    const lift = part.lifts[face] ?? origin;
+    // Lifts are known in the closed box; on the way they turn with the part.
+    const turned = turnInto(place, inFrame(part.closed, lift));
+    return shifted(compose(moved, each), scale(turned, settled));
+  });
+  return placeFaces(part, frames);
+}
+
+/** How far the gift has come into its place at a time, 0–1. */
+export function giftAt({ assembly }: FoldingBox, time: number): number {
+  return eased(progressOf(assembly.giftEnters, time));
+}
+
 /**
  * The box at a time counted in stages, 0 flat to `box.end` closed, with what opens drawn away by a share
  * of its way, 0–1.
  */
 export function sceneAt(box: FoldingBox, time: number, open: number): Scene {
   const lying = lyingFrames(box);
-  const faces = box.parts.flatMap((part, i) => {
-    const from = lying[i] ?? part.closed;
-    const place = onTheWay(part, from, part.closed, eased(progressOf(part.part.joins, time)));
-    const opened = shifted(place, scale(part.part.opens ?? origin, open));
-    const settled = progressOf(part.pattern.stages - 1, time);
-    const frames = poseFaces(part.pattern, part.root, time).map((each, face) => {
-      const lift = part.lifts[face] ?? origin;
-      // Lifts are known in the closed box; on the way they turn with the part.
-      const turned = turnInto(place, inFrame(part.closed, lift));
-      return shifted(compose(opened, each), scale(turned, settled));
-    });
-    return placeFaces(part, frames);
-  });
-  return { faces, gift: eased(progressOf(box.assembly.giftEnters, time)) };
+  const faces = box.parts.flatMap((part, i) =>
+    posePart(part, {
+      place: partPlace(part, lying[i] ?? part.closed, progressOf(part.part.joins, time)),
+      progress: foldedTo(time),
+      settled: progressOf(part.pattern.stages - 1, time),
+      away: scale(part.part.opens ?? origin, open),
+    }),
+  );
+  return { faces, gift: giftAt(box, time) };
 }
 
 /** A direction as it is seen from a frame. */

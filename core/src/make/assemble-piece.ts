@@ -1,7 +1,7 @@
 import { jointsOf, type FoldingBox, type FoldingPart, type Joint } from '../fold/index.ts';
 import { nanometres } from '../length/index.ts';
 import { faceNames, type FaceName } from './face-name.ts';
-import { parentsOf } from './rows-of-part.ts';
+import { foldsOfPart, type FoldsOfPart } from './folds-of-part.ts';
 import type {
   AssemblyOperation,
   CloseOperation,
@@ -20,43 +20,26 @@ export interface StageOfPart {
 export type PleatedTop = Extract<CloseOperation['way'], { kind: 'pinch' | 'gather' }>;
 
 /** All that decides how one part is put together. */
-interface PartAtHand {
+interface PartAtHand extends FoldsOfPart {
   readonly part: FoldingPart;
   readonly names: readonly FaceName[];
-  /** The face that each face hangs on. */
-  readonly parents: ReadonlyMap<number, number>;
-  /** The stage at which each face is folded about the face that it hangs on; none for the middle. */
-  readonly stages: ReadonlyMap<number, number>;
-  /** Faces that give way by themselves as their neighbours fold. */
-  readonly followers: ReadonlySet<number>;
   readonly joints: readonly Joint[];
   /** The stage at which the gift goes in. */
   readonly gift: number;
   readonly pleated: PleatedTop | undefined;
 }
 
+/** The joints between two faces of the same part. */
+export function jointsWithin(box: FoldingBox, { part }: FoldingPart): readonly Joint[] {
+  return jointsOf(box).filter(({ face, on }) => face.part === part.id && on.part === part.id);
+}
+
 function atHand(box: FoldingBox, part: FoldingPart, pleated: PleatedTop | undefined): PartAtHand {
-  const parents = parentsOf(part);
-  const stages = new Map<number, number>();
-  const followers = new Set<number>();
-  for (const [face, parent] of parents) {
-    const crease = (part.pattern.around[face] ?? []).find(
-      ({ left, right }) => (left === face ? right : left) === parent,
-    );
-    if (!crease || crease.angle === 0) continue;
-    stages.set(face, crease.stage);
-    if (crease.follows) followers.add(face);
-  }
-  const own = jointsOf(box).filter(
-    ({ face, on }) => face.part === part.part.id && on.part === part.part.id,
-  );
   return {
     part,
     names: faceNames(box, part),
-    parents,
-    stages,
-    followers,
-    joints: own,
+    ...foldsOfPart(part),
+    joints: jointsWithin(box, part),
     gift: box.assembly.giftEnters,
     pleated,
   };
@@ -66,8 +49,8 @@ function namesOf({ names }: PartAtHand, faces: Iterable<number>): readonly FaceN
   return [...new Set(faces)].flatMap((face) => names[face] ?? []);
 }
 
-/** A seam is glued in one go, whatever its ends are folded to later. */
-function stageOf({ joints }: PartAtHand, joint: Joint): number {
+/** When a joint is made: a seam is glued in one go, whatever its ends are folded to later. */
+export function gluedAt(joint: Joint, joints: readonly Joint[]): number {
   if (joint.face.role !== 'seam') return joint.stage;
   return Math.min(...joints.filter(({ face }) => face.role === 'seam').map(({ stage }) => stage));
 }
@@ -248,7 +231,7 @@ function tucksAt(
 }
 
 function operationsAt(hand: PartAtHand, stage: number): readonly AssemblyOperation[] {
-  const joints = hand.joints.filter((joint) => stageOf(hand, joint) === stage);
+  const joints = hand.joints.filter((joint) => gluedAt(joint, hand.joints) === stage);
   const glued = joints.filter(({ holds }) => holds === 'glue');
   const tucked = joints.filter(({ holds }) => holds === 'tuck');
   const { waiting, moving } = gluedByTarget(hand, glued, stage);

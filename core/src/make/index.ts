@@ -1,8 +1,10 @@
 export type { AtCorners, Corner, FromCorner } from './at-corners.ts';
 export { afterOperation, justCut } from './as-made.ts';
+export { assemblyScenes, type AssemblyMoment, type AssemblyScene } from './assembly-moment.ts';
 export { boxOf, copiesInBox, pieceOf, type BoxToMake } from './box-to-make.ts';
 export { seen, type AsMade } from './card.ts';
 export { carryOver } from './carry-over.ts';
+export { cutoutPlaces } from './cutout-places.ts';
 export type { BoxSide, FaceName, FaceRow } from './face-name.ts';
 export type { RowWay } from './rows-of-part.ts';
 export { flatOperations } from './flat-operations.ts';
@@ -37,6 +39,7 @@ export type {
   JoinOperation,
   OutFolds,
   PutInOperation,
+  Threaded,
   ThreadOperation,
   TuckHold,
   TuckOperation,

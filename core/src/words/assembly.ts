@@ -59,18 +59,34 @@ function foldSentences({ out, rows }: FoldOperation, unit: Unit): readonly strin
   ];
 }
 
-function foldUpSentences({ faces }: FoldUpOperation): readonly string[] {
-  const ways: readonly (readonly [string, FoldUpOperation['faces']])[] = [
-    ['Turn in', faces.filter(({ role }) => role === 'tab')],
-    ['Fold up', faces.filter(({ role }) => role === 'wall')],
-    ['Turn in', faces.filter(({ role }) => role === 'rim')],
-    ['Fold', faces.filter(({ role }) => role === 'lid' || role === 'seam')],
+/** Parts that are folded where nothing is glued, in the order in which hands do it, and how that is called. */
+function foldedUp({ faces }: FoldUpOperation) {
+  const ways = [
+    { verb: 'Turn in', here: faces.filter(({ role }) => role === 'tab') },
+    { verb: 'Fold up', here: faces.filter(({ role }) => role === 'wall') },
+    { verb: 'Turn in', here: faces.filter(({ role }) => role === 'rim') },
+    { verb: 'Fold', here: faces.filter(({ role }) => role === 'lid' || role === 'seam') },
   ];
-  return ways.flatMap(([verb, here]) => {
+  return ways.flatMap(({ verb, here }) => {
     const [first] = here;
-    if (!first) return [];
+    return first ? [{ verb, here, first }] : [];
+  });
+}
+
+/** What is folded first where nothing is glued, to be read from two metres. */
+export function foldUpFigure(operation: FoldUpOperation): string {
+  const [part] = foldedUp(operation);
+  if (!part) return 'Fold it up';
+  const { verb, here, first } = part;
+  return here.length === 1
+    ? `${verb} the ${faceInWords(first)}`
+    : `${verb} the ${roleInWords(first.role, here.length)}`;
+}
+
+function foldUpSentences(operation: FoldUpOperation): readonly string[] {
+  return foldedUp(operation).map(({ verb, here, first }) => {
     const isCounted = first.role === 'tab' && first.of?.nth !== undefined;
-    return [`${verb} ${isCounted ? allInWords('tab', here.length) : facesInWords(here)}.`];
+    return `${verb} ${isCounted ? allInWords('tab', here.length) : facesInWords(here)}.`;
   });
 }
 

@@ -2,8 +2,9 @@ export { cutListEntry, type CutListEntry, type RulerStrip, type StripMark } from
 export { faceInWords } from './faces.ts';
 export { formatNearest } from './measures.ts';
 export { capitalised, countInWords, inRow, ordinalInWords, plural } from './plain.ts';
+export type { Passage } from './said.ts';
 export { noteBefore, stageNote } from './stage.ts';
 export { verdictsOf, type Verdict } from './verdicts.ts';
-export { flatHeadlines, sayStep, type StepWords, type Telling } from './step.ts';
+export { flatHeadlines, momentFigure, sayStep, type StepWords, type Telling } from './step.ts';
 export { markWords, scoreUnit } from './score.ts';
 export { punchFigure, punchHeadline } from './punch.ts';

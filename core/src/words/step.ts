@@ -1,5 +1,6 @@
 import type { Unit } from '../length/index.ts';
 import type {
+  AssemblyOperation,
   AssemblyStep,
   BoxToMake,
   FlatOperation,
@@ -13,13 +14,14 @@ import { pieceOf } from '../make/index.ts';
 import { cutSizeOf } from '../piece/index.ts';
 import { cutUnit, type Kit } from '../tools/index.ts';
 import { adhesiveSentence } from './adhesives.ts';
-import { assemblyFigure, assemblyLine, assemblySentences } from './assembly.ts';
+import { assemblyFigure, assemblyLine, assemblySentences, foldUpFigure } from './assembly.ts';
 import { sayCut } from './cut.ts';
+import { faceInWords } from './faces.ts';
 import { laidInWords } from './laid.ts';
 import { capitalised, countInWords, counted, plural } from './plain.ts';
 import { punchFigure, punchHeadline, punchSentences } from './punch.ts';
 import { allInWords, roleInWords, useInWords } from './roles.ts';
-import { namesFrom, type NameOf, type Said } from './said.ts';
+import { namesFrom, type NameOf, type Passage, type Said } from './said.ts';
 import { scoreFigure, scoreLine, scoreSentences, scoreUnit } from './score.ts';
 import {
   cutAwaySentences,
@@ -33,6 +35,7 @@ import {
 
 /** A step in words, and what is counted of it. */
 export interface StepWords extends Said {
+  readonly passages: readonly Passage[];
   /** What is counted: `lids scored`. */
   readonly counted: string;
 }
@@ -201,22 +204,37 @@ function sayAssembly(step: AssemblyStep, nameOf: NameOf, { kit }: Telling): Said
   const isGift = operations[0].kind === 'put in';
   const { flat } = step;
   const lies = flat ? `, ${laidInWords(flat.laid, flat.handling, cutUnit(kit))}` : '';
+  const passages: readonly Passage[] = [
+    ...(isGift ? [] : [{ text: `${name}${lies}.` }]),
+    ...operations.map((each, at) => {
+      const sentences = assemblySentences(each, nameOf, cutUnit(kit));
+      // What is done to another piece than the step's own is told by its name.
+      const isOther = each.piece !== step.piece && each.kind !== 'join' && each.kind !== 'put in';
+      const all = isOther ? [`${nameOf(each.piece)}:`, ...sentences] : sentences;
+      return { text: all.join(' '), at };
+    }),
+    ...(least === undefined ? [] : [{ text: adhesiveSentence(least, kit) }]),
+  ];
   return {
     figure: assemblyFigure(operations, nameOf),
-    text: [
-      ...(isGift ? [] : [`${name}${lies}.`]),
-      ...operations.flatMap((each) => {
-        const sentences = assemblySentences(each, nameOf, cutUnit(kit));
-        // What is done to another piece than the step's own is told by its name.
-        const isOther = each.piece !== step.piece && each.kind !== 'join' && each.kind !== 'put in';
-        return isOther ? [`${nameOf(each.piece)}:`, ...sentences] : sentences;
-      }),
-      ...(least === undefined ? [] : [adhesiveSentence(least, kit)]),
-    ].join(' '),
+    text: passages.map(({ text }) => text).join(' '),
+    passages,
     line: isGift
       ? capitalised(assemblyLine(operations, nameOf))
       : `${name}: ${assemblyLine(operations, nameOf)}`,
   };
+}
+
+/** One of the things that an assembly step does, to be read from two metres. */
+export function momentFigure(operation: AssemblyOperation, { job }: Telling): string {
+  const nameOf = namesFrom(job.names);
+  if (operation.kind === 'glue' && operation.moves === 'without') {
+    const [wall] = operation.onto;
+    if (wall) return `Glue the ${faceInWords(wall)}`;
+  }
+  if (operation.kind === 'tuck' && !operation.isLast) return 'Fold the flaps in';
+  if (operation.kind === 'fold up') return foldUpFigure(operation);
+  return assemblyFigure([operation], nameOf);
 }
 
 function participle(step: Step): string {
@@ -264,6 +282,7 @@ export function sayStep(step: Step, telling: Telling): StepWords {
         : sayAssembly(step, nameOf, telling);
   return {
     ...said,
+    passages: said.passages ?? [{ text: said.text }],
     counted: `${things(step, nameOf)} ${isFilling(step) ? 'filled' : participle(step)}`,
   };
 }

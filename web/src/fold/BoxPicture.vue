@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { sceneAt, type Papers, type Plan } from '@rangoli/core';
 import { computed } from 'vue';
-import { drawFaces } from './axonometric.ts';
+import { drawFaces, viewBoxOf } from './axonometric.ts';
 import { coloursOf, foldingBoxOf } from './box-faces.ts';
 
 /** A box drawn from its own folded geometry, closed or at some stage of its making. */
@@ -25,7 +25,7 @@ const picture = computed(() =>
 </script>
 
 <template>
-  <svg :viewBox="picture.viewBox" aria-hidden="true">
+  <svg :viewBox="viewBoxOf(picture.bounds)" aria-hidden="true">
     <path
       v-for="(face, i) in picture.faces"
       :key="i"

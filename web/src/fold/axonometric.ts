@@ -15,24 +15,68 @@ export interface DrawnFace {
   readonly middle: { readonly x: number; readonly y: number };
 }
 
+/** A rectangle of a picture, in millimetres. */
+export interface Bounds {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
 /** A box in parallel projection, its faces from the farthest to the nearest. */
 export interface BoxPicture {
   readonly faces: readonly DrawnFace[];
-  readonly viewBox: string;
+  readonly bounds: Bounds;
 }
 
-const turn = (-35 * Math.PI) / 180;
-const tilt = (28 * Math.PI) / 180;
-const cosTurn = Math.cos(turn);
-const sinTurn = Math.sin(turn);
-const cosTilt = Math.cos(tilt);
-const sinTilt = Math.sin(tilt);
+/** The bounds as a drawing takes them. */
+export function viewBoxOf({ left, top, width, height }: Bounds): string {
+  return [left, top, width, height].map((each) => each.toFixed(1)).join(' ');
+}
 
-/** A place as it is seen: to the right, down, and towards the eye. */
-function seen({ x, y, z }: Vector): Vector {
-  const across = x * cosTurn - y * sinTurn;
-  const deep = x * sinTurn + y * cosTurn;
-  return { x: across, y: -z * cosTilt - deep * sinTilt, z: z * sinTilt - deep * cosTilt };
+/** The bounds of several pictures, so that nothing jumps from one to the next. */
+export function boundsOfAll(pictures: readonly BoxPicture[]): Bounds {
+  const all = pictures.map(({ bounds }) => bounds);
+  const left = Math.min(...all.map((each) => each.left));
+  const top = Math.min(...all.map((each) => each.top));
+  return {
+    left,
+    top,
+    width: Math.max(...all.map((each) => each.left + each.width)) - left,
+    height: Math.max(...all.map((each) => each.top + each.height)) - top,
+  };
+}
+
+/** From where a box is seen, in degrees: how far it is turned round, and from how high above the ground. */
+export interface View {
+  readonly turn: number;
+  readonly height: number;
+}
+
+/** From the front, a little to the right and above. */
+export const fromTheFront: View = { turn: -35, height: 28 };
+
+/** How places are seen: to the right, down, and towards the eye. */
+export function seenFrom({ turn, height }: View): (place: Vector) => Vector {
+  const [round, over] = [(turn * Math.PI) / 180, (height * Math.PI) / 180];
+  const [cosRound, sinRound] = [Math.cos(round), Math.sin(round)];
+  const [cosOver, sinOver] = [Math.cos(over), Math.sin(over)];
+  return ({ x, y, z }) => {
+    const across = x * cosRound - y * sinRound;
+    const deep = x * sinRound + y * cosRound;
+    return { x: across, y: -z * cosOver - deep * sinOver, z: z * sinOver - deep * cosOver };
+  };
+}
+
+/** The direction to the eye in the box's own axes. */
+export function towardsEye(view: View): Vector {
+  const seen = seenFrom(view);
+  const along = (axis: Vector) => seen(axis).z;
+  return {
+    x: along({ x: 1, y: 0, z: 0 }),
+    y: along({ x: 0, y: 1, z: 0 }),
+    z: along({ x: 0, y: 0, z: 1 }),
+  };
 }
 
 function ringPath(ring: readonly Vector[]): string {
@@ -52,7 +96,9 @@ export function drawFaces(
   faces: readonly PlacedFace[],
   colours: ReadonlyMap<string, CardColours>,
   border: number,
+  view = fromTheFront,
 ): BoxPicture {
+  const seen = seenFrom(view);
   const drawn = faces.map((face) => {
     const ring = face.ring.map(seen);
     const out = seen(face.out);
@@ -80,10 +126,7 @@ export function drawFaces(
   const ys = points.map(({ y }) => y);
   const [left, top] = [Math.min(...xs) - border, Math.min(...ys) - border];
   const [width, height] = [Math.max(...xs) + border - left, Math.max(...ys) + border - top];
-  return {
-    faces: ordered,
-    viewBox: `${left.toFixed(1)} ${top.toFixed(1)} ${width.toFixed(1)} ${height.toFixed(1)}`,
-  };
+  return { faces: ordered, bounds: { left, top, width, height } };
 }
 
 /** A face as it is seen, with the direction out of the side that is seen. */

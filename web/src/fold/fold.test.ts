@@ -41,7 +41,7 @@ describe('a box drawn in space', () => {
         const { faces } = sceneAt(box, time, 0);
         const picture = drawFaces(faces, colours, 2);
         expect(picture.faces.length).toBeGreaterThan(0);
-        const [left = 0, top = 0, width = 0, height = 0] = picture.viewBox.split(' ').map(Number);
+        const { left, top, width, height } = picture.bounds;
         for (const { path, fill } of picture.faces) {
           expect(fill).toMatch(/^(#|rgb)/);
           const figures = [...path.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)];

@@ -1,8 +1,15 @@
 <script setup lang="ts">
+import type { Passage } from '@rangoli/core';
 import Worded from '../parts/Worded.vue';
 
-/** What is read from two metres, and the whole instruction under it. */
-defineProps<{ figure: string; text: string; aside?: string }>();
+/** What is read from two metres, and the whole instruction under it; of its passages the one at hand is bright. */
+defineProps<{
+  figure: string;
+  text: string;
+  aside?: string;
+  passages?: readonly Passage[];
+  at?: number;
+}>();
 </script>
 
 <template>
@@ -10,7 +17,14 @@ defineProps<{ figure: string; text: string; aside?: string }>();
     <h1 :class="{ long: figure.length > 16 }"><Worded :text="figure" /></h1>
     <p v-if="aside" class="aside"><Worded :text="aside" /></p>
   </div>
-  <p><Worded :text="text" /></p>
+  <p v-if="passages && passages.length > 1">
+    <template v-for="(passage, i) in passages" :key="i"
+      ><span :class="{ waiting: passage.at !== undefined && passage.at !== at }"
+        ><Worded :text="passage.text" /></span
+      >{{ ' ' }}</template
+    >
+  </p>
+  <p v-else><Worded :text="text" /></p>
 </template>
 
 <style scoped>
@@ -35,6 +49,10 @@ h1.long {
   margin: 0;
   font-size: 18px;
   color: #d3e2dd;
+}
+
+.waiting {
+  color: #a9c4bd;
 }
 
 p {

@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  countInWords,
-  doneOf,
-  isDone,
-  noteBefore,
-  sayStep,
-  type Step,
-  type Telling,
-} from '@rangoli/core';
+import { countInWords, doneOf, isDone, type Step } from '@rangoli/core';
 import { ListChecks } from '@lucide/vue';
 import { useEventListener, useSwipe } from '@vueuse/core';
 import { computed, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
@@ -23,8 +15,9 @@ import MakeBar from './MakeBar.vue';
 import MakeFooter from './MakeFooter.vue';
 import MakeHeading from './MakeHeading.vue';
 import { minutesInWords } from './minutes.ts';
-import { figureOfMoment, nextInWords } from './moment-words.ts';
+import { nextInWords } from './moment-words.ts';
 import { useMoments } from './use-moments.ts';
+import { useStepWords } from './use-step-words.ts';
 import StepList from './StepList.vue';
 import StepPicture from './StepPicture.vue';
 import TrialBox from './TrialBox.vue';
@@ -45,24 +38,13 @@ useEventListener(window, 'pagehide', () => making.flush());
 const shown = computed(() => project.shown);
 const kit = computed(() => shown.value?.request.kit);
 const step = computed(() => making.step);
-const telling = computed((): Telling | undefined =>
-  shown.value && making.job
-    ? { job: making.job, box: shown.value.plan, kit: shown.value.request.kit }
-    : undefined,
-);
 const moments = useMoments(() => step.value);
-const words = computed(() => {
-  if (!step.value || !telling.value) return undefined;
-  const said = sayStep(step.value, telling.value);
-  const note = noteBefore(telling.value.job, step.value, telling.value.kit);
-  return note === undefined ? said : { ...said, text: `${note} ${said.text}` };
+const { telling, words, now } = useStepWords({
+  job: () => making.job,
+  shown: () => shown.value,
+  step: () => step.value,
+  moment: () => moments.moment.value,
 });
-/** The figure of the moment: the mark at hand, or the setting of the cut. */
-const now = computed(() =>
-  words.value && kit.value
-    ? figureOfMoment(moments.moment.value, words.value, kit.value)
-    : undefined,
-);
 const number = computed(() =>
   step.value && making.job ? making.job.steps.indexOf(step.value) + 1 : 0,
 );
@@ -188,7 +170,13 @@ const boxesMade = computed(() => {
                 <ListChecks :size="18" aria-hidden="true" />Step {{ number }} of
                 {{ making.job.steps.length }}
               </button>
-              <MakeHeading :figure="now.figure" :aside="now.aside" :text="words.text" />
+              <MakeHeading
+                :figure="now.figure"
+                :aside="now.aside"
+                :text="words.text"
+                :passages="words.passages"
+                :at="moments.at.value"
+              />
               <LidCornersChoice
                 :plan="shown.plan"
                 :step="step"

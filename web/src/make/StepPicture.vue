@@ -9,7 +9,7 @@ import {
   type Step,
 } from '@rangoli/core';
 import { computed } from 'vue';
-import FoldPicture from './FoldPicture.vue';
+import AssemblyPicture from './AssemblyPicture.vue';
 import PieceFocus from './PieceFocus.vue';
 import PunchPicture from './PunchPicture.vue';
 import ScorePicture from './ScorePicture.vue';
@@ -74,13 +74,13 @@ const folding = computed(() => {
     :piece="piece"
     :colour="paper.colour"
   />
-  <FoldPicture
+  <AssemblyPicture
     v-else-if="folding"
     :plan="plan"
     :papers="request.papers"
-    :from="folding.from"
-    :to="folding.to"
-    :operations="folding.operations"
+    :gift="request.gift"
+    :step="folding"
+    :at="at"
   />
   <PieceFocus
     v-else-if="piece && made"

@@ -1,7 +1,13 @@
-import type { CutOperation, ScoreMark, ScoreOperation, Step } from '@rangoli/core';
+import type {
+  AssemblyOperation,
+  CutOperation,
+  ScoreMark,
+  ScoreOperation,
+  Step,
+} from '@rangoli/core';
 import { computed, ref, watch } from 'vue';
 
-/** One thing of a step that is shown by itself: a mark with the piece lying so, or a cut. */
+/** One thing of a step that is shown by itself: a mark with the piece lying so, a cut, a wall that is glued. */
 export type Moment =
   | {
       readonly kind: 'mark';
@@ -11,12 +17,25 @@ export type Moment =
       readonly nth: number;
       readonly of: number;
     }
-  | { readonly kind: 'cut'; readonly cut: CutOperation };
+  | { readonly kind: 'cut'; readonly cut: CutOperation }
+  | {
+      readonly kind: 'assembly';
+      readonly operation: AssemblyOperation;
+      /** Which of the operations of the step it is, counted from 1, and how many there are. */
+      readonly nth: number;
+      readonly of: number;
+    };
 
 /** What a step shows one after the other; nothing where all of it is one picture. */
 export function momentsOf(step: Step): readonly Moment[] {
   if (step.kind === 'cut') return step.cuts.map((cut) => ({ kind: 'cut', cut }));
-  if (step.kind === 'assembly') return [];
+  if (step.kind === 'assembly')
+    return step.operations.map((operation, i) => ({
+      kind: 'assembly',
+      operation,
+      nth: i + 1,
+      of: step.operations.length,
+    }));
   return step.operations.flatMap((operation): readonly Moment[] => {
     if (operation.kind !== 'score' && operation.kind !== 'mark') return [];
     if (operation.tool === 'ruler') return [];

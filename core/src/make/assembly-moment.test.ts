@@ -1,0 +1,78 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  allStyles,
+  assemblyScenes,
+  closedFaces,
+  foldingBox,
+  paperFor,
+  planBox,
+  planJob,
+  type AssemblyScene,
+  type AssemblyStep,
+  type PlacedFace,
+} from '../index.ts';
+import { requestsIn } from '../testing/requests.ts';
+
+/** How far the faces of one scene are from those of another, in millimetres; those that both show. */
+function apart(one: readonly PlacedFace[], other: readonly PlacedFace[]): number {
+  return Math.max(
+    0,
+    ...one.flatMap(({ part, face, ring }) => {
+      const same = other.find((each) => each.part === part && each.face === face);
+      return ring.map((a, i) => {
+        const b = same?.ring[i];
+        return b ? Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z) : 0;
+      });
+    }),
+  );
+}
+
+/** The faces of a scene that are said to move. */
+function pick({ faces, moving }: AssemblyScene): readonly PlacedFace[] {
+  return faces.filter((each) =>
+    moving.some(({ part, face }) => part === each.part && face === each.face),
+  );
+}
+
+describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', ({ style }) => {
+  it('is shown moment by moment from the folded pieces to the closed box, with no jump', () => {
+    fc.assert(
+      fc.property(requestsIn([style]), (request) => {
+        const result = planBox(request);
+        if (!result.ok) return;
+        const { plan } = result;
+        const { pieces, assembly } = plan;
+        const thickness = ({ paper }: { paper: number }) =>
+          paperFor(request.papers, paper).thickness;
+        const box = foldingBox(pieces, thickness, assembly);
+        const { steps } = planJob(plan, request, { boxes: 1, corners: 'round the base' });
+        const inSpace = steps.filter(
+          (step): step is AssemblyStep =>
+            step.kind === 'assembly' && step.operations[0].kind !== 'fold',
+        );
+        let last: readonly PlacedFace[] = [];
+        for (const step of inSpace) {
+          const scene = assemblyScenes(box, step);
+          step.operations.forEach((operation, at) => {
+            const start = scene({ at, share: 0 });
+            const end = scene({ at, share: 1 });
+            if (at > 0)
+              expect(apart(scene({ at: at - 1, share: 1 }).faces, start.faces)).toBeLessThan(1e-6);
+            // What is told is seen: something moves, and what moves is named.
+            if (['glue', 'fold up', 'join', 'attach', 'close'].includes(operation.kind)) {
+              const names = `${operation.kind} in ${step.id}`;
+              expect(start.moving.length, names).toBeGreaterThan(0);
+              expect(apart(start.faces, end.faces), names).toBeGreaterThan(1);
+              expect(apart(pick(start), pick(end)), names).toBeGreaterThan(0.01);
+            }
+          });
+          last = scene({ at: step.operations.length - 1, share: 1 }).faces;
+        }
+        expect(last.length).toBe(box.parts.reduce((sum, each) => sum + each.faces.length, 0));
+        expect(apart(last, closedFaces(box))).toBeLessThan(1e-6);
+      }),
+      { numRuns: 6 },
+    );
+  });
+});

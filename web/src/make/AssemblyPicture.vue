@@ -1,0 +1,316 @@
+<script setup lang="ts">
+import {
+  assemblyScenes,
+  cutoutPlaces,
+  faceInWords,
+  type AssemblyStep,
+  type FaceName,
+  type Gift,
+  type Papers,
+  type PlacedFace,
+  type Plan,
+} from '@rangoli/core';
+import { useElementSize } from '@vueuse/core';
+import { computed, useTemplateRef } from 'vue';
+import {
+  boundsOfAll,
+  drawFaces,
+  seenFrom,
+  viewBoxOf,
+  type DrawnFace,
+  type View,
+} from '../fold/axonometric.ts';
+import { coloursOf, foldingBoxOf } from '../fold/box-faces.ts';
+import { brass, giftFaces, giftPart } from '../fold/gift-faces.ts';
+import { chooseView, views, type SideToSee } from './choose-view.ts';
+import { motionArrows } from './motion-arrows.ts';
+import MotionArrow from './MotionArrow.vue';
+import ThreadDrawing from './ThreadDrawing.vue';
+import { useLoopedShare } from './use-looped-share.ts';
+
+/**
+ * One operation of an assembly step on the table, over and over: what moves and which way, what takes
+ * adhesive, where it goes, and the gift.
+ */
+const props = defineProps<{
+  plan: Plan;
+  papers: Papers;
+  gift: Gift;
+  step: AssemblyStep;
+  /** Which of its operations is at hand. */
+  at: number;
+}>();
+
+const box = computed(() => foldingBoxOf(props.plan, props.papers));
+const colours = computed(() =>
+  new Map(coloursOf(box.value, props.papers)).set(giftPart, { inside: brass, outside: brass }),
+);
+const sceneOf = computed(() => assemblyScenes(box.value, props.step));
+const operation = computed(() => props.step.operations[props.at] ?? props.step.operations[0]);
+
+const share = useLoopedShare({
+  milliseconds: () => 1800,
+  of: () => [props.step.id, props.at],
+});
+
+/** A side of a face of a piece: where adhesive is, or where it goes. */
+interface GluedSide {
+  readonly piece: string;
+  readonly face: number;
+  readonly side: 'inside' | 'outside';
+  readonly name: FaceName;
+}
+
+function gluedSides(at: number): {
+  readonly adhesive: readonly GluedSide[];
+  readonly target: readonly GluedSide[];
+} {
+  const glued = props.step.operations[at];
+  if (glued?.kind === 'glue') {
+    const { piece, faces, adhesiveOn, onto, ontoSide } = glued;
+    return {
+      adhesive: faces.map((name) => ({ piece, face: name.at, side: adhesiveOn, name })),
+      target: onto.map((name) => ({ piece, face: name.at, side: ontoSide, name })),
+    };
+  }
+  if (glued?.kind === 'attach') {
+    const { piece, onto, joints } = glued;
+    return {
+      adhesive: joints.map(({ face, adhesiveOn }) => ({
+        piece,
+        face: face.at,
+        side: adhesiveOn,
+        name: face,
+      })),
+      target: joints.map(({ on, onSide }) => ({
+        piece: onto,
+        face: on.at,
+        side: onSide,
+        name: on,
+      })),
+    };
+  }
+  return { adhesive: [], target: [] };
+}
+const sides = computed(() => gluedSides(props.at));
+
+function isAmong(
+  face: Pick<PlacedFace, 'part' | 'face'>,
+  all: readonly GluedSide[],
+): GluedSide | undefined {
+  const piece = box.value.parts.find(({ part }) => part.id === face.part)?.piece.id;
+  return all.find((each) => each.piece === piece && each.face === face.face);
+}
+
+/** The view of each operation: the one before keeps, as long as all is seen from there. */
+const view = computed((): View => {
+  let had: View = views[0];
+  for (let at = 0; at <= props.at; at++) {
+    const { adhesive, target } = gluedSides(at);
+    const toSee = sceneOf.value({ at, share: 0.3 }).faces.flatMap((face): readonly SideToSee[] => {
+      const glued = isAmong(face, adhesive) ?? isAmong(face, target);
+      return glued ? [{ face, side: glued.side }] : [];
+    });
+    had = chooseView(had, toSee);
+  }
+  return had;
+});
+const isFromBehind = computed(() => Math.abs(view.value.turn) > 90);
+
+/** How high above its place the gift is when it comes into sight, in millimetres. */
+const comesFrom = 120;
+
+function drawnAt(at: number, part: number) {
+  const { faces, gift } = sceneOf.value({ at, share: part });
+  const given = gift > 0 ? giftFaces(props.gift, view.value, (1 - gift) * comesFrom) : [];
+  return drawFaces([...faces, ...given], colours.value, 6, view.value);
+}
+const picture = computed(() => drawnAt(props.at, share.value));
+
+/** One frame for the whole step, so that nothing jumps. */
+const bounds = computed(() =>
+  boundsOfAll(
+    props.step.operations.flatMap((_, at) =>
+      [0.02, 0.25, 0.5, 0.75, 1].map((part) => drawnAt(at, part)),
+    ),
+  ),
+);
+
+const frame = useTemplateRef('frame');
+const { width, height } = useElementSize(frame);
+/** How much of the picture is one pixel of the screen. */
+const pixel = computed(() => {
+  const scale = Math.min(width.value / bounds.value.width, height.value / bounds.value.height);
+  return scale > 0 ? 1 / scale : 0;
+});
+
+/** How a face is marked: hatched where its adhesive is seen, dashed where it is behind, or where it goes. */
+function markOf(face: DrawnFace): 'adhesive' | 'behind' | 'target' | undefined {
+  const adhesive = isAmong(face, sides.value.adhesive);
+  if (adhesive) return adhesive.side === face.shows ? 'adhesive' : 'behind';
+  return isAmong(face, sides.value.target) ? 'target' : undefined;
+}
+
+/** The names of the faces that something is glued to: the sentence speaks of them. */
+const names = computed(() =>
+  picture.value.faces.flatMap((face) => {
+    const target = isAmong(face, sides.value.target);
+    return target && !isAmong(face, sides.value.adhesive)
+      ? [{ ...face.middle, text: faceInWords(target.name) }]
+      : [];
+  }),
+);
+
+/** The ways that parts go, as they are seen. */
+const arrows = computed(() => {
+  const scenes = [0, 0.15, 0.3, 0.45, 0.6, 0.75, 0.9].map((part) =>
+    sceneOf.value({ at: props.at, share: part }),
+  );
+  return motionArrows(scenes).map((way) => way.map(seenFrom(view.value)));
+});
+
+/** What is put through holes just now, and where they are seen. */
+const thread = computed(() => {
+  const now = operation.value;
+  if (now.kind !== 'thread') return undefined;
+  const part = box.value.parts.find(({ piece }) => piece.id === now.piece);
+  if (!part) return undefined;
+  const { faces } = sceneOf.value({ at: props.at, share: 1 });
+  const places = cutoutPlaces(part, now.cutouts, faces).map(seenFrom(view.value));
+  return { what: now.what, places };
+});
+</script>
+
+<template>
+  <div ref="frame" class="frame">
+    <svg :viewBox="viewBoxOf(bounds)" role="img" aria-label="The box as it is put together">
+      <defs>
+        <pattern
+          id="adhesive"
+          width="2.6"
+          height="2.6"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <line x1="0" x2="0" y1="0" y2="2.6" />
+        </pattern>
+      </defs>
+      <template v-for="(face, i) in picture.faces" :key="i">
+        <path
+          :d="face.path"
+          :fill="face.fill"
+          :class="{ gift: face.part === giftPart }"
+          fill-rule="evenodd"
+        />
+        <path v-if="markOf(face)" :d="face.path" :class="markOf(face)" fill-rule="evenodd" />
+      </template>
+      <ThreadDrawing v-if="thread && pixel > 0" v-bind="thread" :pixel="pixel" />
+      <template v-if="pixel > 0">
+        <MotionArrow v-for="(way, i) in arrows" :key="i" :way="way" :pixel="pixel" />
+        <text
+          v-for="name in names"
+          :key="name.text"
+          :x="name.x"
+          :y="name.y"
+          :font-size="15 * pixel"
+        >
+          {{ name.text }}
+        </text>
+      </template>
+    </svg>
+    <p v-if="sides.adhesive.length > 0 || isFromBehind" class="key">
+      <template v-if="sides.adhesive.length > 0">
+        <span><i class="hatched" />adhesive</span>
+        <span><i class="dashed" />where it goes</span>
+      </template>
+      <span v-if="isFromBehind">seen from the back</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  position: relative;
+  height: 100%;
+}
+
+svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+
+path {
+  stroke: var(--ink);
+  stroke-width: 1;
+  stroke-linejoin: round;
+  vector-effect: non-scaling-stroke;
+}
+
+.gift {
+  stroke-width: 0.6;
+}
+
+.adhesive {
+  fill: url('#adhesive');
+  stroke: var(--turmeric);
+  stroke-width: 2.5;
+}
+
+.behind,
+.target {
+  fill: none;
+  stroke: var(--turmeric);
+  stroke-width: 2;
+  stroke-dasharray: 6 5;
+}
+
+text {
+  fill: #fff;
+  font-weight: 600;
+  text-anchor: middle;
+  dominant-baseline: central;
+  paint-order: stroke;
+  stroke: var(--ink);
+  stroke-width: 4px;
+  stroke-linejoin: round;
+  vector-effect: non-scaling-stroke;
+}
+
+pattern line {
+  stroke: var(--turmeric);
+  stroke-width: 0.9;
+}
+
+.key {
+  position: absolute;
+  inset: auto auto 0 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  margin: 0;
+  font-size: 14px;
+  color: #d3e2dd;
+}
+
+.key span {
+  display: inline-flex;
+  align-items: center;
+  gap: 7px;
+}
+
+.key i {
+  width: 22px;
+  height: 13px;
+  border: 2px solid var(--turmeric);
+}
+
+.hatched {
+  background: repeating-linear-gradient(135deg, var(--turmeric) 0 1.5px, transparent 1.5px 5px);
+}
+
+.dashed {
+  border-style: dashed !important;
+}
+</style>
