@@ -116,12 +116,18 @@ function wayOn(
 }
 
 /** Ways in which one other piece that is cut already is cut again, to go with the one that came out otherwise. */
-function cutAnother(old: Answered, facts: readonly MadeWay[], mishap: Mishap): readonly WayOn[] {
+function cutAnother(
+  old: Answered,
+  facts: readonly MadeWay[],
+  mishap: Mishap,
+  first: readonly string[],
+): readonly WayOn[] {
   const cut = new Set(facts.map(({ piece }) => piece));
   return old.plan.pieces.flatMap(({ id, name }): readonly WayOn[] => {
     if (id === mishap.piece || !cut.has(id)) return [];
     const left = facts.filter(({ piece }) => piece !== id);
     const way = wayOn('another piece', old, left, [
+      ...first,
       `Keep it, and cut the ${name.toLowerCase()} again.`,
     ]);
     return way.kind !== 'none' && way.isGood ? [{ ...way, again: id }] : [];
@@ -149,7 +155,12 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
       : [];
   const tries = [wayOn('go on', old, facts, torn)];
   const down = cutDown(plan, facts, mishap);
-  if (down) tries.push(wayOn('trim', old, down, [`Cut the ${name} down to ${size}.`]));
+  if (down) {
+    // What is scored keeps its distance from the left and the top edge.
+    const isScored = down.some((each) => each.piece === mishap.piece && each.marks.length > 0);
+    const where = isScored ? ', at the right and the bottom' : '';
+    tries.push(wayOn('trim', old, down, [`Cut the ${name} down to ${size}${where}.`]));
+  }
   const trim = trimFor(plan, mishap);
   if (trim) {
     const { edge, depth, way } = trim;
@@ -161,7 +172,7 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
   }
   const others = tries.some((each) => each.kind !== 'none' && each.isGood)
     ? []
-    : cutAnother(old, facts, mishap);
+    : cutAnother(old, facts, mishap, torn);
   const ways = [...tries, ...others]
     .flatMap((each) => (each.kind === 'none' ? [] : [each]))
     .sort((a, b) => Number(b.isGood) - Number(a.isGood));

@@ -1,0 +1,337 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  cutSizeOf,
+  doneSoFar,
+  formatGap,
+  formatLength,
+  formatSize,
+  gridPositions,
+  inchFraction,
+  millimetres,
+  nanometres,
+  noProgress,
+  parseLength,
+  planBox,
+  planJob,
+  rescue,
+  usualRequest,
+  type DoneSoFar,
+  type Length,
+  type Mishap,
+  type Plan,
+  type PlanRequest,
+  type Side,
+  type WayOn,
+} from '../index.ts';
+import { anyRequest, sundial } from '../testing/requests.ts';
+
+/** A piece as it lies on the table: its size, and the lines that are on it, from its left and its top edge. */
+interface Card {
+  readonly width: number;
+  readonly height: number;
+  readonly lines: readonly {
+    readonly axis: 'column' | 'row';
+    readonly index: number;
+    at: number;
+  }[];
+}
+
+type Cards = ReadonlyMap<string, Card>;
+
+function pieceIn({ pieces }: Plan, id: string) {
+  const piece = pieces.find((each) => each.id === id);
+  if (!piece) throw new Error(`No ${id}`);
+  return piece;
+}
+
+function readingsIn(plan: Plan, id: string) {
+  return plan.marks.find(({ piece }) => piece === id)?.readings ?? [];
+}
+
+/** Where a grid line of a piece is planned. */
+function planned(plan: Plan, id: string, axis: 'column' | 'row', index: number): number {
+  const { columns, rows } = pieceIn(plan, id).grid;
+  return gridPositions(axis === 'column' ? columns : rows)[index] ?? NaN;
+}
+
+/** Pieces cut and scored exactly as planned, as far as they are done. */
+function asPlanned(plan: Plan, { cut, scored }: DoneSoFar): Cards {
+  return new Map(
+    [...cut].map((id) => {
+      const lines = scored
+        .filter(({ piece }) => piece === id)
+        .map(({ line: { axis, index } }) => ({ axis, index, at: planned(plan, id, axis, index) }));
+      return [id, { ...cutSizeOf(pieceIn(plan, id).grid), lines }];
+    }),
+  );
+}
+
+function cutOff(card: Card, edge: Side, depth: number): Card {
+  const isWide = edge === 'left' || edge === 'right';
+  const axis = isWide ? 'column' : 'row';
+  const size = {
+    width: card.width - (isWide ? depth : 0),
+    height: card.height - (isWide ? 0 : depth),
+  };
+  const shift = edge === 'left' || edge === 'top' ? depth : 0;
+  const lines = card.lines
+    .map((line) => (line.axis === axis ? { ...line, at: line.at - shift } : line))
+    .filter(({ axis: way, at }) => at > 0 && at < (way === 'column' ? size.width : size.height));
+  return { ...size, lines };
+}
+
+/** What the mishap has made of the piece; a torn one is cut when the maker is told to. */
+function afterwards(plan: Plan, card: Card, mishap: Mishap): Card {
+  const from = (axis: string, index: number) =>
+    readingsIn(plan, mishap.piece).find((each) => each.axis === axis && each.index === index)?.from;
+  if (mishap.kind === 'cut') {
+    const { width, height } = mishap;
+    const lines = card.lines.map((line) => {
+      const longer = line.axis === 'column' ? width - card.width : height - card.height;
+      return from(line.axis, line.index) === 'end' ? { ...line, at: line.at + longer } : line;
+    });
+    return { width, height, lines };
+  }
+  if (mishap.kind === 'torn') return card;
+  const { axis, index } = mishap.line;
+  const size = axis === 'column' ? card.width : card.height;
+  const at = from(axis, index) === 'end' ? size - mishap.at : mishap.at;
+  const others = card.lines.filter((line) => line.axis !== axis || line.index !== index);
+  return { ...card, lines: [...others, { axis, index, at }] };
+}
+
+function typed(text: string, { kit }: PlanRequest): number {
+  const parsed = parseLength(text, kit.trimmer.unit);
+  if (!parsed.ok) throw new Error(`No length: ${text}`);
+  return parsed.length;
+}
+
+/** Does to the piece what the first sentence says: cuts a strip off, or cuts it down. */
+function followed(card: Card, { sentences }: WayOn, request: PlanRequest): Card {
+  const [first = ''] = sentences;
+  const off = /^Cut (.+) off the .+ at the (left|right|top|bottom)[,:]/.exec(first);
+  const edges: readonly Side[] = ['left', 'right', 'top', 'bottom'];
+  const edge = edges.find((each) => each === off?.[2]);
+  if (off && edge) return cutOff(card, edge, typed(off[1] ?? '', request));
+  const down = /^Cut the .+ down to (.+) × ([^,]+)(?:, at the right and the bottom)?\.$/.exec(
+    first,
+  );
+  if (!down) return card;
+  const unit = request.kit.trimmer.unit === 'inch' ? ' in' : ' mm';
+  const high = typed(down[2] ?? '', request);
+  const wide = typed(`${down[1] ?? ''}${unit}`, request);
+  return cutOff(cutOff(card, 'right', card.width - wide), 'bottom', card.height - high);
+}
+
+/** A told figure has three places of a millimetre. */
+function expectNear(one: number, other: number, what: string): void {
+  expect(Math.abs(one - other), what).toBeLessThan(2000);
+}
+
+/** Everything on the table is in the plan, line for line; and the maker is told of all that is not as it was. */
+function expectToFit(old: Plan, way: WayOn, cards: Cards, wanted: PlanRequest): void {
+  const { plan, request, sentences } = way;
+  for (const [id, card] of cards) {
+    if (id === way.again) continue;
+    const { width, height } = cutSizeOf(pieceIn(plan, id).grid);
+    expectNear(card.width, width, id);
+    expectNear(card.height, height, id);
+    for (const { axis, index, at } of card.lines)
+      expectNear(planned(plan, id, axis, index), at, `${id} ${axis} ${index}`);
+  }
+  const { trimmer, board } = request.kit;
+  for (const { id, name, grid } of plan.pieces) {
+    const was = cutSizeOf(pieceIn(old, id).grid);
+    const { width, height } = cutSizeOf(grid);
+    const isCut = cards.has(id) && way.again !== id;
+    const isOther = was.width !== width || was.height !== height;
+    const cut = `${name}: cut it ${formatSize(width, height, trimmer.unit)}.`;
+    expect(sentences.includes(cut), cut).toBe(!isCut && isOther);
+    const readings = readingsIn(plan, id);
+    const sorted = [...new Set(readings.map(({ reading }) => reading))].sort((a, b) => a - b);
+    const score = `${name}: score at ${sorted.map((each) => formatLength(each, board.unit)).join(', ')}.`;
+    const stays = readings.every(({ axis, index, position }) => {
+      const [size, other] = axis === 'column' ? [width, was.width] : [height, was.height];
+      const before = planned(old, id, axis, index);
+      return position === before || size - position === other - before;
+    });
+    const same = stays && readings.length === readingsIn(old, id).length;
+    expect(sentences.includes(score), score).toBe(!same && sorted.length > 0);
+  }
+  expect(sentences.length).toBeGreaterThan(0);
+  for (const { state } of plan.pairs) {
+    const loose = sentences.some((each) => each.endsWith('would be loose.'));
+    const tight = sentences.some((each) => each.endsWith('would be too tight.'));
+    if (state !== 'holds') expect(state === 'tight' ? tight : loose).toBe(true);
+  }
+  const worse = (state: string) => ['holds', 'loose', 'tight'].indexOf(state);
+  const worst = ({ pairs }: Plan) => Math.max(0, ...pairs.map(({ state }) => worse(state)));
+  for (const [where, left, least] of [
+    ['at the sides', plan.room.across, wanted.room.across.floor],
+    ['at front and back', plan.room.deep, wanted.room.deep.floor],
+    ['over the top', plan.room.high, wanted.room.high.floor],
+  ] as const) {
+    const told = sentences.includes(
+      `The gift has less room than you asked for: ${formatGap(left)} ${where}, and not ${formatGap(least)}.`,
+    );
+    expect(told, where).toBe(left < least);
+    if (way.isGood) expect(told).toBe(false);
+  }
+  if (way.isGood) expect(worst(plan)).toBeLessThanOrEqual(worst(old));
+}
+
+/** Something that goes wrong: a cut or a score so many steps off, or an edge torn so many deep. */
+const anySlip = fc.record({
+  kind: fc.constantFrom<Mishap['kind']>('cut', 'score', 'torn'),
+  piece: fc.nat({ max: 5 }),
+  line: fc.nat({ max: 20 }),
+  off: fc.integer({ min: -12, max: 12 }),
+  offDown: fc.constantFrom(0, 0, 4, 8),
+  edge: fc.constantFrom<Side>('left', 'right', 'top', 'bottom'),
+});
+
+type Slip = typeof anySlip extends fc.Arbitrary<infer Drawn> ? Drawn : never;
+
+/** A measure as it would be read off a ruler that has a step so large. */
+function grown(size: number, steps: number, { kit }: PlanRequest): Length {
+  const step = kit.trimmer.unit === 'inch' ? inchFraction(1, 64) : millimetres(0.5);
+  return nanometres(Math.max(step, size + steps * step));
+}
+
+function mishapOf(
+  { plan, request }: Pick<WayOn, 'plan' | 'request'>,
+  { kind, piece: nth, line, off, offDown, edge }: Slip,
+): Mishap {
+  const piece = plan.pieces[nth % plan.pieces.length];
+  if (!piece) throw new Error('A box has pieces');
+  const { id, grid } = piece;
+  const { width, height } = cutSizeOf(grid);
+  const marked = readingsIn(plan, id).filter(({ mark }) => mark !== undefined);
+  const reading = marked[line % Math.max(1, marked.length)];
+  if (kind === 'torn')
+    return { kind, piece: id, edge, depth: grown(0, Math.abs(off) + 1, request) };
+  if (kind === 'cut' || !reading)
+    return {
+      kind: 'cut',
+      piece: id,
+      width: grown(width, off, request),
+      height: grown(height, offDown, request),
+    };
+  const { axis, index } = reading;
+  return { kind, piece: id, line: { axis, index }, at: grown(reading.reading, off, request) };
+}
+
+/** Cuts so many of the pieces, and scores so many of their lines that are marked. */
+function doneOn(plan: Plan, pieces: number, lines: number): DoneSoFar {
+  const cut = new Set(plan.pieces.slice(0, pieces).map(({ id }) => id));
+  const scored = plan.marks
+    .filter(({ piece }) => cut.has(piece))
+    .flatMap(({ piece, readings }) =>
+      readings.flatMap(({ axis, index, mark }) =>
+        mark === undefined ? [] : [{ piece, line: { axis, index } }],
+      ),
+    );
+  return { cut, scored: scored.slice(0, lines) };
+}
+
+describe('the card in the maker’s hands', () => {
+  it('is in every way on as it is on the table, after one mishap and after another', () => {
+    const told = { trims: 0, downs: 0, others: 0, second: 0, lost: 0, scores: 0 };
+    fc.assert(
+      fc.property(
+        anyRequest,
+        fc.nat({ max: 3 }),
+        fc.nat({ max: 12 }),
+        anySlip,
+        anySlip,
+        fc.nat(),
+        (request, pieces, lines, slip, next, which) => {
+          const result = planBox(request);
+          if (!result.ok) return;
+          let now = { plan: result.plan, request };
+          let done = doneOn(now.plan, pieces, lines);
+          let cards = asPlanned(now.plan, done);
+          for (const each of [slip, next]) {
+            const mishap = mishapOf(now, each);
+            const before = cards.get(mishap.piece) ?? {
+              ...cutSizeOf(pieceIn(now.plan, mishap.piece).grid),
+              lines: [],
+            };
+            const { ways, again, why } = rescue(now.plan, now.request, done, mishap);
+            const size = cutSizeOf(pieceIn(now.plan, mishap.piece).grid);
+            const { unit } = request.kit.trimmer;
+            expect(again).toMatch(/^Cut the .+ again: .+\.$/);
+            expect(again).toContain(`: ${formatSize(size.width, size.height, unit)}.`);
+            expect(why !== undefined).toBe(ways.length === 0);
+            if (why !== undefined) expect(why).toMatch(/^[A-Z].+\.$/);
+            const after = (way: WayOn) =>
+              new Map(cards).set(
+                mishap.piece,
+                followed(afterwards(now.plan, before, mishap), way, request),
+              );
+            const firstPoor = ways.findIndex(({ isGood }) => !isGood);
+            expect(ways.slice(firstPoor).every(({ isGood }) => firstPoor < 0 || !isGood)).toBe(
+              true,
+            );
+            for (const way of ways) {
+              expectToFit(now.plan, way, after(way), now.request);
+              const [first = ''] = way.sentences;
+              const name = pieceIn(now.plan, mishap.piece).name.toLowerCase();
+              const starts = {
+                trim: `Cut `,
+                'another piece': mishap.kind === 'torn' ? 'Cut ' : 'Keep it, and cut the ',
+                'go on': mishap.kind === 'torn' ? 'Cut ' : '',
+              }[way.kind];
+              expect(first.startsWith(starts)).toBe(true);
+              if (way.kind === 'trim') expect(first).toContain(name);
+              if (way.kind === 'trim') told[mishap.kind === 'score' ? 'trims' : 'downs']++;
+              if (way.again !== undefined) {
+                told.others++;
+                expect(way.isGood && cards.has(way.again) && way.again !== mishap.piece).toBe(true);
+                expect(ways.some((one) => one.isGood && one.again === undefined)).toBe(false);
+              }
+            }
+            told.lost += Number(ways.length === 0);
+            told.scores += ways
+              .flatMap(({ sentences }) => sentences)
+              .filter((sentence) => sentence.includes('score at')).length;
+            const chosen = ways[which % Math.max(1, ways.length)];
+            if (!chosen) return;
+            if (each === next) told.second++;
+            cards = new Map([...after(chosen)].filter(([id]) => id !== chosen.again));
+            now = chosen;
+            // What stands comes back out of the stored box, with no step of the new job done yet.
+            const job = planJob(now.plan, now.request, { boxes: 1, corners: 'round the base' });
+            done = doneSoFar(now.plan, job, noProgress(1), now.request.made);
+            expect(new Set(done.cut)).toEqual(new Set(cards.keys()));
+            const known = (id: string, axis: string, index: number) =>
+              done.scored.some(
+                ({ piece, line }) => piece === id && line.axis === axis && line.index === index,
+              );
+            for (const [id, { lines: all }] of cards) {
+              for (const { axis, index } of all) expect(known(id, axis, index)).toBe(true);
+              const count = done.scored.filter(({ piece }) => piece === id).length;
+              expect(count, id).toBe(all.length);
+            }
+          }
+        },
+      ),
+      { numRuns: 150 },
+    );
+    for (const [what, count] of Object.entries(told)) expect(count, what).toBeGreaterThan(0);
+  });
+
+  it('is not of a box that has no such piece', () => {
+    const request = usualRequest(sundial, 'inch');
+    const result = planBox(request);
+    if (!result.ok) throw new Error('The sundial has a box');
+    const mishap = {
+      kind: 'torn',
+      piece: 'sail',
+      edge: 'left',
+      depth: inchFraction(1, 8),
+    } as const;
+    expect(() => rescue(result.plan, request, doneOn(result.plan, 1, 0), mishap)).toThrow('sail');
+  });
+});
