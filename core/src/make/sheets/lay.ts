@@ -1,5 +1,6 @@
 import { minus, plus, zero, type Length } from '../../length/index.ts';
 import { paperFor, type Paper, type Papers } from '../../paper/index.ts';
+import { layByPatterns } from './lay-by-patterns.ts';
 import { layInStrips } from './strips.ts';
 
 /** One piece on one sheet, by its top left corner; turned a quarter when it lies sideways. */
@@ -151,39 +152,38 @@ function apart(rectangles: readonly Rectangle[], paper: Paper): number {
   return alone.length;
 }
 
-function layOn(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
+/** Pieces one after the other, the largest first; the fewest sheets that a short search finds. */
+function layOneByOne(paper: Paper, pieces: readonly SheetPiece[], least: number) {
   const rectangles = pieces
     .flatMap(({ id, copies, width, height }): readonly Rectangle[] =>
       Array.from({ length: copies }, () => ({ piece: id, width, height })),
     )
     .sort((a, b) => b.width * b.height - a.width * a.height);
-  const used = rectangles.reduce((sum, { width, height }) => sum + width * height, 0);
-  const sheet = paper.sheet.width * paper.sheet.height;
-  const least = Math.max(Math.ceil(used / sheet), apart(rectangles, paper));
-  const layout = layInOrder(rectangles, [], 0, paper, rectangles.length, least, {
-    tries,
-    found: false,
-  });
-  if (!layout) throw new RangeError(`A piece is larger than a sheet of ${paper.name}`);
-  return {
-    paper: paper.id,
-    sheets: layout.sheets,
-    placements: layout.placements,
-    leftOver: 1 - used / (layout.sheets * sheet),
-  };
+  return layInOrder(
+    rectangles,
+    [],
+    0,
+    paper,
+    rectangles.length,
+    Math.max(least, apart(rectangles, paper)),
+    { tries, found: false },
+  );
 }
 
 /** Strips are quicker to cut; they are left only where that saves a sheet. */
 function layForTrimmer(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
-  const strips = layInStrips(paper, pieces);
-  // One sheet can't be bettered.
-  const densest = strips?.sheets === 1 ? undefined : layOn(paper, pieces);
-  if (!strips || (densest && strips.sheets > densest.sheets))
-    return densest ?? layOn(paper, pieces);
-  const { sheets, placements } = strips;
   const used = pieces.reduce((sum, { copies, width, height }) => sum + copies * width * height, 0);
-  const leftOver = 1 - used / (sheets * paper.sheet.width * paper.sheet.height);
-  return { paper: paper.id, sheets, placements, leftOver };
+  const sheet = paper.sheet.width * paper.sheet.height;
+  const least = Math.ceil(used / sheet);
+  const strips = layInStrips(paper, pieces);
+  const densest =
+    strips && strips.sheets <= least
+      ? undefined
+      : (layByPatterns(paper, pieces) ?? layOneByOne(paper, pieces, least));
+  const best = strips && (!densest || strips.sheets <= densest.sheets) ? strips : densest;
+  if (!best) throw new RangeError(`A piece is larger than a sheet of ${paper.name}`);
+  const { sheets, placements } = best;
+  return { paper: paper.id, sheets, placements, leftOver: 1 - used / (sheets * sheet) };
 }
 
 /**
