@@ -65,6 +65,18 @@ function drawLine({ dot, wide, high, dots }: Picture, [a, b]: Line, ink: number)
   }
 }
 
+/**
+ * The blunt end of a score: two that are made one after the other, a hair beside each other, are one fold.
+ */
+function endOf(end: Place, from: Place): Line {
+  const long = Math.hypot(end.x - from.x, end.y - from.y) || 1;
+  const [dx, dy] = [((end.x - from.x) / long) * 0.05, ((end.y - from.y) / long) * 0.05];
+  return [
+    { x: end.x - dy, y: end.y + dx },
+    { x: end.x + dy, y: end.y - dx },
+  ];
+}
+
 function pictureOf(card: Card): Picture {
   const dot = Math.max(0.15, Math.max(card.width, card.height) / 900);
   const [wide, high] = [Math.floor(card.width / dot), Math.floor(card.height / dot)];
@@ -89,7 +101,11 @@ function pictureOf(card: Card): Picture {
       for (let i = clip(Math.min(...xs) - 1, wide); i < clip(Math.max(...xs) + 2, wide); i++)
         if (!isThere(one, { x: (i + 0.5) * dot, y: (j + 0.5) * dot })) dots[j * wide + i] = nothing;
   }
-  for (const line of card.scores) drawLine(picture, line, scored);
+  for (const line of card.scores) {
+    drawLine(picture, line, scored);
+    for (const [from, to] of [line, [line[1], line[0]] as const])
+      drawLine(picture, endOf(from, to), scored);
+  }
   for (const line of card.slits) drawLine(picture, line, slit);
   return picture;
 }
@@ -207,9 +223,18 @@ function hingesOn(
       hinges.set(key, known);
     }
   }
-  // Parts that meet in a tip don't hang together.
+  // Parts that meet in a tip don't hang together: what they share is short beside what either hangs on.
+  const longest = (face: CardFace) =>
+    Math.max(
+      ...[...hinges.values()]
+        .filter(({ faces }) => faces.includes(face))
+        .map(({ places }) => places.length),
+    );
   return [...hinges.values()]
-    .filter(({ places }) => places.length * dot > 2)
+    .filter(
+      ({ faces, places }) =>
+        places.length * dot > 2 && places.length > 0.12 * Math.min(...faces.map(longest)),
+    )
     .map(({ faces, places }) => ({
       faces,
       middle: {

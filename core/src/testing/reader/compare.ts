@@ -8,7 +8,7 @@ import { fromLine, isInRing, type Line, type Place } from './plane.ts';
  */
 
 /** As far as a place may be off that was told to the nearest mark of a ruler, and a little. */
-const off = 0.62;
+const off = 0.8;
 
 /** Where a piece is planned to have card, and how far a place is from where that changes. */
 function plannedCard(grid: ScoreGrid) {
