@@ -17,6 +17,7 @@ import { diamondWrap } from './diamond-wrap.ts';
 import { manySided } from './many-sided.ts';
 import { petalTop } from './petal-top.ts';
 import { shell } from './shell.ts';
+import { sleeve } from './sleeve.ts';
 import { tower } from './tower.ts';
 import { ringSeat } from './ring-seat.ts';
 import { tentTop } from './tent-top.ts';
@@ -27,6 +28,7 @@ import { optionsOf, type StyleOption } from './options.ts';
 
 const others = [
   drawer,
+  sleeve,
   tallBox,
   tuckEnd,
   overlapTop,
