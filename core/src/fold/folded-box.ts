@@ -147,7 +147,8 @@ function stacking(
       const cards = (lower.card + upper.card) / 2;
       const wanted = dot(lowerLift, out) + cards;
       const has = row[face.face] ?? origin;
-      const missing = wanted - dot(has, out) - standsOff(lower, on.face, upper, face.face, out);
+      const missing =
+        wanted - dot(has, out) - standsOff({ lower, on: on.face, upper, face: face.face, out });
       if (missing > 0) row[face.face] = add(has, scale(out, missing));
       const heap = heaps[face.part];
       if (heap)
@@ -157,13 +158,19 @@ function stacking(
 }
 
 /** How far a face stands off another one already, along a direction. */
-function standsOff(
-  lower: FoldingPart,
-  on: number,
-  upper: FoldingPart,
-  face: number,
-  out: Vector,
-): number {
+function standsOff({
+  lower,
+  on,
+  upper,
+  face,
+  out,
+}: {
+  readonly lower: FoldingPart;
+  readonly on: number;
+  readonly upper: FoldingPart;
+  readonly face: number;
+  readonly out: Vector;
+}): number {
   const cornerOf = (part: FoldingPart, at: number) => {
     const corner = part.pattern.corners[part.pattern.faces[at]?.corners[0] ?? 0] ?? origin;
     return placeInto(part.faces[at] ?? part.closed, corner);

@@ -17,6 +17,9 @@ import { drawGrid, columnScore, valley } from './draw-grid.ts';
 import { apothemOf, sideTangent, type ManySided } from './many-sided.ts';
 import { marksWindow, section } from './sections.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { bends: 3, joins: 4 } as const;
+
 /** A handle over a cup, with how it meets the cup. */
 export interface ArchHandle {
   readonly sections: readonly Section[];
@@ -34,10 +37,17 @@ type Brief = Pick<StyleBrief<unknown>, 'kit'> & { readonly papers: Papers };
  */
 export function archHandle(
   brief: Brief,
-  cup: ManySided,
-  side: Section,
-  wall: Section,
-  paper: number,
+  {
+    cup,
+    side,
+    wall,
+    paper,
+  }: {
+    readonly cup: ManySided;
+    readonly side: Section;
+    readonly wall: Section;
+    readonly paper: number;
+  },
 ): ArchHandle {
   const { sides } = cup;
   const card = paperFor(brief.papers, cup.paper).thickness;
@@ -53,10 +63,14 @@ export function archHandle(
   };
   // Above the rim the arch begins, with room for a hand in all.
   const rise = plus(wall.target, largest(millimetres(20), times(side.target, 0.4)));
-  const leg = section(brief, 'handle leg', plus(wall.least, millimetres(8)), rise, 0.1);
+  const leg = section(brief, 'handle leg', {
+    least: plus(wall.least, millimetres(8)),
+    target: rise,
+    weight: 0.1,
+  });
   const wide = smallest(millimetres(22), times(side.least, 0.7));
   const width: Section = {
-    ...section(brief, 'handle width', times(wide, 2 / 3), wide, 0.1),
+    ...section(brief, 'handle width', { least: times(wide, 2 / 3), target: wide, weight: 0.1 }),
     most: largest(wide, side.least),
   };
   const facets = sides / 2 - 1;
@@ -77,7 +91,7 @@ export function archHandle(
           rows: [size(width.id)],
           picture: ['w'.repeat(across.length)],
           lines: Array.from({ length: sides / 2 }, (_, i) =>
-            columnScore(i + 1, 0, 1, valley(360 / sides, 3)),
+            columnScore(i + 1, 0, 1, valley(360 / sides, stages.bends)),
           ),
         }),
     },
@@ -104,7 +118,7 @@ export function archHandle(
         right: vector(0, 0, 1),
         up: vector(1, 0, 0),
         at: vector(0, -out, middle),
-        joins: 4,
+        joins: stages.joins,
         opens: vector(0, 0, toMillimetres(size(leg.id))),
       };
     },

@@ -28,7 +28,7 @@ export function tuckRoom(card: Length): Length {
 /** A panel that covers the gift's room, between the wall that it hangs on and the flap that it tucks in. */
 export function tuckedPanel(brief: Brief, id: string, card: Length): Section {
   const { least, target } = brief.inside.deep;
-  return section(brief, id, plus(least, card), plus(target, card));
+  return section(brief, id, { least: plus(least, card), target: plus(target, card) });
 }
 
 /** The fit of such a panel in what it covers. */
@@ -49,7 +49,7 @@ export function tuckFit(piece: string, over: string, panel: string, card: Length
 export function tuckFlap(brief: Brief, id: string, wall: Length): Section {
   const wanted = smallest(millimetres(18), largest(times(wall, 0.6), millimetres(5)));
   return {
-    ...section(brief, id, times(wanted, 2 / 3), wanted, 0.1),
+    ...section(brief, id, { least: times(wanted, 2 / 3), target: wanted, weight: 0.1 }),
     most: largest(wanted, smallest(plus(wanted, millimetres(6)), wall)),
   };
 }
@@ -82,10 +82,17 @@ function trimmedTo(panel: number, place: EndPlace, length: Length): Cutout {
 export function roundedFlap(
   panel: number,
   place: EndPlace,
-  outward: number,
-  along: Length,
-  down: Length,
-  stand: Length,
+  {
+    outward,
+    along,
+    down,
+    stand,
+  }: {
+    readonly outward: number;
+    readonly along: Length;
+    readonly down: Length;
+    readonly stand: Length;
+  },
 ): readonly Cutout[] {
   const y = place.y(outward + 1);
   const back = times(down, -place.outward);
@@ -196,7 +203,7 @@ export function tuckedEnd(end: TuckedEnd): TubeEnd {
         ],
         cutouts: [
           ...[panels.right, panels.left].map((panel) => trimmedTo(panel, place, dust)),
-          ...roundedFlap(hung, place, 1, round, round, stand),
+          ...roundedFlap(hung, place, { outward: 1, along: round, down: round, stand }),
           ...(hangs ? hangTab(facing, place, size(lid), apart) : []),
           ...(thumb && !hangs
             ? [
@@ -221,16 +228,27 @@ export function tuckedEnd(end: TuckedEnd): TubeEnd {
       const cover = [hung + 0.5, place.row(0) + 0.5] as const;
       const wallRow = place.row(0) < place.row(1) ? place.row(0) - 0.95 : place.row(0) + 1.95;
       return [
-        lies(part, dust(panels.right), cover, 'inside', 'tuck', 0.8),
-        lies(part, dust(panels.left), cover, 'inside', 'tuck', 0.8),
-        lies(
-          part,
-          [hung + 0.5, place.row(1) + 0.5],
-          [facing + 0.1, wallRow],
-          'inside',
-          'tuck',
-          0.4,
-        ),
+        lies(part, {
+          face: dust(panels.right),
+          on: cover,
+          side: 'inside',
+          holds: 'tuck',
+          covers: 0.8,
+        }),
+        lies(part, {
+          face: dust(panels.left),
+          on: cover,
+          side: 'inside',
+          holds: 'tuck',
+          covers: 0.8,
+        }),
+        lies(part, {
+          face: [hung + 0.5, place.row(1) + 0.5],
+          on: [facing + 0.1, wallRow],
+          side: 'inside',
+          holds: 'tuck',
+          covers: 0.4,
+        }),
       ];
     },
   };
@@ -254,7 +272,8 @@ export function overlappedEnd(
       const wide = minus(half(apart), stand);
       const shaped = (panel: number): readonly Cutout[] => {
         if (shape === 'straight') return [];
-        if (shape === 'round') return roundedFlap(panel, place, 0, wide, free, stand);
+        if (shape === 'round')
+          return roundedFlap(panel, place, { outward: 0, along: wide, down: free, stand });
         const y = place.y(1);
         const back = plus(y, times(free, -place.outward));
         const middle = plus(place.x(panel), half(apart));
@@ -297,9 +316,27 @@ export function overlappedEnd(
       const near = (panel: number) =>
         [panel + 0.5, place.row(0) === 0 ? 1 - besideHinge : place.row(0) + besideHinge] as const;
       return [
-        lies(part, near(panels.right), near(panels.back), 'inside', 'tuck', 0),
-        lies(part, near(panels.left), near(panels.back), 'inside', 'tuck', 0),
-        lies(part, near(panels.front), near(panels.back), 'outside', 'tuck', 0.02),
+        lies(part, {
+          face: near(panels.right),
+          on: near(panels.back),
+          side: 'inside',
+          holds: 'tuck',
+          covers: 0,
+        }),
+        lies(part, {
+          face: near(panels.left),
+          on: near(panels.back),
+          side: 'inside',
+          holds: 'tuck',
+          covers: 0,
+        }),
+        lies(part, {
+          face: near(panels.front),
+          on: near(panels.back),
+          side: 'outside',
+          holds: 'tuck',
+          covers: 0.02,
+        }),
       ];
     },
   };

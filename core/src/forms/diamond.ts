@@ -7,6 +7,9 @@ import type { PieceTemplate, SizeOf } from './brief.ts';
 import { diagonalScore, drawGrid, following, mountain, valley } from './draw-grid.ts';
 import type { Layers } from './sections.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { walls: 0, gussets: 1, tips: 2 } as const;
+
 /** How much longer a line at 45° is than its way along an edge of the sheet. */
 export const slant = Math.SQRT2;
 
@@ -150,19 +153,19 @@ export function diamondTemplate(diamond: Diamond, card: (slot: number) => Length
       });
       const { wall } = diamondSizes(diamond, size);
       const most = minus(wall, times(card(diamond.paper), 2));
-      const onto = following(valley(180, 1));
-      const round = following(valley(90, 1));
+      const onto = following(valley(180, stages.gussets));
+      const round = following(valley(90, stages.gussets));
       const diagonals = walls.flatMap(({ from, to, ends }, i): readonly Diagonal[] => {
         // Even walls are the back and the front.
         const lieHere = (i % 2 === 0) === diamond.wide;
         const middle = middleBefore(walls, i);
         return [
-          diagonalScore(point(from), point(to), valley(90, 0)),
+          diagonalScore(point(from), point(to), valley(90, stages.walls)),
           diagonalScore(point(from), point(ends[0]), lieHere ? onto : round),
           diagonalScore(point(to), point(ends[1]), lieHere ? onto : round),
-          diagonalScore(point(ends[0]), point(ends[1]), valley(180, 2)),
+          diagonalScore(point(ends[0]), point(ends[1]), valley(180, stages.tips)),
           ...(middle
-            ? [diagonalScore(point(from), point(middle), following(mountain(180, 1)))]
+            ? [diagonalScore(point(from), point(middle), following(mountain(180, stages.gussets)))]
             : []),
         ];
       });
@@ -195,9 +198,11 @@ export function diamondTemplate(diamond: Diamond, card: (slot: number) => Length
 export function diamondPart(
   diamond: Diamond,
   size: SizeOf,
-  at: Part['at'],
-  joins: number,
-  opens?: Part['at'],
+  {
+    at,
+    joins,
+    opens,
+  }: { readonly at: Part['at']; readonly joins: number; readonly opens?: Part['at'] },
 ): Part {
   const [b, w, a] = [diamond.first, diamond.band, diamond.second].map(size);
   const sections = [b ?? zero, w ?? zero, a ?? zero];

@@ -64,7 +64,7 @@ function flapBoxWall(brief: Brief, id: string) {
   const { high } = brief.inside;
   // Half the floor's card below its line, half the lid's above the room.
   const needed = (clear: Length) => largest(plus(clear, card), leastWall);
-  return section(brief, `${id} wall`, needed(high.least), needed(high.target));
+  return section(brief, `${id} wall`, { least: needed(high.least), target: needed(high.target) });
 }
 
 /**
@@ -117,13 +117,18 @@ export function flapBox(asked: Brief, box: FlapBox): StyleFrame {
               id,
               root: { column: 1.5, row: 3.5 },
               at: vector(0, aside, -toMillimetres(card) / 2),
-              joins: 0,
             }),
           ],
           stacks: [
             ...(corners === 'tabs' ? tabStacks(id) : webs.flatMap((web) => webStacks(id, web))),
             ...earStacks(box, webs),
-            lies(id, [1.5, 0.9], [1.1, 4.05], 'inside', 'tuck', 0.4),
+            lies(id, {
+              face: [1.5, 0.9],
+              on: [1.1, 4.05],
+              side: 'inside',
+              holds: 'tuck',
+              covers: 0.4,
+            }),
           ],
           cavity: roomOf(inside),
           giftEnters: stages.gift,
@@ -224,7 +229,7 @@ function drawFlapBox(
 /** Tabs may not meet in the middle of the side wall. */
 function tabTrims(above: Length, wall: Length, across: Length, deep: Length): readonly Cutout[] {
   const most = minus(half(deep), millimetres(0.8));
-  return trimmedCorners(false, zero, wall, across, deep, most).map((cutout) =>
+  return trimmedCorners({ onSides: false, origin: zero, wall, across, deep, most }).map((cutout) =>
     cutout.shape === 'trim'
       ? { ...cutout, corners: cutout.corners.map(({ x, y }) => ({ x, y: plus(y, above) })) }
       : cutout,
@@ -280,7 +285,9 @@ function lockSlits(xs: readonly Length[], fold: Length, stand: Length): readonly
 function tabStacks(id: string): readonly Stack[] {
   const near = (column: number) => (column === 0 ? 0.99 : 2.01);
   return [0, 2].flatMap((column) =>
-    [2, 4].map((row) => lies(id, [near(column), row + 0.5], [near(column), 3.5], 'inside')),
+    [2, 4].map((row) =>
+      lies(id, { face: [near(column), row + 0.5], on: [near(column), 3.5], side: 'inside' }),
+    ),
   );
 }
 
@@ -290,7 +297,15 @@ function earStacks({ id, corners }: FlapBox, webs: readonly Web[]): readonly Sta
     const ear = [near(column), 1.5] as const;
     const beneath =
       corners === 'tabs'
-        ? [2, 4].map((row) => lies(id, ear, [near(column), row + 0.5], 'inside', 'tuck', 0))
+        ? [2, 4].map((row) =>
+            lies(id, {
+              face: ear,
+              on: [near(column), row + 0.5],
+              side: 'inside',
+              holds: 'tuck',
+              covers: 0,
+            }),
+          )
         : webs
             .filter(({ cell }) => cell.column === column)
             .map(({ cell, floor }) => {
@@ -298,8 +313,11 @@ function earStacks({ id, corners }: FlapBox, webs: readonly Web[]): readonly Sta
                 floor.column + (cell.column === floor.column ? 0.005 : -0.005),
                 floor.row + (cell.row === floor.row ? 0.01 : -0.01),
               ] as const;
-              return lies(id, ear, upper, 'inside', 'tuck', 0);
+              return lies(id, { face: ear, on: upper, side: 'inside', holds: 'tuck', covers: 0 });
             });
-    return [lies(id, ear, [near(column), 3.5], 'inside', 'tuck', 0.8), ...beneath];
+    return [
+      lies(id, { face: ear, on: [near(column), 3.5], side: 'inside', holds: 'tuck', covers: 0.8 }),
+      ...beneath,
+    ];
   });
 }

@@ -26,6 +26,9 @@ import {
   type Tray,
 } from './tray.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { gift: 3 } as const;
+
 type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'> & {
   readonly papers: Papers;
 };
@@ -61,7 +64,10 @@ export function giftTray(
   const floor = floorSections(brief, plain.id, card, layers);
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
   const { high } = brief.inside;
-  const wall = section(brief, `${plain.id} wall`, needed(high.least), needed(high.target));
+  const wall = section(brief, `${plain.id} wall`, {
+    least: needed(high.least),
+    target: needed(high.target),
+  });
   const inside = (size: SizeOf): Extents => ({
     across: clearInside(size(floor.across), card, layers.across),
     deep: clearInside(size(floor.deep), card, layers.deep),
@@ -80,7 +86,6 @@ export function giftTray(
       id: plain.id,
       root: trayFloor(tray),
       at: vector(0, 0, -toMillimetres(card) / 2),
-      joins: 0,
     }),
   };
 }
@@ -117,7 +122,7 @@ export function openTray(
           parts: [gift.part],
           stacks: [...trayStacks(gift.tray, gift.part)],
           cavity: gift.room(size),
-          giftEnters: 3,
+          giftEnters: stages.gift,
         },
       }),
     },

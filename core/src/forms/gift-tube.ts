@@ -47,7 +47,10 @@ export function giftTube(
   const over = times(card, (ends.bottom + ends.top) / 2);
   const { high } = brief.inside;
   const needed = (clear: Length) => largest(plus(clear, over), leastWall);
-  const wall = section(brief, `${id} high`, needed(high.least), needed(high.target));
+  const wall = section(brief, `${id} high`, {
+    least: needed(high.least),
+    target: needed(high.target),
+  });
   return { panels, card, wall, sections: [wall, ...panels.sections] };
 }
 

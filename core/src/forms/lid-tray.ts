@@ -86,12 +86,20 @@ export function lidTray(
     under.outside,
     insideLayers(plain, card),
   );
-  const floor = sectionsOver(brief, plain.id, under.floor, between, paper.gaps.lid);
+  const floor = sectionsOver(brief, plain.id, {
+    inner: under.floor,
+    layers: between,
+    gap: paper.gaps.lid,
+  });
   const target = lidWallTarget(under.wall.target, depth);
   const isFull = depth === 'full';
   const wall: Section = {
     // How deep the lid is matters less than the room.
-    ...section(brief, isFull ? under.wall.id : `${plain.id} wall`, target, target, 0.25),
+    ...section(brief, isFull ? under.wall.id : `${plain.id} wall`, {
+      least: target,
+      target,
+      weight: 0.25,
+    }),
     least: largest(leastWall, minus(target, marksWindow(brief))),
   };
   const tray: Tray = { ...plain, wall: wall.id, floor, floorRole: 'lid' };
@@ -99,13 +107,12 @@ export function lidTray(
     wall,
     sections: [...(isFull ? [] : [wall]), ...floor.sections],
     template: trayTemplate(tray),
-    fits: fitsOver(
-      'lid',
-      { piece: plain.id, floor },
-      { piece: under.piece, floor: under.floor },
-      between,
-      paper.gaps.lid,
-    ),
+    fits: fitsOver('lid', {
+      outer: { piece: plain.id, floor },
+      inner: { piece: under.piece, floor: under.floor },
+      layers: between,
+      gap: paper.gaps.lid,
+    }),
     smaller: isFull ? [] : [{ less: wall.id, more: under.wall.id, by: zero }],
     part: (size, top, aside, joins) =>
       overturned({

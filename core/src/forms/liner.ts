@@ -52,7 +52,7 @@ export function liner(brief: Brief, slot: number, high: Section, around: Around)
   const panels = tubePanels(brief, 'liner', card);
   const between = addLayers(evenLayers(plus(card, around.card)), around.inside);
   const gap: Tolerance = gaps.liner;
-  const floor = sectionsOver(brief, around.piece, panels.floor, between, gap);
+  const floor = sectionsOver(brief, around.piece, { inner: panels.floor, layers: between, gap });
   const tube = {
     id: 'liner',
     name: 'Liner',
@@ -66,13 +66,12 @@ export function liner(brief: Brief, slot: number, high: Section, around: Around)
     sections: [...panels.sections, high],
     template: tubeTemplate(tube),
     floor,
-    fits: fitsOver(
-      'liner',
-      { piece: around.piece, floor },
-      { piece: 'liner', floor: panels.floor },
-      between,
+    fits: fitsOver('liner', {
+      outer: { piece: around.piece, floor },
+      inner: { piece: 'liner', floor: panels.floor },
+      layers: between,
       gap,
-    ),
+    }),
     part: (size, lower, joins) => tubePart(tube, size, lower, joins),
     aside: tubeAside(panels),
     stacks: tubeStacks(tube),

@@ -18,6 +18,9 @@ import { columnScore, columnSlit, drawGrid, rowScore, valley } from './draw-grid
 import { lies } from './placing.ts';
 import { flapTaper } from './tube.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { round: 0, tabs: 1 } as const;
+
 /** Panels round a regular floor: a strip of panels and a seam with a tab under each, and a plate on the tabs. */
 export interface ManySided {
   readonly id: string;
@@ -106,10 +109,10 @@ export function panelStrip(shape: ManySided, card: Length): PieceTemplate {
         picture: [`${'w'.repeat(sides)}s`, `${'t'.repeat(sides)}.`],
         lines: [
           ...Array.from({ length: sides }, (_, i) =>
-            columnScore(i + 1, 0, 1, valley(360 / sides, 0)),
+            columnScore(i + 1, 0, 1, valley(360 / sides, stages.round)),
           ),
           ...Array.from({ length: sides - 1 }, (_, i) => columnSlit(i + 1, 1, 2)),
-          ...panels.map((panel) => rowScore(1, panel, panel + 1, valley(90, 1))),
+          ...panels.map((panel) => rowScore(1, panel, panel + 1, valley(90, stages.tabs))),
         ],
         tapers: [
           ...panels.map((panel): Taper => ({
@@ -210,10 +213,17 @@ export function plate(shape: ManySided, card: Length, id: string, name: string):
 export function stripPart(
   shape: ManySided,
   size: SizeOf,
-  lower: number,
-  joins: number,
-  overturned: boolean,
-  opens?: Part['at'],
+  {
+    lower,
+    joins,
+    overturned,
+    opens,
+  }: {
+    readonly lower: number;
+    readonly joins: number;
+    readonly overturned: boolean;
+    readonly opens?: Part['at'];
+  },
 ): Part {
   const front = frontPanel(shape.sides);
   const y = -toMillimetres(apothemOf(size(shape.side), shape.sides));
@@ -246,7 +256,7 @@ export function manySidedStacks(
 ): readonly Stack[] {
   const panels = Array.from({ length: shape.sides }, (_, i) => i);
   return [
-    lies(shape.id, [shape.sides + 0.3, 0.5], [0.5, 0.5], 'inside'),
+    lies(shape.id, { face: [shape.sides + 0.3, 0.5], on: [0.5, 0.5], side: 'inside' }),
     ...panels.map((panel): Stack => ({
       face: { part: shape.id, spot: { column: panel + 0.5, row: 1.05 } },
       on: { part: plateId, spot: plateSpot },

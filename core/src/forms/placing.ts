@@ -5,12 +5,13 @@ interface Placing {
   readonly piece?: string;
   readonly root: GridSpot;
   readonly at: Vector;
-  readonly joins: number;
+  /** The stage at which it comes to the others; from the start where it isn't said. */
+  readonly joins?: number;
   readonly opens?: Vector;
 }
 
-function part({ id, piece = id, ...rest }: Placing, right: Vector, up: Vector): Part {
-  return { id, piece, right, up, ...rest };
+function part({ id, piece = id, joins = 0, ...rest }: Placing, right: Vector, up: Vector): Part {
+  return { id, piece, right, up, joins, ...rest };
 }
 
 const left = vector(-1, 0, 0);
@@ -36,11 +37,19 @@ export function atFront(placing: Placing): Part {
 /** A face of a part lies on another face of the same part. */
 export function lies(
   inPart: string,
-  face: readonly [number, number],
-  on: readonly [number, number],
-  side: Stack['side'],
-  holds: Stack['holds'] = 'glue',
-  covers = 1,
+  {
+    face,
+    on,
+    side,
+    holds = 'glue',
+    covers = 1,
+  }: {
+    readonly face: readonly [number, number];
+    readonly on: readonly [number, number];
+    readonly side: Stack['side'];
+    readonly holds?: Stack['holds'];
+    readonly covers?: number;
+  },
 ): Stack {
   const ref = ([column, row]: readonly [number, number]) => ({
     part: inPart,

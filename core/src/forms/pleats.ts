@@ -67,7 +67,7 @@ export function pinchPanels(across: number, deep: number) {
 }
 
 /** The pleat beside the seam's corner hangs on its own panel alone. */
-function isFree(panel: number, isRight: boolean): boolean {
+function isFree(panel: number, { isRight }: { readonly isRight: boolean }): boolean {
   return (panel === panels.right && !isRight) || (panel === panels.back && isRight);
 }
 
@@ -96,7 +96,7 @@ export function pinchedEnd({ gable, fin, over, floor, begins }: Pinch): TubeEnd 
       const diagonals = folded.flatMap((panel): readonly Diagonal[] => [
         ...[false, true].flatMap((isRight) => {
           const corner = isRight ? panel + 1 : panel;
-          const give = isFree(panel, isRight) ? (fold: Fold) => fold : following;
+          const give = isFree(panel, { isRight }) ? (fold: Fold) => fold : following;
           return [
             diagonalScore(at(corner, 0), at(panel + 0.5, 1), give(mountain(slant, begins))),
             diagonalScore(at(corner, 1), at(panel + 0.5, 1), give(valley(lean, begins + 1))),
@@ -233,7 +233,7 @@ export function gatheredEnd(collar: string, floor: FloorSections, begins: number
                 column: isRight ? panel + 1 - pleat / wide : panel + pleat / wide,
                 row: line(1),
               },
-              isFree(panel, isRight) ? fold : following(fold),
+              isFree(panel, { isRight }) ? fold : following(fold),
             );
           });
         }),
@@ -253,7 +253,13 @@ export function gatheredEnd(collar: string, floor: FloorSections, begins: number
     },
     stacks: (part, place) => [
       // What is left of the seam lies behind the pleat of the first panel.
-      lies(part, [4.002, place.row(0) + 0.3], [0.002, place.row(0) + 0.3], 'inside', 'glue', 0.5),
+      lies(part, {
+        face: [4.002, place.row(0) + 0.3],
+        on: [0.002, place.row(0) + 0.3],
+        side: 'inside',
+        holds: 'glue',
+        covers: 0.5,
+      }),
     ],
   };
 }

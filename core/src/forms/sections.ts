@@ -29,9 +29,11 @@ export function marksWindow({ kit }: Pick<Brief, 'kit'>): Length {
 export function section(
   brief: Pick<Brief, 'kit'>,
   id: string,
-  least: Length,
-  target: Length,
-  weight = 1,
+  {
+    least,
+    target,
+    weight = 1,
+  }: { readonly least: Length; readonly target: Length; readonly weight?: number },
 ): Section {
   return { id, least, target, most: plus(target, marksWindow(brief)), weight };
 }
@@ -61,8 +63,10 @@ function merged(id: string, one: Section, other: Section): Section {
 
 function gather(
   prefix: string,
-  square: boolean,
-  byDirection: Readonly<Record<Footprint, Section>>,
+  {
+    square,
+    byDirection,
+  }: { readonly square: boolean; readonly byDirection: Readonly<Record<Footprint, Section>> },
 ): FloorSections {
   const { across, deep } = byDirection;
   if (square) {
@@ -101,14 +105,15 @@ export function floorSections(
 ): FloorSections {
   const of = (direction: Footprint): Section => {
     const { least, target } = brief.inside[direction];
-    return section(
-      brief,
-      `${prefix} ${direction}`,
-      foldToFoldFor(least, card, layers[direction]),
-      foldToFoldFor(target, card, layers[direction]),
-    );
+    return section(brief, `${prefix} ${direction}`, {
+      least: foldToFoldFor(least, card, layers[direction]),
+      target: foldToFoldFor(target, card, layers[direction]),
+    });
   };
-  return gather(prefix, isSquare(brief), { across: of('across'), deep: of('deep') });
+  return gather(prefix, {
+    square: isSquare(brief),
+    byDirection: { across: of('across'), deep: of('deep') },
+  });
 }
 
 /**
@@ -118,9 +123,11 @@ export function floorSections(
 export function sectionsOver(
   brief: Brief,
   prefix: string,
-  inner: FloorSections,
-  layers: Layers,
-  gap: Tolerance,
+  {
+    inner,
+    layers,
+    gap,
+  }: { readonly inner: FloorSections; readonly layers: Layers; readonly gap: Tolerance },
 ): FloorSections {
   const of = (direction: Footprint): Section => {
     const under = inner.byDirection[direction];
@@ -134,16 +141,26 @@ export function sectionsOver(
       weight: 0,
     };
   };
-  return gather(prefix, inner.across === inner.deep, { across: of('across'), deep: of('deep') });
+  return gather(prefix, {
+    square: inner.across === inner.deep,
+    byDirection: { across: of('across'), deep: of('deep') },
+  });
 }
 
 /** The fits of one floor over another, both ways. */
 export function fitsOver(
   kind: FitKind,
-  outer: { readonly piece: string; readonly floor: FloorSections },
-  inner: { readonly piece: string; readonly floor: FloorSections },
-  layers: Layers,
-  gap: Tolerance,
+  {
+    outer,
+    inner,
+    layers,
+    gap,
+  }: {
+    readonly outer: { readonly piece: string; readonly floor: FloorSections };
+    readonly inner: { readonly piece: string; readonly floor: FloorSections };
+    readonly layers: Layers;
+    readonly gap: Tolerance;
+  },
 ): readonly StyleFit[] {
   return footprint.map((direction) => ({
     kind,

@@ -167,7 +167,7 @@ function drawTray(tray: Tray, size: SizeOf) {
       ...rimTapers,
     ],
     cutouts: [
-      ...trimmedTabs(tray, rimSize ?? zero, height, across, deep),
+      ...trimmedTabs(tray, { rim: rimSize ?? zero, wall: height, across, deep }),
       ...thumbNotches(tray, height, across, deep),
     ],
   });
@@ -179,14 +179,21 @@ function longestTab(partner: Length, notch: Length): Length {
 }
 
 /** Waste at the free ends of tabs that would be too long, in corner cells of this size. */
-export function trimmedCorners(
-  onSides: boolean,
-  origin: Length,
-  wall: Length,
-  across: Length,
-  deep: Length,
-  most: Length,
-): readonly Cutout[] {
+export function trimmedCorners({
+  onSides,
+  origin,
+  wall,
+  across,
+  deep,
+  most,
+}: {
+  readonly onSides: boolean;
+  readonly origin: Length;
+  readonly wall: Length;
+  readonly across: Length;
+  readonly deep: Length;
+  readonly most: Length;
+}): readonly Cutout[] {
   if (wall <= most) return [];
   const spare = minus(wall, most);
   return corners.map(([column, row]): Cutout => {
@@ -211,15 +218,22 @@ export function trimmedCorners(
 
 function trimmedTabs(
   { tabsOn, thumb }: Tray,
-  rim: Length,
-  wall: Length,
-  across: Length,
-  deep: Length,
+  {
+    rim,
+    wall,
+    across,
+    deep,
+  }: {
+    readonly rim: Length;
+    readonly wall: Length;
+    readonly across: Length;
+    readonly deep: Length;
+  },
 ): readonly Cutout[] {
   const onSides = tabsOn === 'sides';
   const notch = thumb && onSides ? thumbRadius(across, wall) : zero;
   const most = longestTab(onSides ? across : deep, notch);
-  return trimmedCorners(onSides, rim, wall, across, deep, most);
+  return trimmedCorners({ onSides, origin: rim, wall, across, deep, most });
 }
 
 function thumbNotches(
@@ -252,7 +266,7 @@ export function trayStacks(tray: Tray, part: Pick<Part, 'id'>): readonly Stack[]
   const wallSpot = (column: number, row: number) =>
     onSides ? ([1.5 + o, near(row)] as const) : ([near(column), 1.5 + o] as const);
   const tabs = corners.map(([column, row]) =>
-    lies(part.id, tabSpot(column, row), wallSpot(column, row), tray.tabsLie),
+    lies(part.id, { face: tabSpot(column, row), on: wallSpot(column, row), side: tray.tabsLie }),
   );
   if (o === 0) return tabs;
   const rims = [
@@ -276,10 +290,16 @@ export function trayStacks(tray: Tray, part: Pick<Part, 'id'>): readonly Stack[]
         onSides ? row === (i === 0 ? 0 : 2) : column === (i === 2 ? 0 : 2),
       );
       return [
-        lies(part.id, rim, wall, 'inside'),
+        lies(part.id, { face: rim, on: wall, side: 'inside' }),
         ...(carriesTabs && tray.tabsLie === 'inside'
           ? behind.map(([column, row]) =>
-              lies(part.id, rim, tabSpot(column, row), 'inside', 'glue', 0),
+              lies(part.id, {
+                face: rim,
+                on: tabSpot(column, row),
+                side: 'inside',
+                holds: 'glue',
+                covers: 0,
+              }),
             )
           : []),
       ];

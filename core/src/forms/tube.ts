@@ -60,7 +60,11 @@ export function tubePanels(
   const { deep } = brief.inside;
   const wanted = largest(smallest(millimetres(13), times(deep.least, 0.8)), millimetres(3));
   const seam: Section = {
-    ...section(brief, `${prefix} seam`, times(wanted, 2 / 3), wanted, 0.1),
+    ...section(brief, `${prefix} seam`, {
+      least: times(wanted, 2 / 3),
+      target: wanted,
+      weight: 0.1,
+    }),
     most: smallest(plus(wanted, millimetres(6)), largest(deep.least, wanted)),
   };
   return { floor, seam, card, sections: [...floor.sections, seam] };
@@ -154,7 +158,10 @@ export function gluedFlaps(brief: Brief, id: string): Section {
   const { across, deep } = brief.inside;
   const narrow = smallest(across.least, deep.least);
   const wanted = smallest(plus(half(narrow), millimetres(6)), times(narrow, 0.95));
-  return { ...section(brief, id, times(narrow, 0.5), wanted, 0.1), most: narrow };
+  return {
+    ...section(brief, id, { least: times(narrow, 0.5), target: wanted, weight: 0.1 }),
+    most: narrow,
+  };
 }
 
 /** An end closed by four flaps glued on one another. */
@@ -177,10 +184,28 @@ export function gluedEnd(flaps: string, floor: FloorSections, begins: number): T
       const flap = (panel: number) => [panel + 0.5, place.row(0) + 0.5] as const;
       const { right, front, left, back } = panels;
       return [
-        lies(part, flap(left), flap(right), 'outside', 'tuck', 0),
-        lies(part, flap(back), flap(right), 'outside', 'glue', 0),
-        lies(part, flap(back), flap(left), 'outside', 'glue', 0),
-        lies(part, flap(front), flap(back), 'outside', 'glue', 0),
+        lies(part, {
+          face: flap(left),
+          on: flap(right),
+          side: 'outside',
+          holds: 'tuck',
+          covers: 0,
+        }),
+        lies(part, {
+          face: flap(back),
+          on: flap(right),
+          side: 'outside',
+          holds: 'glue',
+          covers: 0,
+        }),
+        lies(part, { face: flap(back), on: flap(left), side: 'outside', holds: 'glue', covers: 0 }),
+        lies(part, {
+          face: flap(front),
+          on: flap(back),
+          side: 'outside',
+          holds: 'glue',
+          covers: 0,
+        }),
       ];
     },
   };
@@ -264,7 +289,7 @@ export function tubeTemplate(tube: TubePiece): PieceTemplate {
 export function tubeStacks(tube: TubePiece): readonly Stack[] {
   const above = tube.top.rows.length;
   return [
-    lies(tube.id, [4.3, above + 0.5], [0.5, above + 0.5], 'inside'),
+    lies(tube.id, { face: [4.3, above + 0.5], on: [0.5, above + 0.5], side: 'inside' }),
     ...tube.top.stacks(tube.id, { row: (outward) => above - 1 - outward }),
     ...tube.bottom.stacks(tube.id, { row: (outward) => above + 1 + outward }),
   ];

@@ -64,9 +64,15 @@ export function webStacks(part: string, { cell, floor, on, lie }: Web): readonly
   const end = [cell.column + (right ? -0.5 : 1.5), cell.row + 0.5] as const;
   const [first, second, wall] = on === 'sides' ? [bySide, byEnd, side] : [byEnd, bySide, end];
   return [
-    lies(part, first, wall, lie, 'tuck', 0.9),
+    lies(part, { face: first, on: wall, side: lie, holds: 'tuck', covers: 0.9 }),
     // The second half has turned its other face to the wall.
-    lies(part, second, first, lie === 'inside' ? 'outside' : 'inside', 'tuck', 0.9),
+    lies(part, {
+      face: second,
+      on: first,
+      side: lie === 'inside' ? 'outside' : 'inside',
+      holds: 'tuck',
+      covers: 0.9,
+    }),
   ];
 }
 

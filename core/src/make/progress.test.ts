@@ -41,14 +41,18 @@ describe('the progress of a job', () => {
             // One at a time, all at once, somewhere else, or once more.
             if (tap % 7 === 6) progress = undone(progress, job.steps[tap % job.steps.length] ?? at);
             else
-              progress = withDone(job, progress, at, tap % 2 === 0 ? 1 : at.copies, (tap % 40) + 1);
+              progress = withDone(job, progress, {
+                step: at,
+                copies: tap % 2 === 0 ? 1 : at.copies,
+                seconds: (tap % 40) + 1,
+              });
             expect(progressSchema.safeParse(progress).success).toBe(true);
             if (tap % 7 !== 6)
               expect(doneOf(progress, at)).toBeGreaterThan(before === at.copies ? -1 : before);
           }
           for (let i = 0; i <= job.steps.length; i++) {
             const at = stepAtHand(job, progress);
-            if (at) progress = withDone(job, progress, at, at.copies, 5);
+            if (at) progress = withDone(job, progress, { step: at, copies: at.copies, seconds: 5 });
           }
           expect(job.steps.every((step) => isDone(progress, step))).toBe(true);
           expect(stepAtHand(job, progress)).toBeUndefined();
@@ -64,12 +68,12 @@ describe('the progress of a job', () => {
     if (!first) throw new Error('A job has steps');
     const progress = noProgress(6);
     const usual = secondsLeft(progress, first);
-    const quick = withDone(job, progress, first, 2, first.seconds);
-    const slow = withDone(job, progress, first, 2, first.seconds * 6);
+    const quick = withDone(job, progress, { step: first, copies: 2, seconds: first.seconds });
+    const slow = withDone(job, progress, { step: first, copies: 2, seconds: first.seconds * 6 });
     expect(secondsLeft(quick, first)).toBeLessThan((usual * 4) / 6);
     expect(secondsLeft(slow, first)).toBeGreaterThan((usual * 4) / 6);
     // A night's rest between two pieces is no work.
-    expect(withDone(job, progress, first, 1, 30_000).spent).toEqual({});
+    expect(withDone(job, progress, { step: first, copies: 1, seconds: 30_000 }).spent).toEqual({});
   });
 });
 

@@ -81,9 +81,11 @@ function withTime(progress: Progress, step: Step, copies: number, seconds: numbe
 export function withDone(
   job: Job,
   progress: Progress,
-  step: Step,
-  copies: number,
-  seconds: number,
+  {
+    step,
+    copies,
+    seconds,
+  }: { readonly step: Step; readonly copies: number; readonly seconds: number },
 ): Progress {
   const had = doneOf(progress, step);
   const has = Math.min(step.copies, had + copies);

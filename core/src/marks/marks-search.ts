@@ -233,12 +233,22 @@ export class MarksSearch {
     const residue = step === 0 ? apart : ((apart % step) + step) % step;
     const reach = this.#choice.reachOf(pair);
     if (!meetsWanted(pair.fits, reach))
-      return boundPair(pair.fits, { residue, step }, reach, this.#problem.lean, allowed);
+      return boundPair(pair.fits, {
+        apart: { residue, step },
+        reach,
+        lean: this.#problem.lean,
+        allowed,
+      });
     // Most walls leave the same remainder, so few of these differ.
     const sameResidue = pair.bounds.get(residue) ?? [];
     const known = sameResidue.find((each) => each.step === step && each.allowed === allowed);
     if (known) return known.bound;
-    const bound = boundPair(pair.fits, { residue, step }, anywhere, this.#problem.lean, allowed);
+    const bound = boundPair(pair.fits, {
+      apart: { residue, step },
+      reach: anywhere,
+      lean: this.#problem.lean,
+      allowed,
+    });
     pair.bounds.set(residue, [...sameResidue, { step, allowed, bound }]);
     return bound;
   }

@@ -45,10 +45,17 @@ export function meetsWanted(fits: readonly Fit[], reach: Reach): boolean {
  */
 export function boundPair(
   fits: readonly Fit[],
-  apart: Lattice,
-  reach: Reach,
-  lean: Lean,
-  allowed: number,
+  {
+    apart,
+    reach,
+    lean,
+    allowed,
+  }: {
+    readonly apart: Lattice;
+    readonly reach: Reach;
+    readonly lean: Lean;
+    readonly allowed: number;
+  },
 ): PairBound {
   const least = Math.min(...fits.map((fit) => fit.gap.most - fit.gap.least));
   // On so fine a lattice some gap is as good as perfect: no bound worth the search for it.

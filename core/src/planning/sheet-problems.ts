@@ -10,8 +10,10 @@ import { cutSizeIn, problemOf } from './put-to-solver.ts';
 function fitsSheet(
   width: Length,
   height: Length,
-  sheet: Pick<Sheet, 'width' | 'height'>,
-  mayTurn: boolean,
+  {
+    sheet,
+    mayTurn,
+  }: { readonly sheet: Pick<Sheet, 'width' | 'height'>; readonly mayTurn: boolean },
 ): boolean {
   const straight = width <= sheet.width && height <= sheet.height;
   return straight || (mayTurn && width <= sheet.height && height <= sheet.width);
@@ -43,9 +45,9 @@ export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly
     const { width, height } = cutSizeIn(free, piece.id);
     const { sheet, name, printRuns } = paperFor(request.papers, piece.paper);
     const mayTurn = printRuns === 'any way';
-    if (fitsSheet(width, height, sheet, mayTurn))
+    if (fitsSheet(width, height, { sheet, mayTurn }))
       return tooLargeForBoard(piece, width, height, request);
-    const larger = commonSheets.find((each) => fitsSheet(width, height, each, mayTurn));
+    const larger = commonSheets.find((each) => fitsSheet(width, height, { sheet: each, mayTurn }));
     const out = larger
       ? `It fits on ${larger.name}. Choose a larger sheet, less room or a smaller gift.`
       : `No common sheet is large enough. Less room or a smaller gift would do.`;

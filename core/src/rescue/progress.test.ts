@@ -25,7 +25,7 @@ function after(job: Job, steps: number, boxes: number): Progress {
   let progress = noProgress(boxes);
   for (let i = 0; i < steps; i++) {
     const at = stepAtHand(job, progress);
-    if (at) progress = withDone(job, progress, at, at.copies, 1);
+    if (at) progress = withDone(job, progress, { step: at, copies: at.copies, seconds: 1 });
   }
   return progress;
 }
@@ -149,7 +149,7 @@ describe('a piece that is cut again', () => {
           let progress = now;
           for (let i = 0; i <= job.steps.length; i++) {
             const at = stepAtHand(job, progress);
-            if (at) progress = withDone(job, progress, at, at.copies, 1);
+            if (at) progress = withDone(job, progress, { step: at, copies: at.copies, seconds: 1 });
           }
           expect(job.steps.every((step) => isDone(progress, step))).toBe(true);
         },

@@ -32,6 +32,9 @@ import type { Cutout } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { handleBends: 3, handle: 4, gift: 5 } as const;
+
 const options = z.object({ handle: oneOf('Handle', ['strip', 'wire']) });
 
 /** Holes for a wire handle near the upper edges of the side walls. */
@@ -70,10 +73,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   };
   // It rises over the gift by about the width of a hand's three fingers.
   const rise = plus(wall.target, largest(times(across.target, 0.6), millimetres(35)));
-  const upright = section(brief, 'handle upright', rise, rise, 0.1);
+  const upright = section(brief, 'handle upright', { least: rise, target: rise, weight: 0.1 });
   const wide = smallest(millimetres(22), times(deep.least, 0.5));
   const width = {
-    ...section(brief, 'handle width', times(wide, 2 / 3), wide, 0.1),
+    ...section(brief, 'handle width', { least: times(wide, 2 / 3), target: wide, weight: 0.1 }),
     most: largest(wide, deep.least),
   };
   const handle: PieceTemplate = {
@@ -88,7 +91,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         columns: [upright.id, span.id, upright.id].map(size),
         rows: [size(width.id)],
         picture: ['wlw'],
-        lines: [1, 2].map((line) => columnScore(line, 0, 1, valley(90, 3))),
+        lines: [1, 2].map((line) => columnScore(line, 0, 1, valley(90, stages.handleBends))),
       }),
   };
   return {
@@ -126,7 +129,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 id: 'handle',
                 root: { column: 1.5, row: 0.5 },
                 at: vector(0, 0, Math.max(top, wallTop + 1)),
-                joins: 4,
+                joins: stages.handle,
                 opens: vector(0, 0, top),
               }),
             ],
@@ -143,7 +146,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
               })),
             ],
             cavity: gift.room(size),
-            giftEnters: 5,
+            giftEnters: stages.gift,
           },
         };
       },

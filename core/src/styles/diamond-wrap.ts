@@ -40,6 +40,9 @@ import type { Kit } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { gift: 3, lid: 4 } as const;
+
 const options = z.object({ lid: oneOf('Lid', ['none', 'shallow', 'full']) });
 
 /** The mark that makes a floor of this length, and the band that makes a wall. */
@@ -68,7 +71,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const floor = floorSections(brief, 'base', card, diamondLayers({ wide }, card));
   const board = brief.kit.diagonalBoard;
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
-  const wall = section(brief, 'base band', needed(high.least), needed(high.target));
+  const wall = section(brief, 'base band', {
+    least: needed(high.least),
+    target: needed(high.target),
+  });
   const base: Diamond = {
     id: 'base',
     name: 'Base',
@@ -116,10 +122,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     deep: plus(between.deep, card, lidCard),
   };
   const gap = paperFor(brief.papers, 1).gaps.lid;
-  const lidFloor = sectionsOver(brief, 'lid', floor, layers, gap);
+  const lidFloor = sectionsOver(brief, 'lid', { inner: floor, layers, gap });
   const lidDepth = lidWallTarget(wall.target, brief.options.lid === 'full' ? 'full' : 'shallow');
   const lidWall: Section = {
-    ...section(brief, 'lid band', lidDepth, lidDepth, 0.25),
+    ...section(brief, 'lid band', { least: lidDepth, target: lidDepth, weight: 0.25 }),
     least: largest(leastWall, minus(lidDepth, marksWindow(brief))),
   };
   const lid: Diamond = {
@@ -161,22 +167,20 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           clearInside: inside,
           assembly: {
             parts: [
-              diamondPart(base, size, vector(0, 0, -toMillimetres(card) / 2), 0),
+              diamondPart(base, size, { at: vector(0, 0, -toMillimetres(card) / 2), joins: 0 }),
               ...(isLidded
                 ? [
-                    diamondPart(
-                      lid,
-                      size,
-                      vector(0, 0, top + toMillimetres(lidCard) / 2),
-                      4,
-                      vector(0, 0, 2 * top),
-                    ),
+                    diamondPart(lid, size, {
+                      at: vector(0, 0, top + toMillimetres(lidCard) / 2),
+                      joins: stages.lid,
+                      opens: vector(0, 0, 2 * top),
+                    }),
                   ]
                 : []),
             ],
             stacks: [...diamondStacks(base, size), ...(isLidded ? diamondStacks(lid, size) : [])],
             cavity: roomOf(inside),
-            giftEnters: 3,
+            giftEnters: stages.gift,
           },
         };
       },

@@ -37,6 +37,9 @@ import type { Cutout } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
 import { howMany, oneOf, whether } from './options.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { gift: 4, sleeve: 5 } as const;
+
 const options = z.object({
   pull: oneOf('Pull', ['notch', 'ribbon', 'none']),
   trays: howMany('Trays side by side', 1, 2),
@@ -62,9 +65,11 @@ function ribbonHole(wall: Length, across: Length, deep: Length): Cutout {
 function sleevePanel(
   brief: StyleBrief<unknown>,
   id: string,
-  under: Section,
-  copies: number,
-  over: Length,
+  {
+    under,
+    copies,
+    over,
+  }: { readonly under: Section; readonly copies: number; readonly over: Length },
 ): Section {
   return {
     id,
@@ -105,25 +110,39 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const above = plus(half(gift.card), card);
   const { target } = gaps.drawer;
   const { across, deep } = floor.byDirection;
-  const width = sleevePanel(brief, 'sleeve width', across, trays, plus(besides, target));
-  const height = sleevePanel(brief, 'sleeve height', wall, 1, plus(above, target));
+  const width = sleevePanel(brief, 'sleeve width', {
+    under: across,
+    copies: trays,
+    over: plus(besides, target),
+  });
+  const height = sleevePanel(brief, 'sleeve height', {
+    under: wall,
+    copies: 1,
+    over: plus(above, target),
+  });
   // Inside its back fold the stop's own card takes some of the length.
   const behind = stop ? card : zero;
-  const length = section(
-    brief,
-    'sleeve length',
-    plus(deep.least, behind),
-    plus(deep.target, behind),
-    0.25,
-  );
+  const length = section(brief, 'sleeve length', {
+    least: plus(deep.least, behind),
+    target: plus(deep.target, behind),
+    weight: 0.25,
+  });
   const stopHigh = smallest(millimetres(12), times(wall.least, 0.6));
   const stopFlap: Section = {
-    ...section(brief, 'sleeve stop', times(stopHigh, 0.6), stopHigh, 0.1),
+    ...section(brief, 'sleeve stop', {
+      least: times(stopHigh, 0.6),
+      target: stopHigh,
+      weight: 0.1,
+    }),
     most: times(wall.least, 0.9),
   };
   const seamWidth = smallest(millimetres(13), times(wall.least, 0.8));
   const seam: Section = {
-    ...section(brief, 'sleeve seam', times(seamWidth, 2 / 3), seamWidth, 0.1),
+    ...section(brief, 'sleeve seam', {
+      least: times(seamWidth, 2 / 3),
+      target: seamWidth,
+      weight: 0.1,
+    }),
     most: largest(wall.least, seamWidth),
   };
   const slides = { kind: 'drawer', outer: 'sleeve', inner: 'tray', gap: gaps.drawer } as const;
@@ -210,16 +229,16 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 id: 'sleeve',
                 root: { column: 1.5, row: row + 0.5 },
                 at: vector(middle - thick / 2, aside, -toMillimetres(gift.card) - thick / 2),
-                joins: 5,
+                joins: stages.sleeve,
                 opens: vector(0, toMillimetres(size(length.id)) + 20, 0),
               }),
             ],
             stacks: [
               ...parts.flatMap((part) => trayStacks(tray, part)),
-              lies('sleeve', [4.5, row + 0.5], [0.5, row + 0.5], 'inside'),
+              lies('sleeve', { face: [4.5, row + 0.5], on: [0.5, row + 0.5], side: 'inside' }),
             ],
             cavity: gift.room(size),
-            giftEnters: 4,
+            giftEnters: stages.gift,
           },
         };
       },

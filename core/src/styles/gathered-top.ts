@@ -29,13 +29,11 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   // A collar shorter than its pleats are wide could not lean in.
   const least = times(pleatWidth(narrow.most), 1.15);
   const share = brief.options.collar === 'tall' ? 0.95 : 0.7;
-  const collar = section(
-    brief,
-    'box collar',
+  const collar = section(brief, 'box collar', {
     least,
-    largest(least, times(narrow.target, share)),
-    0.2,
-  );
+    target: largest(least, times(narrow.target, share)),
+    weight: 0.2,
+  });
   const flaps = gluedFlaps(brief, 'box bottom');
   const box = finishTube(
     tube,

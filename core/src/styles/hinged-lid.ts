@@ -231,28 +231,37 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
   const floor = floorSections(brief, 'base', card, layers);
   const { high } = brief.inside;
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
-  const wall = section(brief, 'base wall', needed(high.least), needed(high.target));
+  const wall = section(brief, 'base wall', {
+    least: needed(high.least),
+    target: needed(high.target),
+  });
   // Beside the base's walls and the lid's own card, its tabs lie behind its front.
   const over = times(card, 2);
   const step = stepFor(over, brief.kit.trimmer.step);
   const hasLip = brief.options.front === 'lip';
   const overFront = hasLip ? plus(over, card) : over;
-  const lidFloor = sectionsOver(
-    brief,
-    'lid',
-    floor,
-    { across: over, deep: overFront },
-    hingedFrontGap,
-  );
+  const lidFloor = sectionsOver(brief, 'lid', {
+    inner: floor,
+    layers: { across: over, deep: overFront },
+    gap: hingedFrontGap,
+  });
   const target = lidWallTarget(wall.target, brief.options.lidDepth);
   const lidWall: Section = {
-    ...section(brief, 'lid wall', target, target, 0.2),
+    ...section(brief, 'lid wall', { least: target, target, weight: 0.2 }),
     least: largest(millimetres(4), minus(target, marksWindow(brief))),
   };
   const above = plus(half(card), millimetres(0.2));
-  const spine = section(brief, 'spine', wall.least, plus(wall.target, above), 0.3);
+  const spine = section(brief, 'spine', {
+    least: wall.least,
+    target: plus(wall.target, above),
+    weight: 0.3,
+  });
   const lip = hasLip
-    ? section(brief, 'lip', millimetres(5), smallest(millimetres(12), times(target, 0.8)), 0.1)
+    ? section(brief, 'lip', {
+        least: millimetres(5),
+        target: smallest(millimetres(12), times(target, 0.8)),
+        weight: 0.1,
+      })
     : undefined;
   const lidDeep: Section = { ...lidFloor.byDirection.deep, id: 'lid deep' };
   const ids: Ids = {
@@ -323,7 +332,6 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
                 id: 'box',
                 root: { column: 2.5, row: lipRows + 3.5 },
                 at: vector(0, 0, -toMillimetres(card) / 2),
-                joins: 0,
               }),
             ],
             stacks: [
@@ -335,9 +343,9 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
                 [1.5, 4.01, 2.5, 4.01],
                 [3.5, 4.01, 2.5, 4.01],
               ].map(([x = 0, y = 0, onX = 0, onY = 0]) =>
-                lies('box', [x, y + lipRows], [onX, onY + lipRows], 'inside'),
+                lies('box', { face: [x, y + lipRows], on: [onX, onY + lipRows], side: 'inside' }),
               ),
-              ...(lip ? [lies('box', [2.1, 0.9], [2.1, 1.1], 'inside')] : []),
+              ...(lip ? [lies('box', { face: [2.1, 0.9], on: [2.1, 1.1], side: 'inside' })] : []),
             ],
             cavity: roomOf(inside),
             giftEnters: stages.gift,

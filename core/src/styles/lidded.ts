@@ -11,6 +11,9 @@ import { toMillimetres } from '../length/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf, whether } from './options.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { gift: 3 } as const;
+
 const options = z.object({
   lidDepth: oneOf('Lid', ['shallow', 'half', 'full']),
   /** Tabs on the side walls lie behind the front and the back, so that the front shows no edge. */
@@ -56,7 +59,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
             parts: [base.part, lid.part(size, toMillimetres(clearInside.high), 0, 4)],
             stacks: [...trayStacks(base.tray, base.part), ...lid.stacks],
             cavity: base.room(size),
-            giftEnters: 3,
+            giftEnters: stages.gift,
           },
         };
       },

@@ -37,6 +37,9 @@ import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
 import { howMany, oneOf } from './options.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { standsUp: 2, lid: 5 } as const;
+
 const options = z.object({
   sides: howMany('Sides', 3, 12),
   top: oneOf('Top', ['open', 'handle', 'shallow lid', 'half lid']),
@@ -59,10 +62,14 @@ function sideFor(reach: Length, card: Length, sides: number): Length {
 }
 
 /** Sections of everything but the panels' width and height. */
-function otherSections(brief: Brief, id: string, side: Section, wall: Section, card: Length) {
+function otherSections(
+  brief: Brief,
+  id: string,
+  { side, wall, card }: { readonly side: Section; readonly wall: Section; readonly card: Length },
+) {
   const { sides } = brief.options;
   const make = (name: string, least: Length, target: Length) =>
-    section(brief, name, least, target, 0.1);
+    section(brief, name, { least, target, weight: 0.1 });
   const tab = tabSection(make, `${id} tab`, side.least, sides);
   const wanted = smallest(millimetres(12), times(side.least, 0.7));
   const seam: Section = {
@@ -107,16 +114,17 @@ function answer(brief: Brief): StyleAnswer {
   const { across, deep, high } = brief.inside;
   const reach = (which: 'least' | 'target') =>
     reachOf(across[which], deep[which], brief.round, sides);
-  const side = section(
-    brief,
-    'cup side',
-    sideFor(reach('least'), card, sides),
-    sideFor(reach('target'), card, sides),
-  );
+  const side = section(brief, 'cup side', {
+    least: sideFor(reach('least'), card, sides),
+    target: sideFor(reach('target'), card, sides),
+  });
   // The plate and half the tabs' card lie under the room.
   const needed = (clear: Length) => largest(plus(clear, times(card, 1.5)), leastWall);
-  const wall = section(brief, 'cup wall', needed(high.least), needed(high.target));
-  const cupSections = otherSections(brief, 'cup', side, wall, card);
+  const wall = section(brief, 'cup wall', {
+    least: needed(high.least),
+    target: needed(high.target),
+  });
+  const cupSections = otherSections(brief, 'cup', { side, wall, card });
   const cup: ManySided = {
     id: 'cup',
     name: 'Ring',
@@ -144,10 +152,10 @@ function answer(brief: Brief): StyleAnswer {
     weight: 0,
   };
   const lidWall: Section = {
-    ...section(brief, 'lid wall', depth, depth, 0.25),
+    ...section(brief, 'lid wall', { least: depth, target: depth, weight: 0.25 }),
     least: largest(leastWall, minus(depth, marksWindow(brief))),
   };
-  const lidSections = otherSections(brief, 'lid', lidSide, lidWall, lidCard);
+  const lidSections = otherSections(brief, 'lid', { side: lidSide, wall: lidWall, card: lidCard });
   const lidShape: ManySided = {
     id: 'lid',
     name: 'Lid ring',
@@ -169,7 +177,7 @@ function answer(brief: Brief): StyleAnswer {
     rest.plateAcross,
     rest.plateDeep,
   ];
-  const handle = top === 'handle' ? archHandle(brief, cup, side, wall, 1) : undefined;
+  const handle = top === 'handle' ? archHandle(brief, { cup, side, wall, paper: 1 }) : undefined;
   return {
     ok: true,
     frame: {
@@ -254,12 +262,21 @@ function answer(brief: Brief): StyleAnswer {
           clearInside,
           assembly: {
             parts: [
-              stripPart(cup, size, -1.5 * thick, 2, false),
+              stripPart(cup, size, {
+                lower: -1.5 * thick,
+                joins: stages.standsUp,
+                overturned: false,
+              }),
               plateAt('plate', cup, -thick / 2, 3),
               ...(handle ? [handle.part(size)] : []),
               ...(isLidded
                 ? [
-                    stripPart(lidShape, size, top + 1.5 * lidThick, 5, true, lifted),
+                    stripPart(lidShape, size, {
+                      lower: top + 1.5 * lidThick,
+                      joins: stages.lid,
+                      overturned: true,
+                      opens: lifted,
+                    }),
                     plateAt('top', lidShape, top + lidThick / 2, 5, lifted),
                   ]
                 : []),

@@ -25,7 +25,11 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { floor } = tube.panels;
   const { deep } = floor.byDirection;
   const flap = {
-    ...section(brief, 'box flap', times(deep.least, 0.6), times(deep.target, 0.8), 0.1),
+    ...section(brief, 'box flap', {
+      least: times(deep.least, 0.6),
+      target: times(deep.target, 0.8),
+      weight: 0.1,
+    }),
     most: deep.least,
   };
   const flaps = gluedFlaps(brief, 'box bottom');

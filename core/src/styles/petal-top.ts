@@ -157,12 +157,14 @@ function stacksOf(id: string): readonly Stack[] {
   const tabs = [1, 3].flatMap((row) =>
     [1, 3].map((column) => {
       const near = row === 1 ? 1.99 : 3.01;
-      return lies(id, [column + 0.5, near], [2.5, near], 'inside');
+      return lies(id, { face: [column + 0.5, near], on: [2.5, near], side: 'inside' });
     }),
   );
   const layers = spots.flatMap((spot, i) => {
     const below = spots[i - 1];
-    return below ? [lies(id, spot, below, 'outside', 'tuck', 0.03)] : [];
+    return below
+      ? [lies(id, { face: spot, on: below, side: 'outside', holds: 'tuck', covers: 0.03 })]
+      : [];
   });
   return [...tabs, ...layers];
 }
@@ -173,9 +175,16 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { high } = brief.inside;
   // Half the first petal's card comes down into the room.
   const needed = (depth: Length) => largest(plus(wallFor(depth, card), half(card)), leastWall);
-  const wall = section(brief, 'base wall', needed(high.least), needed(high.target));
+  const wall = section(brief, 'base wall', {
+    least: needed(high.least),
+    target: needed(high.target),
+  });
   const linerHigh = {
-    ...section(brief, 'liner high', millimetres(6), minus(wall.target, times(card, 2)), 0.1),
+    ...section(brief, 'liner high', {
+      least: millimetres(6),
+      target: minus(wall.target, times(card, 2)),
+      weight: 0.1,
+    }),
     most: minus(wall.target, times(card, 2)),
   };
   const tabs = { tabsOn: 'sides', tabsLie: 'inside' } as const;
@@ -200,7 +209,11 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const petalOf = (direction: 'across' | 'deep') => {
     const { least, target } = floor.byDirection[direction];
     return {
-      ...section(brief, `petal ${direction}`, times(least, 0.5), wanted(target), 0.1),
+      ...section(brief, `petal ${direction}`, {
+        least: times(least, 0.5),
+        target: wanted(target),
+        weight: 0.1,
+      }),
       most: largest(wanted(target), times(least, 0.9)),
     };
   };
@@ -233,7 +246,6 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 id: 'base',
                 root: { column: 2.5, row: 2.5 },
                 at: vector(inner.aside, 0, -thick / 2),
-                joins: 0,
               }),
               inner.part(size, 0.01, stages.liner),
             ],

@@ -32,15 +32,21 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   // The slopes must reach the middle however the marks fall, and rise a little on the way.
   const slope = brief.options.gable === 'steep' ? 0.85 : 0.62;
   const least = times(narrow.most, 0.54);
-  const gable = section(
-    brief,
-    'bag gable',
+  const gable = section(brief, 'bag gable', {
     least,
-    largest(least, times(narrow.target, slope)),
-    0.2,
-  );
-  const fin = section(brief, 'bag fin', millimetres(12), millimetres(18), 0.1);
-  const over = section(brief, 'bag over', millimetres(8), millimetres(14), 0.1);
+    target: largest(least, times(narrow.target, slope)),
+    weight: 0.2,
+  });
+  const fin = section(brief, 'bag fin', {
+    least: millimetres(12),
+    target: millimetres(18),
+    weight: 0.1,
+  });
+  const over = section(brief, 'bag over', {
+    least: millimetres(8),
+    target: millimetres(14),
+    weight: 0.1,
+  });
   const folds = brief.options.closing === 'fold over';
   const flaps = gluedFlaps(brief, 'bag bottom');
   const bag = finishTube(

@@ -40,6 +40,9 @@ import { roundPunches, type Kit } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { seat: 4, gift: 5 } as const;
+
 const options = z.object({
   seat: oneOf('Seat', ['low', 'middle', 'high']),
   lidDepth: oneOf('Lid', ['shallow', 'half', 'full']),
@@ -126,12 +129,15 @@ function answer(brief: Brief): StyleAnswer {
   const seatFloor = floorSections(wide, 'seat', seatCard, seatTabs);
   const between = addLayers(evenLayers(plus(card, seatCard)), tabLayers(tabs.tabsOn, card));
   const gap = paperFor(brief.papers, 2).gaps.liner;
-  const baseFloor = sectionsOver(brief, 'base', seatFloor, between, gap);
+  const baseFloor = sectionsOver(brief, 'base', { inner: seatFloor, layers: between, gap });
   const needed = (depth: typeof high.least) => largest(wallFor(depth, card), leastWall);
-  const wall = section(brief, 'base wall', needed(high.least), needed(high.target));
+  const wall = section(brief, 'base wall', {
+    least: needed(high.least),
+    target: needed(high.target),
+  });
   const seatTarget = largest(times(high.target, shares[brief.options.seat]), leastWall);
   const seatWall = {
-    ...section(brief, 'seat wall', seatTarget, seatTarget, 0.2),
+    ...section(brief, 'seat wall', { least: seatTarget, target: seatTarget, weight: 0.2 }),
     least: largest(millimetres(6), minus(seatTarget, marksWindow(brief))),
   };
   const base: Tray = {
@@ -193,13 +199,12 @@ function answer(brief: Brief): StyleAnswer {
       pieces: [trayTemplate(base), lid.template, pierced],
       fits: [
         ...lid.fits,
-        ...fitsOver(
-          'liner',
-          { piece: 'base', floor: baseFloor },
-          { piece: 'seat', floor: seatFloor },
-          between,
+        ...fitsOver('liner', {
+          outer: { piece: 'base', floor: baseFloor },
+          inner: { piece: 'seat', floor: seatFloor },
+          layers: between,
           gap,
-        ),
+        }),
       ],
       smaller: [...lid.smaller, { less: seatWall.id, more: wall.id, by: times(card, 2) }],
       settle: (size) => {
@@ -213,7 +218,6 @@ function answer(brief: Brief): StyleAnswer {
                 id: 'base',
                 root: trayFloor(base),
                 at: vector(0, 0, -toMillimetres(card) / 2),
-                joins: 0,
               }),
               overturned({
                 id: 'seat',
@@ -224,7 +228,7 @@ function answer(brief: Brief): StyleAnswer {
                   0.48 * toMillimetres(size(seatFloor.deep)),
                   toMillimetres(size(seatWall.id)) + 0.01,
                 ),
-                joins: 4,
+                joins: stages.seat,
                 opens: vector(0, 0, top + 10),
               }),
               lid.part(size, top, 0, 6),
@@ -235,7 +239,7 @@ function answer(brief: Brief): StyleAnswer {
               ...lid.stacks,
             ],
             cavity: roundRoom(toMillimetres(opening) / 2 / flat, top),
-            giftEnters: 5,
+            giftEnters: stages.gift,
           },
         };
       },

@@ -24,6 +24,9 @@ import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { gift: 4 } as const;
+
 const options = z.object({
   rimDepth: oneOf('Rim', ['part', 'full']),
   lidDepth: oneOf('Lid', ['shallow', 'half', 'full']),
@@ -37,7 +40,7 @@ function rimUnder(brief: Brief, id: string, wall: Section, card: Length) {
   const target =
     brief.options.rimDepth === 'full' ? most : largest(half(wall.target), millimetres(6));
   const rim: Section = {
-    ...section(brief, id, millimetres(5), target, 0.1),
+    ...section(brief, id, { least: millimetres(5), target, weight: 0.1 }),
     least: largest(millimetres(4), minus(target, marksWindow(brief))),
   };
   const smaller: SmallerPair = { less: id, more: wall.id, by: stand };
@@ -81,7 +84,7 @@ function answer(brief: Brief): StyleAnswer {
             parts: [base.part, lid.part(size, top, 0, 5)],
             stacks: [...trayStacks(base.tray, base.part), ...lid.stacks],
             cavity: base.room(size),
-            giftEnters: 4,
+            giftEnters: stages.gift,
           },
         };
       },

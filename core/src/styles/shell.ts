@@ -53,7 +53,7 @@ function cover(
     readonly deep: string;
     readonly spine: string;
   },
-  thumbNotch: boolean,
+  { thumbNotch }: { readonly thumbNotch: boolean },
 ): PieceTemplate {
   const across = [ids.wall, ids.across, ids.wall];
   const down = [ids.wall, ids.deep, ids.spine, ids.deep, ids.wall];
@@ -92,7 +92,7 @@ function cover(
             inset: tabTaper(size(ids.wall)),
           })),
         ),
-        cutouts: frontCutouts(thumbNotch, size, ids, rows),
+        cutouts: frontCutouts({ thumbNotch, size, ids, rows }),
       });
     },
   };
@@ -105,18 +105,30 @@ function notchRadius(
   return smallest(millimetres(8), times(size(ids.across), 1 / 6), times(size(ids.wall), 0.4));
 }
 
-function frontCutouts(
-  thumbNotch: boolean,
-  size: SizeOf,
-  ids: { readonly wall: string; readonly across: string },
-  rows: readonly Length[],
-): readonly Cutout[] {
+function frontCutouts({
+  thumbNotch,
+  size,
+  ids,
+  rows,
+}: {
+  readonly thumbNotch: boolean;
+  readonly size: SizeOf;
+  readonly ids: { readonly wall: string; readonly across: string };
+  readonly rows: readonly Length[];
+}): readonly Cutout[] {
   const wall = size(ids.wall);
   const across = size(ids.across);
   const whole = plus(zero, ...rows);
   const radius = thumbNotch ? notchRadius(size, ids) : zero;
   const most = minus(half(across), radius, millimetres(0.8));
-  const trims = trimmedCorners(true, zero, wall, across, minus(whole, times(wall, 2)), most);
+  const trims = trimmedCorners({
+    onSides: true,
+    origin: zero,
+    wall,
+    across,
+    deep: minus(whole, times(wall, 2)),
+    most,
+  });
   if (!thumbNotch) return trims;
   const centre = { x: plus(wall, half(across)), y: whole };
   return [...trims, { shape: 'notch', use: 'thumb notch', centre, radius, edge: 'bottom' }];
@@ -135,7 +147,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   // Beside the tray's own walls the cover has its card, and tabs behind its fronts.
   const both = plus(inner.card, card);
   const layers = { across: both, deep: plus(both, card) };
-  const coverFloor = sectionsOver(brief, 'cover', floor, layers, gaps.liner);
+  const coverFloor = sectionsOver(brief, 'cover', { inner: floor, layers, gap: gaps.liner });
   const above = plus(half(inner.card), card);
   const spine: Section = {
     id: 'cover spine',
@@ -147,7 +159,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   // The shells' edges meet in the middle or leave a line of the tray to be seen.
   const target = largest(minus(half(spine.target), card, millimetres(0.4)), millimetres(4));
   const wall: Section = {
-    ...section(brief, 'cover wall', millimetres(3), target, 0.3),
+    ...section(brief, 'cover wall', { least: millimetres(3), target, weight: 0.3 }),
     least: largest(millimetres(3), minus(target, marksWindow(brief))),
     most: target,
   };
@@ -161,15 +173,14 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     ok: true,
     frame: {
       sections: [...inner.sections, ...coverFloor.sections, spine, wall],
-      pieces: [trayTemplate(inner.tray), cover(ids, brief.options.thumbNotch)],
+      pieces: [trayTemplate(inner.tray), cover(ids, { thumbNotch: brief.options.thumbNotch })],
       fits: [
-        ...fitsOver(
-          'liner',
-          { piece: 'cover', floor: coverFloor },
-          { piece: 'tray', floor },
+        ...fitsOver('liner', {
+          outer: { piece: 'cover', floor: coverFloor },
+          inner: { piece: 'tray', floor },
           layers,
-          gaps.liner,
-        ),
+          gap: gaps.liner,
+        }),
         {
           kind: 'liner',
           outer: 'cover',
@@ -195,15 +206,14 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 root: { column: 1.5, row: 3.5 },
                 // Tabs lie behind the front alone, so the tray stands half a card nearer the spine.
                 at: vector(0, -thick / 2, low),
-                joins: 0,
               }),
               { ...inner.part, joins: stages.tray },
             ],
             stacks: [
               ...trayStacks(inner.tray, inner.part),
               ...[0, 2].flatMap((column) => [
-                lies('cover', [column + 0.5, 0.99], [1.5, 0.99], 'inside'),
-                lies('cover', [column + 0.5, 4.01], [1.5, 4.01], 'inside'),
+                lies('cover', { face: [column + 0.5, 0.99], on: [1.5, 0.99], side: 'inside' }),
+                lies('cover', { face: [column + 0.5, 4.01], on: [1.5, 4.01], side: 'inside' }),
               ]),
             ],
             cavity: inner.room(size),

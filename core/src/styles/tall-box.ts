@@ -24,6 +24,9 @@ import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf, whether } from './options.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { gift: 5 } as const;
+
 const options = z.object({
   capDepth: oneOf('Cap', ['shallow', 'half', 'full']),
   thumbNotches: whether('Thumb notches in the cap'),
@@ -35,7 +38,10 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const walls = tubePanels(brief, 'tube', card);
   const { high } = brief.inside;
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
-  const wall = section(brief, 'tube high', needed(high.least), needed(high.target));
+  const wall = section(brief, 'tube high', {
+    least: needed(high.least),
+    target: needed(high.target),
+  });
   const flaps = gluedFlaps(brief, 'tube bottom');
   const tube = {
     id: 'tube',
@@ -81,7 +87,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
             ],
             stacks: [...tubeStacks(tube), ...cap.stacks],
             cavity: roomOf(clearInside),
-            giftEnters: 5,
+            giftEnters: stages.gift,
           },
         };
       },

@@ -36,6 +36,9 @@ import type { Cutout, GridPoint } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { flaps: 0, walls: 1, gift: 2, fins: 2, roofs: 3 } as const;
+
 const options = z.object({
   slope: oneOf('Roof', ['low', 'steep', 'very steep']),
   closing: oneOf('Ridge', ridgeClosings),
@@ -100,10 +103,17 @@ function answer(asked: Brief): StyleAnswer {
   const least = shapeFor(deep.least, high.least, card, slopes[slope]);
   const wanted = shapeFor(deep.target, high.target, card, slopes[slope]);
   const up = (value: number) => nanometres(Math.ceil(value));
-  const floor = section(brief, 'floor deep', up(least.floor), up(wanted.floor));
+  const floor = section(brief, 'floor deep', { least: up(least.floor), target: up(wanted.floor) });
   const shortest = leastRoof(deep.least, high.least, card, [floor.least, floor.most]);
-  const roof = section(brief, 'roof', up(shortest), largest(up(wanted.roof), up(shortest)), 0.3);
-  const width = section(brief, 'floor across', plus(across.least, card), plus(across.target, card));
+  const roof = section(brief, 'roof', {
+    least: up(shortest),
+    target: largest(up(wanted.roof), up(shortest)),
+    weight: 0.3,
+  });
+  const width = section(brief, 'floor across', {
+    least: plus(across.least, card),
+    target: plus(across.target, card),
+  });
   // The ends are drawn as high as the roofs make the ridge, whatever is chosen.
   const tallest = up(ridgeOf(roof.most, floor.least));
   const end: Section = {
@@ -113,7 +123,11 @@ function answer(asked: Brief): StyleAnswer {
     most: plus(tallest, marksWindow(brief)),
     weight: 0.01,
   };
-  const fin = section(brief, 'fin', millimetres(9), millimetres(14), 0.1);
+  const fin = section(brief, 'fin', {
+    least: millimetres(9),
+    target: millimetres(14),
+    weight: 0.1,
+  });
   const ids: Ids = {
     across: width.id,
     deep: floor.id,
@@ -168,14 +182,13 @@ function answer(asked: Brief): StyleAnswer {
                 id: 'tent',
                 root: { column: 1.5, row: 2.5 },
                 at: vector(0, 0, -toMillimetres(card) / 2),
-                joins: 0,
               }),
             ],
             stacks: flapSpots(ids, size).map(({ flap, roof: under }) =>
-              lies('tent', flap, under, 'inside', 'glue', 0.9),
+              lies('tent', { face: flap, on: under, side: 'inside', holds: 'glue', covers: 0.9 }),
             ),
             cavity: { floor: box(wide), top: box(y), bottom: 0, high: toMillimetres(clearHigh) },
-            giftEnters: 2,
+            giftEnters: stages.gift,
           },
         };
       },
@@ -201,7 +214,7 @@ function drawTent(
     { column: 2 + share, row: 2.5 },
   ];
   const [one = apexes[0], other = apexes[1]] = apexes;
-  const fold = valley(90, 0);
+  const fold = valley(90, stages.flaps);
   const slants =
     one && other
       ? [2, 3].flatMap((row) => [
@@ -214,12 +227,12 @@ function drawTent(
     rows,
     picture: ['.p.', '.w.', 'pfp', '.w.', '.p.'],
     lines: [
-      columnScore(1, 2, 3, valley(90, 1)),
-      columnScore(2, 2, 3, valley(90, 1)),
-      rowScore(2, 1, 2, valley(180 - lean, 3)),
-      rowScore(3, 1, 2, valley(180 - lean, 3)),
-      rowScore(1, 1, 2, mountain(90 - lean, 2)),
-      rowScore(4, 1, 2, mountain(90 - lean, 2)),
+      columnScore(1, 2, 3, valley(90, stages.walls)),
+      columnScore(2, 2, 3, valley(90, stages.walls)),
+      rowScore(2, 1, 2, valley(180 - lean, stages.roofs)),
+      rowScore(3, 1, 2, valley(180 - lean, stages.roofs)),
+      rowScore(1, 1, 2, mountain(90 - lean, stages.fins)),
+      rowScore(4, 1, 2, mountain(90 - lean, stages.fins)),
     ],
     diagonals: slants,
     patches: [

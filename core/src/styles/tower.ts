@@ -25,6 +25,9 @@ import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
 import { howMany, oneOf } from './options.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { gift: 3, wrapper: 4, cap: 5 } as const;
+
 const options = z.object({
   trays: howMany('Trays', 2, 4),
   capDepth: oneOf('Cap', ['shallow', 'half', 'full']),
@@ -51,7 +54,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   });
   const { floor } = inner.tray;
   const between = evenLayers(plus(inner.card, card));
-  const panels = sectionsOver(brief, 'wrapper', floor, between, gaps.liner);
+  const panels = sectionsOver(brief, 'wrapper', { inner: floor, layers: between, gap: gaps.liner });
   const floors = times(half(inner.card), trays);
   const high: Section = {
     id: 'wrapper high',
@@ -79,7 +82,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         columns: across.map(size),
         rows: [size(high.id)],
         picture: ['wwww'],
-        lines: [1, 2, 3].map((line) => columnScore(line, 0, 1, valley(90, 4))),
+        lines: [1, 2, 3].map((line) => columnScore(line, 0, 1, valley(90, stages.wrapper))),
       }),
   };
   return {
@@ -88,13 +91,12 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       sections: [...inner.sections, ...panels.sections, high, ...cap.sections],
       pieces: [trayTemplate(inner.tray), wrapper, cap.template],
       fits: [
-        ...fitsOver(
-          'liner',
-          { piece: 'wrapper', floor: panels },
-          { piece: 'tray', floor },
-          between,
-          gaps.liner,
-        ),
+        ...fitsOver('liner', {
+          outer: { piece: 'wrapper', floor: panels },
+          inner: { piece: 'tray', floor },
+          layers: between,
+          gap: gaps.liner,
+        }),
         {
           kind: 'liner',
           outer: 'wrapper',
@@ -118,7 +120,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           ...inner.part,
           id: level === 0 ? 'tray' : `tray ${level + 1}`,
           at: vector(0, 0, inner.part.at.z + level * step),
-          joins: level === 0 ? 0 : 4,
+          joins: level === 0 ? 0 : stages.wrapper,
         }));
         const top = foot + toMillimetres(size(high.id));
         // The trays stand in the middle, so each panel is off its tray by half of what the marks leave.
@@ -137,7 +139,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 id: 'wrapper',
                 root: { column: 1.5, row: 0.5 },
                 at: vector(0, -toMillimetres(size(panels.deep)) / 2, (foot + top) / 2),
-                joins: 5,
+                joins: stages.cap,
                 opens: vector(0, -40, 0),
               }),
               cap.part(size, top, 0, 6),
@@ -155,7 +157,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
               ...cap.stacks,
             ],
             cavity: inner.room(size),
-            giftEnters: 3,
+            giftEnters: stages.gift,
           },
         };
       },

@@ -45,6 +45,9 @@ import type { CornerBoard, NamedMark } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
+/** What is folded or put together when, counted over the whole box. */
+const stages = { walls: 0, gift: 2 } as const;
+
 const options = z.object({
   corners: oneOf('Corners lie', ['inside', 'outside']),
   closing: oneOf('Closing', ['ribbon holes', 'hooks', 'open']),
@@ -119,7 +122,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const on = isWide === isHooked ? 'sides' : 'front and back';
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
   const board = brief.kit.cornerBoard;
-  const freeWall = section(brief, 'wall', needed(high.least), needed(high.target));
+  const freeWall = section(brief, 'wall', {
+    least: needed(high.least),
+    target: needed(high.target),
+  });
   const mark = board && markFor(board, freeWall);
   if (board && !mark) return noMark(board, freeWall, brief.gift.high);
   const wall = mark ? { ...freeWall, least: mark.at, target: mark.at, most: mark.at } : freeWall;
@@ -153,7 +159,6 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     id: 'box',
     root: { column: 1.5, row: 1.5 },
     at: vector(0, 0, -toMillimetres(card) / 2),
-    joins: 0,
   });
   return {
     ok: true,
@@ -175,8 +180,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
               picture: ['gwg', 'wfw', 'gwg'],
               lines: [
                 ...[1, 2].flatMap((line) => [
-                  columnScore(line, 1, 2, valley(90, 0)),
-                  rowScore(line, 1, 2, valley(90, 0)),
+                  columnScore(line, 1, 2, valley(90, stages.walls)),
+                  rowScore(line, 1, 2, valley(90, stages.walls)),
                 ]),
                 ...creases.flatMap(({ lines }) => lines),
               ],
@@ -214,7 +219,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
             parts: [part],
             stacks: webs.flatMap((web) => webStacks('box', web)),
             cavity: roomOf(inside),
-            giftEnters: 2,
+            giftEnters: stages.gift,
           },
         };
       },

@@ -8,9 +8,7 @@ import { capitalised, counted, countInWords, inRow } from './plain.ts';
 /** What is cut: whole sheets, or parts of them by their size. */
 function fromInWords(
   { from, paper }: CutOperation,
-  isOn: boolean,
-  nameOf: NameOf,
-  unit: Unit,
+  { isOn, nameOf, unit }: { readonly isOn: boolean; readonly nameOf: NameOf; readonly unit: Unit },
 ): string {
   if (isOn) return 'that strip';
   const { what, count, width, height } = from;
@@ -99,12 +97,10 @@ const cautions: Readonly<Record<CutOperation['cautions'][number], string>> = {
 /** A cut as it is said; the second one of a step goes through the strip that the first gave. */
 function cutSentences(
   cut: CutOperation,
-  isOn: boolean,
-  nameOf: NameOf,
-  unit: Unit,
+  { isOn, nameOf, unit }: { readonly isOn: boolean; readonly nameOf: NameOf; readonly unit: Unit },
 ): readonly string[] {
   return [
-    `From ${fromInWords(cut, isOn, nameOf, unit)}: ${wantedInWords(cut, nameOf, unit)}.`,
+    `From ${fromInWords(cut, { isOn, nameOf, unit })}: ${wantedInWords(cut, nameOf, unit)}.`,
     settingInWords(cut, unit),
     ...leavesInWords(cut, nameOf, unit),
     ...cut.cautions.map((each) => cautions[each]),
@@ -147,7 +143,7 @@ export function sayCut({ cuts }: CutStep, nameOf: NameOf, kit: Kit): Said {
   const rest = first.from.what === 'rest' ? ', from the rest' : '';
   return {
     figure: settings,
-    text: cuts.flatMap((cut, i) => cutSentences(cut, i > 0, nameOf, unit)).join(' '),
+    text: cuts.flatMap((cut, i) => cutSentences(cut, { isOn: i > 0, nameOf, unit })).join(' '),
     line: `${nameOf(first.paper)}: ${whatComes(cuts, nameOf)} at ${settings}${rest}`,
   };
 }

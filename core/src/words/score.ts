@@ -76,7 +76,7 @@ function stretchInWords(
     return `, only from ${formatLength(nearestMark(part.from, unit), unit)} to ${formatNearest(part.to, unit)} from the ${start} edge`;
   }
   const fence = tool === 'board' ? kit.board.fence : 'left';
-  const { from, to } = stretchOnBoard(edge, lying.over, part, size, fence);
+  const { from, to } = stretchOnBoard(edge, { over: lying.over, part, size, fence });
   if (from === zero) return `, only from the top edge to ${formatNearest(to, unit)} below it`;
   if (to === long)
     return `, only from ${formatNearest(from, unit)} below the top edge to the bottom edge`;

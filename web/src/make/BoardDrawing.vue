@@ -112,13 +112,12 @@ const others = computed(() =>
 /** How far down the board the score at hand runs. */
 const ends = computed(() => {
   const { edge, lying } = props.operation;
-  const { from, to } = stretchOnBoard(
-    edge,
-    lying.over,
-    props.mark.part,
-    size.value,
-    props.board.fence,
-  );
+  const { from, to } = stretchOnBoard(edge, {
+    over: lying.over,
+    part: props.mark.part,
+    size: size.value,
+    fence: props.board.fence,
+  });
   return { from: toMillimetres(from), to: toMillimetres(to) };
 });
 </script>

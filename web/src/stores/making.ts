@@ -98,7 +98,7 @@ export const useMaking = defineStore('making', () => {
   function finish(copies: number): void {
     if (!job.value || !step.value) return;
     const seconds = (Date.now() - begun.value) / 1000;
-    adopt(withDone(job.value, progress.value, step.value, copies, seconds));
+    adopt(withDone(job.value, progress.value, { step: step.value, copies, seconds }));
     begun.value = Date.now();
   }
 

@@ -53,10 +53,12 @@ export function wantedLine(grid: ScoreGrid, line: LineRef): WantedLine {
 /** Whether the trimmer's tip makes a score: it runs right across, at any mark of the trimmer's ruler. */
 function isForTip(
   { isScored, part }: WantedLine,
-  edge: Side,
-  reading: Length,
-  size: Size,
-  kit: Kit,
+  {
+    edge,
+    reading,
+    size,
+    kit,
+  }: { readonly edge: Side; readonly reading: Length; readonly size: Size; readonly kit: Kit },
 ): boolean {
   const { step, widthWithArm, cutLength } = kit.trimmer;
   const long = isUpright(edge) ? size.height : size.width;
@@ -70,10 +72,17 @@ function isForTip(
  */
 export function stretchOnBoard(
   edge: Side,
-  over: boolean,
-  part: ScoreMark['part'],
-  size: Size,
-  fence: Kit['board']['fence'],
+  {
+    over,
+    part,
+    size,
+    fence,
+  }: {
+    readonly over: boolean;
+    readonly part: ScoreMark['part'];
+    readonly size: Size;
+    readonly fence: Kit['board']['fence'];
+  },
 ): { readonly from: Length; readonly to: Length } {
   const long = isUpright(edge) ? size.height : size.width;
   const { from, to } = part ?? { from: zero, to: long };
@@ -152,21 +161,23 @@ function finish(
 /** How a line is made with this kit: in one go, or in two where it is longer than the board's grooves. */
 export function makingOf(
   wanted: WantedLine,
-  edge: Side,
-  reading: Length,
-  size: Size,
-  kit: Kit,
+  {
+    edge,
+    reading,
+    size,
+    kit,
+  }: { readonly edge: Side; readonly reading: Length; readonly size: Size; readonly kit: Kit },
 ): readonly MadeLine[] {
   const { line, isScored, part } = wanted;
   const mark: ScoreMark = { line, reading, ...(part && { part }) };
   const by = (tool: ScoreTool, more: Pick<ScoreMark, 'shim'> = {}): readonly MadeLine[] => [
     { tool, edge, over: false, isScored, mark: { ...mark, ...more } },
   ];
-  const isOnTip = isForTip(wanted, edge, reading, size, kit);
+  const isOnTip = isForTip(wanted, { edge, reading, size, kit });
   if (scoringMeans(kit)?.tool !== 'board') return by(isOnTip ? 'tip' : 'ruler');
   const on = meansOf(reading, groovesOf(kit));
   if (on === 'none') return by(isOnTip ? 'tip' : 'ruler');
-  const { to } = stretchOnBoard(edge, false, part, size, kit.board.fence);
+  const { to } = stretchOnBoard(edge, { over: false, part, size, fence: kit.board.fence });
   if (to <= kit.board.grooveLength) return by('board', shimOf(on, kit));
   // Ticks have to be made at both ends.
   if (!isScored) return by('ruler');

@@ -40,7 +40,7 @@ export function scoreOperations(
     return wanted.flatMap((each, i) => {
       const end = ends[i] ?? 'start';
       const reading = end === 'start' ? each.at : minus(whole, each.at);
-      return makingOf(each, edgesOf[axis][end], reading, size, kit);
+      return makingOf(each, { edge: edgesOf[axis][end], reading, size, kit });
     });
   });
   // What is begun comes before what finishes it from the other end.

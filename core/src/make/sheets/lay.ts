@@ -73,11 +73,19 @@ const tries = 1500;
 function layInOrder(
   rectangles: readonly Rectangle[],
   spaces: readonly Space[],
-  sheets: number,
-  paper: Paper,
-  most: number,
-  least: number,
-  left: { tries: number; found: boolean },
+  {
+    sheets,
+    paper,
+    most,
+    least,
+    left,
+  }: {
+    readonly sheets: number;
+    readonly paper: Paper;
+    readonly most: number;
+    readonly least: number;
+    readonly left: { tries: number; found: boolean };
+  },
 ): Layout | undefined {
   const [next, ...rest] = rectangles;
   if (!next) {
@@ -104,7 +112,13 @@ function layInOrder(
         if (left.tries-- < 0 && left.found) return best;
         const others = spaces.filter((each) => each !== space);
         const fewer = best ? best.sheets - 1 : most;
-        const onward = layInOrder(rest, [...others, ...free], used, paper, fewer, least, left);
+        const onward = layInOrder(rest, [...others, ...free], {
+          sheets: used,
+          paper,
+          most: fewer,
+          least,
+          left,
+        });
         if (onward)
           best = {
             sheets: onward.sheets,
@@ -159,15 +173,13 @@ function layOneByOne(paper: Paper, pieces: readonly SheetPiece[], least: number)
       Array.from({ length: copies }, () => ({ piece: id, width, height })),
     )
     .sort((a, b) => b.width * b.height - a.width * a.height);
-  return layInOrder(
-    rectangles,
-    [],
-    0,
+  return layInOrder(rectangles, [], {
+    sheets: 0,
     paper,
-    rectangles.length,
-    Math.max(least, apart(rectangles, paper)),
-    { tries, found: false },
-  );
+    most: rectangles.length,
+    least: Math.max(least, apart(rectangles, paper)),
+    left: { tries, found: false },
+  });
 }
 
 /** Strips are quicker to cut; they are left only where that saves a sheet. */

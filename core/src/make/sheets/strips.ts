@@ -29,7 +29,10 @@ interface Laid {
   readonly long: Length;
 }
 
-function laidAs(piece: SheetPiece, turned: boolean, runsDown: boolean): Laid {
+function laidAs(
+  piece: SheetPiece,
+  { turned, runsDown }: { readonly turned: boolean; readonly runsDown: boolean },
+): Laid {
   const [width, height] = turned ? [piece.height, piece.width] : [piece.width, piece.height];
   return runsDown
     ? { piece, turned, wide: width, long: height }
@@ -39,7 +42,7 @@ function laidAs(piece: SheetPiece, turned: boolean, runsDown: boolean): Laid {
 function fill(
   sheet: Paper['sheet'],
   pieces: readonly Laid[],
-  runsDown: boolean,
+  { runsDown }: { readonly runsDown: boolean },
 ): StripLayout | undefined {
   const [wide, long] = runsDown ? [sheet.width, sheet.height] : [sheet.height, sheet.width];
   const sheets: Sheet[] = [];
@@ -89,8 +92,8 @@ export function layInStrips(paper: Paper, pieces: readonly SheetPiece[]): StripL
   let best: StripLayout | undefined;
   for (const runsDown of [true, false])
     for (const turns of turnsOf(pieces, paper)) {
-      const laid = pieces.map((piece, i) => laidAs(piece, turns[i] ?? false, runsDown));
-      const layout = fill(paper.sheet, laid, runsDown);
+      const laid = pieces.map((piece, i) => laidAs(piece, { turned: turns[i] ?? false, runsDown }));
+      const layout = fill(paper.sheet, laid, { runsDown });
       if (!layout) continue;
       const isBetter = !best || (layout.sheets - best.sheets || layout.strips - best.strips) < 0;
       if (isBetter) best = layout;
