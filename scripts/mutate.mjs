@@ -15,7 +15,7 @@ const testsOf = {
   gaps: ['core/src/gaps/**', 'core/src/plan.test.ts'],
   marks: ['core/src/marks/**', 'core/src/tools/kit.test.ts', 'core/src/plan.test.ts'],
   make: ['core/src/make/**', 'core/src/words/**', 'core/src/rescue/progress.test.ts'],
-  words: ['core/src/words/**', 'core/src/rescue/**'],
+  words: ['core/src/words/**'],
   rescue: ['core/src/rescue/**', 'core/src/trial/**'],
   fold: ['core/src/fold/**', 'core/src/styles/**'],
 };

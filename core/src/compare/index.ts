@@ -13,3 +13,4 @@ export {
 } from './frontier.ts';
 export { largestEachWay, type LargestEachWay } from './largest-each-way.ts';
 export { chosenBy, orders, wishes, type Order, type Wish } from './wishes.ts';
+export { neatGiftThatFits, spareFor, stretchedAsFarAsItFits, type Stretched } from './grow-gift.ts';

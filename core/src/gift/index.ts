@@ -1,4 +1,17 @@
 export {
+  inRows,
+  itemOf,
+  mostInSet,
+  rowsOf,
+  setItems,
+  withAnother,
+  withItem,
+  withoutItem,
+  type Rows,
+} from './arrangement.ts';
+export { reshape } from './reshape.ts';
+export { measuresOf, type GiftMeasure } from './measures.ts';
+export {
   giftLimits,
   giftSchema,
   type BlockGift,

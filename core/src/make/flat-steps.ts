@@ -77,6 +77,13 @@ function punchGroups(punched: Group): readonly Group[] {
   return names.map((name) => punched.filter((operation) => nameOf(operation) === name));
 }
 
+/** What is done on a punch board is done in one go, side after side; anything else by itself. */
+function boardGroups(operations: Group): readonly Group[] {
+  const punches = operations.filter(({ kind }) => kind === 'punch');
+  const others = operations.filter(({ kind }) => kind !== 'punch');
+  return [...(punches.length > 0 ? [punches] : []), ...others.map((operation) => [operation])];
+}
+
 function lyingOf(operation: FlatOperation): Lying {
   return isLine(operation) ? operation.lying : asDrawn;
 }
@@ -123,7 +130,7 @@ export function flatSteps(
 ): FlatSteps {
   const work = flatWork(piece, lines, kit);
   const groups: readonly Group[] = [
-    ...work.lines.filter((operation) => !isLine(operation)).map((operation) => [operation]),
+    ...boardGroups(work.lines.filter((operation) => !isLine(operation))),
     ...scoreGroups(piece, work.lines.filter(isLine).filter(isTurned)),
     // Along a ruler the piece lies still, and every line is told from its own edge.
     ...inBreaths([

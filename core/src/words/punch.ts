@@ -1,6 +1,7 @@
 import { formatWithUnit } from '../length/index.ts';
 import type { PunchOperation } from '../make/index.ts';
 import { cutUnit, type Kit } from '../tools/index.ts';
+import { figuresInRow } from './measures.ts';
 import { countInWords } from './plain.ts';
 
 function unitOf({ board }: PunchOperation, kit: Kit) {
@@ -21,6 +22,18 @@ export function punchFigure(punch: PunchOperation, kit: Kit): string | undefined
   if (setting.kind === 'last lines') return undefined;
   const at = formatWithUnit(setting.at, unitOf(punch, kit));
   return setting.name === undefined ? at : `${setting.name}, ${at}`;
+}
+
+/** All that a sheet is punched at, in one go: `2 13/16 and 5 1/2 in`; what is done where nothing is set. */
+export function punchFigures(
+  punches: readonly [PunchOperation, ...PunchOperation[]],
+  kit: Kit,
+): string {
+  const [first] = punches;
+  const set = punches.flatMap(({ setting }) => (setting.kind === 'mark' ? [setting.at] : []));
+  return set.length > 1
+    ? figuresInRow(set, unitOf(first, kit))
+    : (punchFigure(first, kit) ?? punchHeadline(first));
 }
 
 /** What is done on a punch board, sentence by sentence. */

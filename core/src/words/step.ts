@@ -6,6 +6,7 @@ import type {
   FlatOperation,
   FlatStep,
   Job,
+  PunchOperation,
   ScoreOperation,
   SlitOperation,
   Step,
@@ -19,7 +20,7 @@ import { sayCut } from './cut.ts';
 import { faceInWords } from './faces.ts';
 import { laidInWords } from './laid.ts';
 import { capitalised, countInWords, counted, plural } from './plain.ts';
-import { punchFigure, punchHeadline, punchSentences } from './punch.ts';
+import { punchFigure, punchFigures, punchHeadline, punchSentences } from './punch.ts';
 import { allInWords, roleInWords, useInWords } from './roles.ts';
 import { namesFrom, type NameOf, type Passage, type Said } from './said.ts';
 import { scoreFigure, scoreLine, scoreSentences, scoreUnit } from './score.ts';
@@ -158,8 +159,8 @@ export function flatHeadlines(operations: readonly FlatOperation[]): readonly st
 }
 
 function flatFigure(operations: FlatStep['operations'], kit: Kit): string {
-  const [first] = operations;
-  if (first.kind === 'punch') return punchFigure(first, kit) ?? punchHeadline(first);
+  const [punch, ...punches] = operations.filter((each) => each.kind === 'punch');
+  if (punch) return punchFigures([punch, ...punches], kit);
   const [line, ...lines] = operations.filter(isLine);
   if (line && line.tool !== 'ruler') return scoreFigure([line, ...lines], kit);
   const [one = '', ...more] = flatHeadlines(operations);
@@ -167,10 +168,10 @@ function flatFigure(operations: FlatStep['operations'], kit: Kit): string {
 }
 
 function flatLine(operations: FlatStep['operations'], kit: Kit): string {
-  const [first] = operations;
   const [line, ...lines] = operations.filter(isLine);
   if (line && line.tool !== 'ruler') return scoreLine([line, ...lines], kit);
-  if (first.kind === 'punch') return punchFigure(first, kit) ?? punchHeadline(first).toLowerCase();
+  const [punch, ...punches] = operations.filter((each) => each.kind === 'punch');
+  if (punch) return `punch and score, ${punchFigures([punch, ...punches], kit)}`;
   return flatHeadlines(operations).join(', ');
 }
 
@@ -225,8 +226,12 @@ function sayAssembly(step: AssemblyStep, nameOf: NameOf, { kit }: Telling): Said
   };
 }
 
-/** One of the things that an assembly step does, to be read from two metres. */
-export function momentFigure(operation: AssemblyOperation, { job }: Telling): string {
+/** One of the things that a step does, to be read from two metres. */
+export function momentFigure(
+  operation: AssemblyOperation | PunchOperation,
+  { job, kit }: Telling,
+): string {
+  if (operation.kind === 'punch') return punchFigure(operation, kit) ?? punchHeadline(operation);
   const nameOf = namesFrom(job.names);
   if (operation.kind === 'glue' && operation.moves === 'without') {
     const [wall] = operation.onto;

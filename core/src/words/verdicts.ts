@@ -130,7 +130,7 @@ function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
     text: [
       '',
       `${total} ${total === 1 ? 'sheet' : 'sheets'}`,
-      `, ${Math.round(leftOver * 100)}% waste`,
+      `, ${Math.round(leftOver * 100)}% offcuts and waste`,
     ],
     detail: `${detail}.`,
   };

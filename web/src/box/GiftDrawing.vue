@@ -1,9 +1,16 @@
 <script setup lang="ts">
-import { giftLimits, millimetres, type Gift, type Unit } from '@rangoli/core';
+import {
+  giftLimits,
+  millimetres,
+  type Gift,
+  type Unit,
+  itemOf,
+  measuresOf,
+  withItem,
+} from '@rangoli/core';
 import { computed } from 'vue';
 import { shade } from '../parts/colour.ts';
 import MeasureField from '../parts/MeasureField.vue';
-import { itemOf, measuresOf, withItem } from './gift-measures.ts';
 import { drawGift } from './gift-solid.ts';
 
 /** The gift at its proportions, with each measure to be edited where it stands. */

@@ -1,11 +1,9 @@
 <script setup lang="ts">
-import { styleSummary, type Gift, type GiftItem, type PlanRequest } from '@rangoli/core';
-import { computed, ref } from 'vue';
-import Pick from '../parts/Pick.vue';
-import { useProject } from '../stores/project.ts';
-import PaperControl from './PaperControl.vue';
-import GiftDrawing from './GiftDrawing.vue';
 import {
+  styleSummary,
+  type Gift,
+  type GiftItem,
+  type PlanRequest,
   inRows,
   itemOf,
   rowsOf,
@@ -13,8 +11,13 @@ import {
   withAnother,
   withItem,
   withoutItem,
-} from './gift-measures.ts';
-import { reshape } from './reshape.ts';
+  reshape,
+} from '@rangoli/core';
+import { computed, ref } from 'vue';
+import Pick from '../parts/Pick.vue';
+import { useProject } from '../stores/project.ts';
+import PaperControl from './PaperControl.vue';
+import GiftDrawing from './GiftDrawing.vue';
 import RowsControl from './RowsControl.vue';
 import SetControl from './SetControl.vue';
 import StyleControl from './StyleControl.vue';

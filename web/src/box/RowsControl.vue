@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import type { Gift, SeveralGift } from '@rangoli/core';
+import type { Gift, SeveralGift, Rows } from '@rangoli/core';
 import { computed } from 'vue';
 import Pick from '../parts/Pick.vue';
-import type { Rows } from './gift-measures.ts';
 
 /** How many of the gift go in together, in rows each way, and how rounds lie. */
 const props = defineProps<{ gift: Gift; rows: Rows }>();

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import type { GiftItem } from '@rangoli/core';
+import { type GiftItem, mostInSet } from '@rangoli/core';
 import { Plus, X } from '@lucide/vue';
-import { mostInSet } from './gift-measures.ts';
 
 /** Different things that go into the box side by side: which is in hand, one more, one less. */
 defineProps<{

@@ -8,14 +8,12 @@ import {
   inchFraction,
   largestGift,
   largestOn,
+  neatGiftThatFits,
+  spareFor,
+  stretchedAsFarAsItFits,
   millimetres,
-  minus,
-  neatGift,
-  planBox,
-  roundDown,
   squareGifts,
   stretchedGift,
-  type Extents,
   type Gift,
   type Length,
 } from '@rangoli/core';
@@ -65,29 +63,16 @@ function setSheet(name: string): void {
   });
 }
 
-function fits(gift: Gift): boolean {
-  return request.value !== undefined && planBox({ ...request.value, gift }).ok;
-}
-
 /** Where the drag of the point began; all of it stretches that gift. */
-const start = shallowRef<{ readonly gift: Gift; readonly size: Extents }>();
+const start = shallowRef<Gift>();
 const isStopped = shallowRef(false);
 
 function move(to: { across: Length; high: Length }): void {
-  if (!request.value || !size.value) return;
-  start.value ??= { gift: request.value.gift, size: size.value };
-  const from = start.value;
-  const gift = (across: number, high: number) =>
-    neatGift(
-      stretchedGift(from.gift, across / from.size.across, high / from.size.high),
-      mark.value,
-    );
-  const wanted = gift(to.across, to.high);
-  // Beyond the limit it goes on along it, as high as it can be there.
-  const now = size.value;
-  const found = [wanted, gift(to.across, now.high), gift(now.across, to.high)].find(fits);
-  isStopped.value = found !== wanted;
-  if (found) project.changeBox('gift measures', { gift: found });
+  if (!request.value) return;
+  start.value ??= request.value.gift;
+  const found = stretchedAsFarAsItFits(request.value, start.value, to, mark.value);
+  isStopped.value = found.isStopped;
+  if (found.gift) project.changeBox('gift measures', { gift: found.gift });
 }
 
 function rest(): void {
@@ -96,20 +81,13 @@ function rest(): void {
 }
 
 /** How much is left, on the ruler's marks. */
-const spare = computed(() => {
-  if (!limits.value || !size.value) return undefined;
-  const { across, high } = limits.value.furthest;
-  const left = (most: Length, now: Length) =>
-    roundDown(minus(most, now < most ? now : most), mark.value);
-  return { across: left(across, size.value.across), high: left(high, size.value.high) };
-});
+const spare = computed(() =>
+  limits.value && size.value ? spareFor(limits.value.furthest, size.value, mark.value) : undefined,
+);
 
 function takeNeat(gift: Gift, what: string): void {
-  // A mark less where rounding would go over the edge.
-  const neat = [1, 0.995, 0.99, 0.98]
-    .map((by) => neatGift(stretchedGift(gift, by, by), mark.value))
-    .find(fits);
-  project.changeBox(what, { gift: neat ?? gift });
+  if (request.value)
+    project.changeBox(what, { gift: neatGiftThatFits(request.value, gift, mark.value) });
 }
 
 function takeLargestAlike(): void {

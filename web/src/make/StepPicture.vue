@@ -36,8 +36,8 @@ const flat = computed((): FlatStep | undefined =>
 );
 const isOnTool = computed(() => flat.value?.bench === 'board' || flat.value?.bench === 'tip');
 const punch = computed(() => {
-  const first = flat.value?.operations[0];
-  return first?.kind === 'punch' ? first : undefined;
+  const here = flat.value?.operations[props.at] ?? flat.value?.operations[0];
+  return here?.kind === 'punch' ? here : undefined;
 });
 
 /** The piece as it is when the step begins. */

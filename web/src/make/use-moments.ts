@@ -1,6 +1,7 @@
 import type {
   AssemblyOperation,
   CutOperation,
+  PunchOperation,
   ScoreMark,
   ScoreOperation,
   Step,
@@ -19,6 +20,13 @@ export type Moment =
     }
   | { readonly kind: 'cut'; readonly cut: CutOperation }
   | {
+      readonly kind: 'punch';
+      readonly operation: PunchOperation;
+      /** Which of the settings of the board it is, counted from 1, and how many there are. */
+      readonly nth: number;
+      readonly of: number;
+    }
+  | {
       readonly kind: 'assembly';
       readonly operation: AssemblyOperation;
       /** Which of the operations of the step it is, counted from 1, and how many there are. */
@@ -36,7 +44,12 @@ export function momentsOf(step: Step): readonly Moment[] {
       nth: i + 1,
       of: step.operations.length,
     }));
+  const punches = step.operations.filter((each) => each.kind === 'punch');
   return step.operations.flatMap((operation): readonly Moment[] => {
+    if (operation.kind === 'punch')
+      return [
+        { kind: 'punch', operation, nth: punches.indexOf(operation) + 1, of: punches.length },
+      ];
     if (operation.kind !== 'score' && operation.kind !== 'mark') return [];
     if (operation.tool === 'ruler') return [];
     return operation.marks.map((mark, i) => ({

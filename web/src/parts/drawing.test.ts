@@ -1,8 +1,14 @@
-import { cutSizeOf, millimetres, planBox, toMillimetres, usualRequest } from '@rangoli/core';
+import {
+  cutSizeOf,
+  millimetres,
+  planBox,
+  toMillimetres,
+  usualRequest,
+  reshape,
+} from '@rangoli/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { drawGift } from '../box/gift-solid.ts';
-import { reshape } from '../box/reshape.ts';
 import { placeOfRoom, roomAt, roomSteps } from '../box/room-scale.ts';
 import { fileName } from '../box/save-file.ts';
 import { isDark, shade } from './colour.ts';

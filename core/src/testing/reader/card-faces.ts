@@ -233,7 +233,7 @@ function hingesOn(
   return [...hinges.values()]
     .filter(
       ({ faces, places }) =>
-        places.length * dot > 2 && places.length > 0.12 * Math.min(...faces.map(longest)),
+        places.length * dot > 0.8 && places.length > 0.12 * Math.min(...faces.map(longest)),
     )
     .map(({ faces, places }) => ({
       faces,

@@ -12,8 +12,11 @@ import {
 } from './card.ts';
 import { lengthOf, wordsOf } from './english.ts';
 
-/** As near as a figure is told that stands for one between the marks: half of 1/32 in, and a little. */
-export const near = 0.45;
+/**
+ * As near as a figure is told that stands for one between the marks: half of 1/32 in, and a little; a place that is
+ * told from both edges, half a millimetre each time to the next mark, is half a millimetre apart.
+ */
+export const near = 0.51;
 
 function sideOf(text: string): Side {
   const side = sides.find((each) => each === text);

@@ -1,4 +1,6 @@
-import { extentsOf, largest, millimetres, smallest, times, type GiftItem } from '@rangoli/core';
+import { largest, millimetres, smallest, times } from '../length/index.ts';
+import { extentsOf } from './extents.ts';
+import type { GiftItem } from './gift.ts';
 
 /** The thing in another shape that takes up about the same space. */
 export function reshape(item: GiftItem, shape: GiftItem['shape']): GiftItem {

@@ -1,26 +1,23 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
 import {
   extentsOf,
   giftSchema,
-  millimetres,
-  nanometres,
-  type Gift,
-  type GiftItem,
-} from '@rangoli/core';
-import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
-import { drawGift } from './gift-solid.ts';
-import {
   inRows,
   itemOf,
   measuresOf,
+  millimetres,
   mostInSet,
+  nanometres,
+  reshape,
   rowsOf,
   setItems,
   withAnother,
   withItem,
   withoutItem,
-} from './gift-measures.ts';
-import { reshape } from './reshape.ts';
+  type Gift,
+  type GiftItem,
+} from '../index.ts';
 
 const length = (least: number, most: number) =>
   fc.integer({ min: least * 10, max: most * 10 }).map((tenth) => millimetres(tenth / 10));
@@ -116,7 +113,7 @@ describe('the measures of a gift', () => {
 });
 
 describe('a gift in another shape', () => {
-  it('is one that a box can be planned for, no smaller than it was, and drawn inside its frame', () => {
+  it('is one that a box can be planned for, no smaller than it was', () => {
     fc.assert(
       fc.property(anyItem, shapes, (item, shape) => {
         const shaped = reshape(item, shape);
@@ -128,15 +125,6 @@ describe('a gift in another shape', () => {
           // Nothing flat is as thick as any thing, and it says so in its measure.
           if (!(shape === 'card' && direction === 'high'))
             expect(is[direction] + hair, direction).toBeGreaterThanOrEqual(was[direction]);
-        const { faces, width, height } = drawGift(shaped, 150, 90);
-        expect(Math.max(width / 150, height / 90)).toBeCloseTo(1, 6);
-        for (const { path } of faces)
-          for (const [, x, y] of path.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)) {
-            expect(Number(x)).toBeGreaterThanOrEqual(-0.01);
-            expect(Number(x)).toBeLessThanOrEqual(width + 0.01);
-            expect(Number(y)).toBeGreaterThanOrEqual(-0.01);
-            expect(Number(y)).toBeLessThanOrEqual(height + 0.01);
-          }
       }),
     );
   });
