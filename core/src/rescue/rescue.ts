@@ -1,5 +1,13 @@
 import { planChanges } from '../compare/index.ts';
-import { formatGap, formatLength, formatSize, formatWithUnit } from '../length/index.ts';
+import {
+  formatGap,
+  formatLength,
+  formatSize,
+  formatWithUnit,
+  isOnGrid,
+  type Length,
+  type Unit,
+} from '../length/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
 import { planWithLessRoom, type Plan } from '../planning/index.ts';
 import type { MadeWay, PlanRequest } from '../request/index.ts';
@@ -70,6 +78,11 @@ function pairSentences({ pairs }: Plan): readonly string[] {
     ];
     return [`${name} would be ${state === 'tight' ? 'too tight' : 'loose'}.`];
   });
+}
+
+/** The unit of the ruler that a depth is read on: the trimmer's, where it has a mark there. */
+function readOn(depth: Length, { trimmer, board }: PlanRequest['kit']): Unit {
+  return isOnGrid(depth, trimmer.step) ? trimmer.unit : board.unit;
 }
 
 type Try = WayOn | { readonly kind: 'none'; readonly why: string };
@@ -167,7 +180,7 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
     const trimmed = facts.map((each) =>
       each.piece === mishap.piece && each.way === way ? trimmedAt(edge, depth, each) : each,
     );
-    const sentence = `Cut ${formatWithUnit(depth, unit)} off the ${name} at the ${edge}: then the score is as far from its edge as planned.`;
+    const sentence = `Cut ${formatWithUnit(depth, readOn(depth, request.kit))} off the ${name} at the ${edge}: then the score is as far from its edge as planned.`;
     tries.push(wayOn('trim', old, trimmed, [sentence]));
   }
   const others = tries.some((each) => each.kind !== 'none' && each.isGood)

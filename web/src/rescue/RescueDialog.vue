@@ -13,7 +13,7 @@ import {
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import InputNumber from 'primevue/inputnumber';
-import { computed, shallowRef, watch } from 'vue';
+import { computed, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { createProject } from '../api/projects.ts';
 import Choice from '../parts/Choice.vue';
@@ -136,6 +136,12 @@ async function take(way: WayOn): Promise<void> {
   }
 }
 
+/** What is asked first is at hand, and not the way out. */
+const asked = useTemplateRef<HTMLElement>('asked');
+function focusFirst(): void {
+  asked.value?.querySelector<HTMLElement>('input, button, [tabindex="0"]')?.focus();
+}
+
 function again(): void {
   if (form.value) making.cutAgain(form.value.piece, affected.value);
   emit('close');
@@ -155,8 +161,9 @@ function field(part: string): string {
     header="Off by a bit?"
     :style="{ width: '620px', maxWidth: '94vw' }"
     @update:visible="(open) => !open && emit('close')"
+    @show="focusFirst"
   >
-    <div v-if="form && shown" class="rescue">
+    <div v-if="form && shown" ref="asked" class="rescue">
       <Choice
         label="What happened"
         :value="form.kind"
