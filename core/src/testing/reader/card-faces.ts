@@ -53,10 +53,15 @@ function at({ dot, wide, high, dots }: Picture, { x, y }: Place): number {
 }
 
 /** Draws a line a little beyond its ends: nobody folds round where two scores just don't meet. */
-function drawLine({ dot, wide, high, dots }: Picture, [a, b]: Line, ink: number): void {
+function drawLine(
+  { dot, wide, high, dots }: Picture,
+  [a, b]: Line,
+  ink: number,
+  beyond = 0.7,
+): void {
   const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
   const [dx, dy] = [(b.x - a.x) / long, (b.y - a.y) / long];
-  for (let far = -0.7; far <= long + 0.7; far += dot / 4) {
+  for (let far = -beyond; far <= long + beyond; far += dot / 4) {
     const [i, j] = [Math.floor((a.x + dx * far) / dot), Math.floor((a.y + dy * far) / dot)];
     // Two dots wide, so that nothing gets through it from corner to corner.
     for (const side of [i, i + 1])
@@ -70,7 +75,7 @@ function drawLine({ dot, wide, high, dots }: Picture, [a, b]: Line, ink: number)
  */
 function endOf(end: Place, from: Place): Line {
   const long = Math.hypot(end.x - from.x, end.y - from.y) || 1;
-  const [dx, dy] = [((end.x - from.x) / long) * 0.05, ((end.y - from.y) / long) * 0.05];
+  const [dx, dy] = [((end.x - from.x) / long) * 0.35, ((end.y - from.y) / long) * 0.35];
   return [
     { x: end.x - dy, y: end.y + dx },
     { x: end.x + dy, y: end.y - dx },
@@ -104,7 +109,7 @@ function pictureOf(card: Card): Picture {
   for (const line of card.scores) {
     drawLine(picture, line, scored);
     for (const [from, to] of [line, [line[1], line[0]] as const])
-      drawLine(picture, endOf(from, to), scored);
+      drawLine(picture, endOf(from, to), scored, 0);
   }
   for (const line of card.slits) drawLine(picture, line, slit);
   return picture;
@@ -191,6 +196,13 @@ function nearest(
   return undefined;
 }
 
+/** Whether two lines cross, each between its ends. */
+function cross([a, b]: Line, [c, d]: Line): boolean {
+  const side = (from: Place, to: Place, { x, y }: Place) =>
+    (to.x - from.x) * (y - from.y) - (to.y - from.y) * (x - from.x);
+  return side(a, b, c) > 0 !== side(a, b, d) > 0 && side(c, d, a) > 0 !== side(c, d, b) > 0;
+}
+
 /** The faces on either side of every score, where it holds them together. */
 function hingesOn(
   card: Card,
@@ -202,6 +214,11 @@ function hingesOn(
   for (const [a, b] of card.scores) {
     const long = Math.hypot(b.x - a.x, b.y - a.y);
     const [dx, dy] = [(b.x - a.x) / (long || 1), (b.y - a.y) / (long || 1)];
+    // Two parts that meet in a tip have another score between them, and don't hang together.
+    const others = card.scores.filter(([c, d]) => {
+      const turned = dx * (d.y - c.y) - dy * (d.x - c.x);
+      return Math.abs(turned) > 0.02 * Math.hypot(d.x - c.x, d.y - c.y);
+    });
     for (let far = dot / 2; far < long; far += dot) {
       const place = { x: a.x + dx * far, y: a.y + dy * far };
       if (at(picture, place) !== scored) continue;
@@ -211,7 +228,7 @@ function hingesOn(
           const spot = { x: place.x - dy * way * off, y: place.y + dx * way * off };
           if ([slit, nothing, crumb].includes(at(picture, spot))) return undefined;
           const face = seen(spot);
-          if (face) return face;
+          if (face) return others.some((line) => cross([place, spot], line)) ? undefined : face;
         }
         return undefined;
       };
@@ -223,18 +240,8 @@ function hingesOn(
       hinges.set(key, known);
     }
   }
-  // Parts that meet in a tip don't hang together: what they share is short beside what either hangs on.
-  const longest = (face: CardFace) =>
-    Math.max(
-      ...[...hinges.values()]
-        .filter(({ faces }) => faces.includes(face))
-        .map(({ places }) => places.length),
-    );
   return [...hinges.values()]
-    .filter(
-      ({ faces, places }) =>
-        places.length * dot > 0.8 && places.length > 0.12 * Math.min(...faces.map(longest)),
-    )
+    .filter(({ places }) => places.length * dot > 0.8)
     .map(({ faces, places }) => ({
       faces,
       middle: {

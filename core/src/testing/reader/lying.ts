@@ -12,10 +12,10 @@ import {
 } from './card.ts';
 import { lengthOf, wordsOf } from './english.ts';
 
-/**
- * As near as a figure is told that stands for one between the marks: half of 1/32 in, and a little; a place that is
- * told from both edges, half a millimetre each time to the next mark, is half a millimetre apart.
- */
+/** As near as a figure is told that stands for one between the marks: half of 1/32 in, and a little. */
+const told = 0.45;
+
+/** A place that is told from both edges, each time to the next half millimetre, is told so far apart. */
 export const near = 0.51;
 
 function sideOf(text: string): Side {
@@ -70,20 +70,20 @@ const checks: readonly (readonly [RegExp, Check])[] = [
   [/^the shorter edge at the top$/, ({ width, height }) => width < height],
   [
     /^the (?:longer|shorter) edge, (.+), at the top$/,
-    (card, length = '') => Math.abs(card.width - lengthOf(length)) < near,
+    (card, length = '') => Math.abs(card.width - lengthOf(length)) < told,
   ],
   [/^the top of the print at the (\w+)$/, (card, side) => card.printTop === side],
   [
     /^the (.+) strip at the (\w+)$/,
     (card, width = '', side = '') => {
       const [first] = linesFrom(card, sideOf(side));
-      return first !== undefined && Math.abs(first - lengthOf(width)) < near;
+      return first !== undefined && Math.abs(first - lengthOf(width)) < told;
     },
   ],
   [
     /^a score (.+) from the (\w+) edge$/,
     (card, distance = '', side = '') =>
-      linesFrom(card, sideOf(side)).some((each) => Math.abs(each - lengthOf(distance)) < near),
+      linesFrom(card, sideOf(side)).some((each) => Math.abs(each - lengthOf(distance)) < told),
   ],
   [
     /^the scores running (up and down|across)$/,
