@@ -33,7 +33,9 @@ describe('the verdict', () => {
       'holds: Every score is on a groove',
       ': 2 sheets, 91% offcuts and waste',
     ]);
-    expect(said({ ...request, papers: inCard(0.3) }).at(-1)).toBe(': 1 sheet, 81% offcuts and waste');
+    expect(said({ ...request, papers: inCard(0.3) }).at(-1)).toBe(
+      ': 1 sheet, 81% offcuts and waste',
+    );
     expect(said({ ...request, unit: 'mm' })[0]).toBe('holds: Gift has about 1.9 mm each side');
   });
 
