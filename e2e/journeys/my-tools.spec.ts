@@ -60,11 +60,16 @@ test('a diamond wrap is made on the maker’s own punch board, and a mistyped ma
   await expect(page.getByText(/^The inside comes to .* Its largest: a gift .* wide/)).toBeVisible();
   await page.getByRole('link', { name: 'Make', exact: true }).click();
   const steps = page.getByRole('navigation', { name: 'Steps' });
-  await steps.getByRole('button', { name: /Base: follow the last lines/ }).click();
+  await steps.getByRole('button', { name: /Base: punch and score/ }).click();
   await expect(
     page.getByRole('img', { name: 'The punch board with the sheet on it' }),
   ).toBeVisible();
   await expect(page.getByText('Turn it a quarter clockwise.')).toBeVisible();
+  // Both marks of the first side, then the other sides by the lines that are there.
+  await page.getByRole('button', { name: 'Next punch' }).click();
+  await page.getByRole('button', { name: 'Next punch' }).click();
+  const heading = page.getByRole('heading', { level: 1 });
+  await expect(heading).toHaveText('Follow the last lines, three sides');
 });
 
 test('somebody with nothing to score with is told what is missing, and for what', async ({
