@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   allStyles,
   checkFolding,
+  closedFaces,
   foldingBox,
   nanometres,
   outermostPoints,
@@ -12,6 +13,7 @@ import {
   type Plan,
   type PlanRequest,
 } from '../index.ts';
+import { boxInSpace } from '../testing/joints-in-space.ts';
 import { requestsIn, shippedKits } from '../testing/requests.ts';
 
 const tools = fc.constantFrom(...shippedKits);
@@ -84,9 +86,14 @@ describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', 
           { ...plan, assembly: { ...plan.assembly, cavity: { ...cavity, ...change } } },
           request,
         );
-      expect(roomier({ bottom: cavity.bottom - limit, high: cavity.high + limit })).toContainEqual(
-        expect.objectContaining({ about: 'cavity' }),
+      // A tube that is open at both ends has nothing that lies flat, and nothing to stand on.
+      const isOpen = closedFaces(boxInSpace(plan, request)).every(
+        ({ out }) => Math.abs(out.z) < 0.5,
       );
+      if (!isOpen)
+        expect(
+          roomier({ bottom: cavity.bottom - limit, high: cavity.high + limit }),
+        ).toContainEqual(expect.objectContaining({ about: 'cavity' }));
       const wider = (ring: typeof cavity.floor) => {
         const reach = (of: 'x' | 'y') => Math.max(...ring.map((point) => Math.abs(point[of])));
         const share = { x: 1 + limit / reach('x'), y: 1 + limit / reach('y') };

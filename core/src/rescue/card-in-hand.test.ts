@@ -124,9 +124,9 @@ function followed(card: Card, { sentences }: WayOn, request: PlanRequest): Card 
   return cutOff(cutOff(card, 'right', card.width - wide), 'bottom', card.height - high);
 }
 
-/** A told figure has three places of a millimetre. */
+/** A told figure has two places of a millimetre, and one is told after another. */
 function expectNear(one: number, other: number, what: string): void {
-  expect(Math.abs(one - other), what).toBeLessThan(2000);
+  expect(Math.abs(one - other), what).toBeLessThan(12_000);
 }
 
 /** Everything on the table is in the plan, line for line; and the maker is told of all that is not as it was. */
