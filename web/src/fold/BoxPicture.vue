@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { sceneAt, type Papers, type Plan } from '@rangoli/core';
 import { computed } from 'vue';
-import { drawFaces, viewBoxOf } from './axonometric.ts';
+import { drawFaces } from './axonometric.ts';
 import { coloursOf, foldingBoxOf } from './box-faces.ts';
+import FacesDrawing from './FacesDrawing.vue';
 
 /** A box drawn from its own folded geometry, closed or at some stage of its making. */
 const props = defineProps<{
@@ -25,22 +26,5 @@ const picture = computed(() =>
 </script>
 
 <template>
-  <svg :viewBox="viewBoxOf(picture.bounds)" aria-hidden="true">
-    <path
-      v-for="(face, i) in picture.faces"
-      :key="i"
-      :d="face.path"
-      :fill="face.fill"
-      fill-rule="evenodd"
-    />
-  </svg>
+  <FacesDrawing v-bind="picture" aria-hidden="true" />
 </template>
-
-<style scoped>
-path {
-  stroke: var(--ink);
-  stroke-width: 1;
-  stroke-linejoin: round;
-  vector-effect: non-scaling-stroke;
-}
-</style>

@@ -16,11 +16,11 @@ import {
   boundsOfAll,
   drawFaces,
   seenFrom,
-  viewBoxOf,
   type DrawnFace,
   type View,
 } from '../fold/axonometric.ts';
 import { coloursOf, foldingBoxOf } from '../fold/box-faces.ts';
+import FacesDrawing from '../fold/FacesDrawing.vue';
 import { brass, giftFaces, giftPart } from '../fold/gift-faces.ts';
 import { chooseView, views, type SideToSee } from './choose-view.ts';
 import { motionArrows } from './motion-arrows.ts';
@@ -183,7 +183,16 @@ const thread = computed(() => {
 
 <template>
   <div ref="frame" class="frame">
-    <svg :viewBox="viewBoxOf(bounds)" role="img" aria-label="The box as it is put together">
+    <FacesDrawing
+      class="drawing"
+      :faces="picture.faces"
+      :bounds="bounds"
+      role="img"
+      aria-label="The box as it is put together"
+    >
+      <template #over="{ face }">
+        <path v-if="markOf(face)" :d="face.path" :class="markOf(face)" fill-rule="evenodd" />
+      </template>
       <defs>
         <pattern
           id="adhesive"
@@ -195,15 +204,6 @@ const thread = computed(() => {
           <line x1="0" x2="0" y1="0" y2="2.6" />
         </pattern>
       </defs>
-      <template v-for="(face, i) in picture.faces" :key="i">
-        <path
-          :d="face.path"
-          :fill="face.fill"
-          :class="{ gift: face.part === giftPart }"
-          fill-rule="evenodd"
-        />
-        <path v-if="markOf(face)" :d="face.path" :class="markOf(face)" fill-rule="evenodd" />
-      </template>
       <ThreadDrawing v-if="thread && pixel > 0" v-bind="thread" :pixel="pixel" />
       <template v-if="pixel > 0">
         <MotionArrow v-for="(way, i) in arrows" :key="i" :way="way" :pixel="pixel" />
@@ -217,7 +217,7 @@ const thread = computed(() => {
           {{ name.text }}
         </text>
       </template>
-    </svg>
+    </FacesDrawing>
     <p v-if="sides.adhesive.length > 0 || isFromBehind" class="key">
       <template v-if="sides.adhesive.length > 0">
         <span><i class="hatched" />adhesive</span>
@@ -234,7 +234,7 @@ const thread = computed(() => {
   height: 100%;
 }
 
-svg {
+.drawing {
   position: absolute;
   inset: 0;
   width: 100%;
@@ -242,14 +242,8 @@ svg {
 }
 
 path {
-  stroke: var(--ink);
-  stroke-width: 1;
   stroke-linejoin: round;
   vector-effect: non-scaling-stroke;
-}
-
-.gift {
-  stroke-width: 0.6;
 }
 
 .adhesive {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { sceneAt, type Papers, type Plan } from '@rangoli/core';
 import { computed } from 'vue';
-import { boundsOfAll, drawFaces, viewBoxOf } from '../fold/axonometric.ts';
+import { boundsOfAll, drawFaces } from '../fold/axonometric.ts';
 import { coloursOf, foldingBoxOf } from '../fold/box-faces.ts';
+import FacesDrawing from '../fold/FacesDrawing.vue';
 import { useLoopedShare } from './use-looped-share.ts';
 
 /** The box as it folds from flat to closed, over and over; half done where motion is unwanted. */
@@ -17,21 +18,19 @@ function drawnAt(part: number) {
 }
 
 /** One frame for all of it, so that nothing jumps. */
-const viewBox = computed(() => viewBoxOf(boundsOfAll([0, 0.25, 0.5, 0.75, 1].map(drawnAt))));
+const bounds = computed(() => boundsOfAll([0, 0.25, 0.5, 0.75, 1].map(drawnAt)));
 const picture = computed(() => drawnAt(share.value));
 </script>
 
 <template>
   <div class="frame">
-    <svg :viewBox="viewBox" role="img" aria-label="The box as it folds">
-      <path
-        v-for="(face, i) in picture.faces"
-        :key="i"
-        :d="face.path"
-        :fill="face.fill"
-        fill-rule="evenodd"
-      />
-    </svg>
+    <FacesDrawing
+      class="drawing"
+      :faces="picture.faces"
+      :bounds="bounds"
+      role="img"
+      aria-label="The box as it folds"
+    />
   </div>
 </template>
 
@@ -41,17 +40,10 @@ const picture = computed(() => drawnAt(share.value));
   height: 100%;
 }
 
-svg {
+.drawing {
   position: absolute;
   inset: 0;
   width: 100%;
   height: 100%;
-}
-
-path {
-  stroke: var(--ink);
-  stroke-width: 1;
-  stroke-linejoin: round;
-  vector-effect: non-scaling-stroke;
 }
 </style>

@@ -361,7 +361,8 @@ header {
   }
 }
 
-@media (max-width: 560px) {
+/* A phone, upright or on its side: the page scrolls, and the drawing keeps its size. */
+@media (max-width: 560px), (max-height: 520px) {
   .make {
     height: auto;
     min-height: 100dvh;
@@ -378,7 +379,9 @@ header {
   .tool-drawing > :not(.picture) {
     height: 300px;
   }
+}
 
+@media (max-width: 560px) {
   header {
     flex-direction: column;
     gap: 10px;

@@ -136,10 +136,10 @@ async function take(way: WayOn): Promise<void> {
   }
 }
 
-/** What is asked first is at hand, and not the way out. */
+/** What is asked first is at hand, and not the way out: once open, a dialog goes to what is marked so. */
 const asked = useTemplateRef<HTMLElement>('asked');
 function focusFirst(): void {
-  asked.value?.querySelector<HTMLElement>('input, button, [tabindex="0"]')?.focus();
+  asked.value?.querySelector('input, button, [tabindex="0"]')?.setAttribute('autofocus', '');
 }
 
 function again(): void {
