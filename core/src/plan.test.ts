@@ -26,6 +26,7 @@ import {
   type Plan,
   type PlanRequest,
 } from './index.ts';
+import { casesWanted } from './testing/cases.ts';
 import { flatOf } from './testing/flat.ts';
 import { anyLidded, anyRequest, requestsIn, sundial } from './testing/requests.ts';
 
@@ -96,7 +97,8 @@ describe('any box on any tools', () => {
         // The plan is what its published schema says, and stands for itself when stored and read.
         expect(planSchema.parse(JSON.parse(JSON.stringify(plan)))).toEqual(plan);
 
-        const needed = clearInsideNeeded(request.gift, request.room);
+        // A gift that may stand any way up stands as the plan says.
+        const needed = clearInsideNeeded(plan.gift, request.room);
         const gift = extentsOf(plan.gift);
         for (const direction of ['across', 'deep', 'high'] as const) {
           expect(plan.clearInside[direction]).toBeGreaterThanOrEqual(needed[direction].least);
@@ -250,7 +252,7 @@ describe('a gift that can’t be boxed', () => {
       }),
       { numRuns: 60 },
     );
-    expect(seen).toBeGreaterThan(10);
+    expect(seen).toBeGreaterThanOrEqual(casesWanted(10));
   });
 });
 

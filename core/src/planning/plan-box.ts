@@ -29,7 +29,7 @@ export type PlanResult =
 export function planBox(request: PlanRequest): PlanResult {
   const tried = waysUp(request.gift).map((gift) => stand({ ...request, gift }));
   const standing = tried.flatMap((each) => (each.ok ? [each.standing] : []));
-  const best = standing.sort((a, b) => costOf(a) - costOf(b))[0];
+  const best = [...standing].sort(byCard)[0];
   if (best) return { ok: true, plan: finish(best) };
   // One way up is enough to say what stands in the way.
   const [first] = tried.flatMap((each) => (each.ok ? [] : [each]));
@@ -48,9 +48,13 @@ type Stood =
   | { readonly ok: true; readonly standing: Standing }
   | { readonly ok: false; readonly problems: () => readonly Problem[] };
 
-/** Sheets first, then the share of them that is used. */
-function costOf({ sheets }: Standing): number {
-  return sheets.reduce((sum, use) => sum + use.sheets * (2 - use.leftOver), 0);
+/** Sheets first, then how much of them is used. */
+function byCard(one: Standing, other: Standing): number {
+  const sum = ({ sheets }: Standing, of: (use: SheetUse) => number) =>
+    sheets.reduce((total, use) => total + of(use), 0);
+  const count = (use: SheetUse) => use.sheets;
+  const used = (use: SheetUse) => use.sheets * (1 - use.leftOver);
+  return sum(one, count) - sum(other, count) || sum(one, used) - sum(other, used);
 }
 
 function stand(request: PlanRequest): Stood {

@@ -10,6 +10,7 @@ import {
   kitOf,
   millimetres,
   nanometres,
+  plus,
   stockPaper,
   styleChoiceSchema,
   usualRequest,
@@ -26,14 +27,15 @@ import {
 const length = (least: number, most: number) =>
   fc.integer({ min: least * 1000, max: most * 1000 }).map((micron) => nanometres(micron * 1000));
 
-const upright = fc.constantFrom('high' as const, 'deep' as const, 'across' as const);
+/** Which measure stands upright; a maker may not mind. */
+const upright = fc.constantFrom('high', 'deep', 'across', 'free');
 
 /** One thing that a person would box, to the micron. */
 const anyItem: fc.Arbitrary<GiftItem> = fc.oneof(
   {
     weight: 4,
     arbitrary: fc.record({
-      shape: fc.constant('block' as const),
+      shape: fc.constantFrom('block', 'block', 'lumpy'),
       across: length(5, 160),
       deep: length(5, 160),
       high: length(3, 90),
@@ -46,7 +48,7 @@ const anyItem: fc.Arbitrary<GiftItem> = fc.oneof(
       shape: fc.constant('cylinder' as const),
       diameter: length(5, 90),
       length: length(5, 160),
-      lies: fc.constantFrom('standing' as const, 'lying' as const),
+      lies: fc.constantFrom('standing', 'lying', 'free'),
     }),
   },
   fc.record({ shape: fc.constant('ball' as const), diameter: length(5, 90) }),
@@ -136,6 +138,10 @@ export const oddKit: fc.Arbitrary<Kit> = fc
     fence: fc.constantFrom('left' as const, 'right' as const),
     grooveLength: fc.constantFrom(millimetres(110), millimetres(200), millimetres(300)),
     scoringTip: fc.boolean(),
+    // From trimmers for cards and tags to those that take a whole sheet.
+    cutLength: fc.constantFrom(millimetres(150), inchFraction(17, 2), millimetres(310)),
+    tableWidth: fc.constantFrom(millimetres(80), millimetres(150)),
+    arm: fc.constantFrom(millimetres(0), millimetres(60), millimetres(230)),
     diagonalBoard: fc.constantFrom(undefined, ...genericDiagonalBoards),
     cornerBoard: fc.constantFrom(undefined, ...genericCornerBoards),
     lineLength: fc.constantFrom(millimetres(20), millimetres(150)),
@@ -148,10 +154,16 @@ export const oddKit: fc.Arbitrary<Kit> = fc
       ['boards', 'trimmers'],
     ),
   })
-  .map(({ kit, shim, fence, grooveLength, scoringTip, diagonalBoard, cornerBoard, ...more }) => ({
+  .map(({ kit, shim, fence, grooveLength, diagonalBoard, cornerBoard, ...more }) => ({
     ...kit,
     board: { ...kit.board, fence, grooveLength, ...(shim !== undefined && { shim }) },
-    trimmer: { ...kit.trimmer, scoringTip },
+    trimmer: {
+      ...kit.trimmer,
+      scoringTip: more.scoringTip,
+      cutLength: more.cutLength,
+      tableWidth: more.tableWidth,
+      widthWithArm: plus(more.tableWidth, more.arm),
+    },
     ...(diagonalBoard && { diagonalBoard }),
     ...(cornerBoard && { cornerBoard: { ...cornerBoard, lineLength: more.lineLength } }),
     without: more.without,
