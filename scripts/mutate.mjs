@@ -147,7 +147,7 @@ writeFileSync(
       '*.tsbuildinfo',
     ],
     tempDirName: join('.cache', 'mutate', `sandbox-${room}`),
-    reporters: ['json', 'clear-text'],
+    reporters: ['json', 'clear-text', 'progress-append-only'],
     clearTextReporter: {
       allowColor: false,
       logTests: false,

@@ -72,5 +72,12 @@ export {
 } from './progress.ts';
 export { lineFromMark, linesAtCorner } from './on-punch-board.ts';
 export { scoreRun, type ScoreRun } from './score-run.ts';
-export { layOut, type Placement, type SheetPiece, type SheetUse } from './sheets/index.ts';
+export {
+  isOffcut,
+  layOut,
+  leftOver,
+  type Placement,
+  type SheetPiece,
+  type SheetUse,
+} from './sheets/index.ts';
 export type { AssemblyStep, Bench, CutStep, FaceUp, FlatStep, Handling, Step } from './step.ts';

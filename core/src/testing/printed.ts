@@ -1,17 +1,46 @@
 import {
   cutListEntry,
   formatWithUnit,
+  markWords,
+  momentFigure,
   noteBefore,
   planJob,
   sayStep,
   verdictsOf,
   type Plan,
   type PlanRequest,
+  type Step,
+  type Telling,
 } from '../index.ts';
 
 /** Long lines are broken after each sentence, so that a change shows where it is. */
 function inLines(text: string): readonly string[] {
   return text.split(/(?<=[.:!?]) (?=[A-Z0-9])/).map((sentence) => `    ${sentence}`);
+}
+
+/** The large figures of a step as it is walked through, a mark or a move at a time. */
+function figuresOf(step: Step, telling: Telling): readonly string[] {
+  if (step.kind === 'cut') return [];
+  return step.operations.flatMap((operation): readonly string[] => {
+    switch (operation.kind) {
+      case 'score':
+      case 'mark':
+        return operation.marks.map((mark) => {
+          const { figure, words } = markWords(mark, operation, telling.kit);
+          return words === '' ? figure : `${figure}, ${words}`;
+        });
+      case 'slanted score':
+      case 'slit':
+      case 'cut away':
+      case 'cut to shape':
+      case 'taper':
+      case 'round':
+      case 'cut out':
+        return [];
+      default:
+        return [momentFigure(operation, telling)];
+    }
+  });
 }
 
 /** All that is told of a planned box and the making of so many of it, as plain text. */
@@ -27,23 +56,27 @@ export function printedJob(plan: Plan, request: PlanRequest, boxes: number): str
     const { strips, snips } = cutListEntry(plan, piece, paper, kit);
     return [
       `${piece.copies} × ${piece.name}`,
-      ...strips.map(({ headline, length, unit, marks }) => {
+      ...strips.map(({ headline, length, unit, pitch, marks }) => {
         const told = marks.map(
           ({ reading, words, isOff }) =>
             `${formatWithUnit(reading, unit)}${isOff ? ' (off)' : ''}${words ? ` [${words}]` : ''}`,
         );
-        return `    ${headline}, ${formatWithUnit(length, unit)} long: ${told.join('; ')}`;
+        const ruler = `${formatWithUnit(length, unit)} in steps of ${formatWithUnit(pitch, unit)}`;
+        return `    ${headline}, ${ruler}: ${told.join('; ')}`;
       }),
       ...(snips === '' ? [] : [`    ${snips}`]),
     ];
   });
   const steps = job.steps.flatMap((step, at) => {
-    const { figure, text, line, counted } = sayStep(step, { job, box: plan, kit });
+    const telling = { job, box: plan, kit };
+    const { figure, text, line, counted } = sayStep(step, telling);
+    const moments = figuresOf(step, telling);
     const note = noteBefore(job, step, kit);
     return [
       ...(note === undefined ? [] : [note]),
       `${at + 1}. ${line} | ${figure} | ${step.copies} ${counted} | ${Math.round(step.seconds)} s`,
       ...inLines(text),
+      ...(moments.length === 0 ? [] : [`    · ${moments.join(' · ')}`]),
     ];
   });
   return [...verdicts, ...pieces, ...steps, ''].join('\n');

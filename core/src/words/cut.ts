@@ -1,5 +1,5 @@
 import { formatSize, formatWithUnit, type Unit } from '../length/index.ts';
-import type { CutOperation, CutStep } from '../make/index.ts';
+import { isOffcut, type CutOperation, type CutStep } from '../make/index.ts';
 import { cutUnit, type Kit } from '../tools/index.ts';
 import { figuresInRow } from './measures.ts';
 import type { NameOf, Said } from './said.ts';
@@ -55,7 +55,7 @@ function wantedInWords(cut: CutOperation, nameOf: NameOf, unit: Unit): string {
 }
 
 function leavesInWords(cut: CutOperation, nameOf: NameOf, unit: Unit): readonly string[] {
-  const { leaves, gives, from, takes } = cut;
+  const { leaves, gives, from, measures } = cut;
   const each = from.count > 1 ? ' of each' : '';
   switch (leaves.kind) {
     case 'nothing':
@@ -63,9 +63,8 @@ function leavesInWords(cut: CutOperation, nameOf: NameOf, unit: Unit): readonly 
       return [];
     case 'waste':
       if (!isEven(cut)) return [`What is left of each is an offcut.`];
-      // A strip of the same width might be taken for the piece.
       return [
-        `The ${formatWithUnit(leaves.width, unit)} left${each} is ${leaves.width < takes ? 'waste' : 'an offcut'}.`,
+        `The ${formatWithUnit(leaves.width, unit)} left${each} is ${isOffcut(leaves.width, measures === 'width' ? from.height : from.width) ? 'an offcut' : 'waste'}.`,
       ];
     case 'piece':
       return gives.kind === 'piece' && gives.piece === leaves.piece

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   inches,
@@ -8,7 +9,7 @@ import {
   verdictsOf,
   type PlanRequest,
 } from '../index.ts';
-import { sundial } from '../testing/requests.ts';
+import { anyRequest, sundial } from '../testing/requests.ts';
 
 function said(request: PlanRequest): readonly string[] {
   const result = planBox(request);
@@ -31,10 +32,10 @@ describe('the verdict', () => {
       'holds: Gift has about 5/64 in each side',
       'holds: Lid slides with a light tug, 0.39 mm',
       'holds: Every score is on a groove',
-      ': 2 sheets, 91% offcuts and waste',
+      ': 2 sheets, 91% offcuts',
     ]);
     expect(said({ ...request, papers: inCard(0.3) }).at(-1)).toBe(
-      ': 1 sheet, 81% offcuts and waste',
+      ': 1 sheet, 80% offcuts, 1% waste',
     );
     expect(said({ ...request, unit: 'mm' })[0]).toBe('holds: Gift has about 1.9 mm each side');
   });
@@ -44,6 +45,46 @@ describe('the verdict', () => {
     expect(said({ ...request, papers: inCard(0.4), lean: 'tight' })[1]).toBe(
       'wrong: Lid jams: −0.01 mm',
     );
+  });
+});
+
+describe('what is left of the sheets', () => {
+  /** Millimetres of a sheet that is cut into pieces of one size. */
+  const [width, height] = [304.8, 304.8];
+
+  it('is all that the pieces don’t take: offcuts that are kept, and waste that is not', () => {
+    fc.assert(
+      fc.property(anyRequest, (request) => {
+        const result = planBox(request);
+        if (!result.ok) return;
+        const { plan } = result;
+        const sheets = plan.sheets.reduce((sum, use) => sum + use.sheets, 0);
+        const used = plan.pieces.reduce((sum, { copies, grid }) => {
+          const [across, down] = [grid.columns, grid.rows].map((sections) =>
+            sections.reduce((total: number, each) => total + each / 1e6, 0),
+          );
+          return sum + (copies * (across ?? 0) * (down ?? 0)) / (width * height);
+        }, 0);
+        const [, count, left] = verdictsOf(plan, request).find(({ about }) => about === 'paper')
+          ?.text ?? ['', '', ''];
+        expect(count).toBe(`${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`);
+        const shares = [...left.matchAll(/, (\d+)% (?:offcuts|waste)/g)].map(([, n]) => Number(n));
+        const said = shares.reduce((sum, share) => sum + share, 0);
+        // Each of two figures is rounded by itself.
+        expect(Math.abs(said - (1 - used / sheets) * 100)).toBeLessThanOrEqual(1);
+      }),
+    );
+  });
+
+  it('is waste where no tag an inch wide comes of it', () => {
+    const [dusk] = inCard(0.3);
+    const from = (inch: number): PlanRequest => ({
+      ...usualRequest(sundial, 'inch'),
+      papers: [{ ...dusk, sheet: { name: 'Square', width: inches(inch), height: inches(inch) } }],
+    });
+    // The base is 3 3/4 in square, the lid 3 9/16 in.
+    expect(said(from(4.5)).at(-1)).toBe(': 2 sheets, 34% waste');
+    expect(said(from(5)).at(-1)).toBe(': 2 sheets, 46% offcuts');
   });
 });
 

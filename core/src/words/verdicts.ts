@@ -10,7 +10,8 @@ import {
 } from '../length/index.ts';
 import type { Plan, PlannedPair } from '../planning/index.ts';
 import type { PlanRequest } from '../request/index.ts';
-import { flatOperations, missingTools } from '../make/index.ts';
+import { flatOperations, leftOver, missingTools } from '../make/index.ts';
+import { cutSizeOf } from '../piece/index.ts';
 import { scoringMeans } from '../tools/index.ts';
 import { capitalised, countInWords } from './plain.ts';
 
@@ -38,7 +39,7 @@ function giftVerdict(plan: Plan, unit: Unit): Verdict {
     about: 'gift',
     state: 'holds',
     text: ['Gift has ', about(smallest(across, deep), unit), ' each side'],
-    detail: `${about(across, unit)} at the sides, ${about(deep, unit)} at front and back, ${about(high, unit)} over the top.`,
+    detail: `${capitalised(about(across, unit))} at the sides, ${about(deep, unit)} at front and back, ${about(high, unit)} over the top.`,
   };
 }
 
@@ -118,7 +119,12 @@ function marksVerdict(plan: Plan, { kit }: PlanRequest): Verdict {
 
 function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
   const total = plan.sheets.reduce((sum, { sheets }) => sum + sheets, 0);
-  const leftOver = plan.sheets.reduce((sum, use) => sum + use.leftOver * use.sheets, 0) / total;
+  const pieces = plan.pieces.map((piece) => ({ ...piece, ...cutSizeOf(piece.grid) }));
+  const { offcuts, waste } = leftOver(plan.sheets, pieces, request);
+  const left = [
+    { share: Math.round(offcuts * 100), what: 'offcuts' },
+    { share: Math.round(waste * 100), what: 'waste' },
+  ].flatMap(({ share, what }) => (share === 0 ? [] : [`, ${share}% ${what}`]));
   const detail = plan.sheets
     .map(({ paper, sheets }) => {
       const found = request.papers.find(({ id }) => id === paper);
@@ -127,11 +133,7 @@ function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
     .join('; ');
   return {
     about: 'paper',
-    text: [
-      '',
-      `${total} ${total === 1 ? 'sheet' : 'sheets'}`,
-      `, ${Math.round(leftOver * 100)}% offcuts and waste`,
-    ],
+    text: ['', `${total} ${total === 1 ? 'sheet' : 'sheets'}`, left.join('')],
     detail: `${detail}.`,
   };
 }

@@ -2,8 +2,9 @@ import { isOnGrid, minus, plus, type Length } from '../../length/index.ts';
 import type { Paper } from '../../paper/index.ts';
 import { cuttingMeans, type Kit } from '../../tools/index.ts';
 import type { CutCaution, CutGives, CutLeaves, CutOperation, SheetCut } from '../operations/cut.ts';
-import { cutTree, type CutTree, type LaidPiece, type Region } from './cut-tree.ts';
+import type { CutTree, Region } from './cut-tree.ts';
 import type { SheetPiece, SheetUse } from './lay.ts';
+import { treeOf } from './offcuts.ts';
 
 /** A cut with what must be cut before it. */
 interface PlannedCut {
@@ -222,22 +223,14 @@ function withOneMore(step: CutOperation, cuts: readonly SheetCut[]): CutOperatio
 }
 
 function draftsFor(
-  { placements, sheets }: SheetUse,
-  sizes: ReadonlyMap<string, SheetPiece>,
+  use: SheetUse,
+  pieces: readonly SheetPiece[],
   paper: Paper,
   kit: Kit,
 ): readonly Draft[] {
   const drafts = new Map<string, Draft>();
-  for (let sheet = 0; sheet < sheets; sheet++) {
-    const laid = placements
-      .filter((each) => each.sheet === sheet)
-      .flatMap(({ piece, x, y, turned }): readonly LaidPiece[] => {
-        const size = sizes.get(piece);
-        if (!size) return [];
-        const [width, height] = turned ? [size.height, size.width] : [size.width, size.height];
-        return [{ piece, x, y, width, height }];
-      });
-    const tree = cutTree(paper.sheet, laid, kit.trimmer.leastStrip);
+  for (let sheet = 0; sheet < use.sheets; sheet++) {
+    const tree = treeOf(use, sheet, { pieces, size: paper.sheet, kit });
     for (const cut of cutsOf(tree, sheet, 0, 'sheet')) {
       const setting = settingFor(cut, kit);
       const key = keyOf(cut, paper, setting);
@@ -271,10 +264,9 @@ export function cutPlan(
   pieces: readonly SheetPiece[],
   kit: Kit,
 ): readonly CutOperation[] {
-  const sizes = new Map(pieces.map((piece) => [piece.id, piece]));
   const steps: CutOperation[] = [];
   let setting: Length | undefined;
-  let open = uses.flatMap(({ use, paper }) => draftsFor(use, sizes, paper, kit));
+  let open = uses.flatMap(({ use, paper }) => draftsFor(use, pieces, paper, kit));
   for (let next = nextOf(open, setting); next; next = nextOf(open, setting)) {
     steps.push(next.step);
     ({ setting } = next.step);
