@@ -69,6 +69,118 @@ describe('typed lengths', () => {
     expect(explainLengthFault(fault, 'inch')).toMatch(/\.$/);
   });
 
+  it.each([
+    ['½', 1, 2],
+    ['⅓', 1, 3],
+    ['⅔', 2, 3],
+    ['¼', 1, 4],
+    ['¾', 3, 4],
+    ['⅕', 1, 5],
+    ['⅖', 2, 5],
+    ['⅗', 3, 5],
+    ['⅘', 4, 5],
+    ['⅙', 1, 6],
+    ['⅚', 5, 6],
+    ['⅛', 1, 8],
+    ['⅜', 3, 8],
+    ['⅝', 5, 8],
+    ['⅞', 7, 8],
+  ])('reads the sign %s by itself and after inches', (sign, over, under) => {
+    expect(parseLength(sign, 'inch')).toEqual({ ok: true, length: inchFraction(over, under) });
+    expect(parseLength(`12${sign}`, 'inch')).toEqual({
+      ok: true,
+      length: inchFraction(12 * under + over, under),
+    });
+  });
+
+  it.each([
+    ['in ins inch inches IN in. inches. " \u2033 \u201c \u201d', 25_400_000],
+    ['mm millimetre millimetres millimeter millimeters MM mm.', 1_000_000],
+    ['cm centimetre centimetres centimeter centimeters cm.', 10_000_000],
+    ['m metre metres meter meters m.', 1_000_000_000],
+  ])('knows the units %s', (spellings, size) => {
+    for (const spelling of spellings.split(' '))
+      for (const blank of ['', ' ', '\u00a0', '\u2009', '\u202f'])
+        for (const unit of ['inch', 'mm'] as const)
+          expect(parseLength(`1${blank}${spelling}`, unit), `1${blank}${spelling}`).toEqual({
+            ok: true,
+            length: size,
+          });
+  });
+
+  it.each(["''", '\u2032\u2032', '\u2019\u2019', '\u2018\u2018'])(
+    'reads 2%s as two inches',
+    (sign) => {
+      expect(parseLength(`2${sign}`, 'mm')).toEqual({ ok: true, length: inches(2) });
+    },
+  );
+
+  it.each([
+    '7/8',
+    '7\u20448',
+    '7\u22158',
+    '7 / 8',
+    '0 7/8',
+    '0-7/8',
+    '0 and 7/8',
+    '0\u20117/8',
+    '0\u22127/8',
+  ])('reads %s as seven eighths', (text) => {
+    expect(parseLength(text, 'inch')).toEqual({ ok: true, length: inchFraction(7, 8) });
+  });
+
+  it.each([
+    'xin',
+    'inx',
+    '3 mmx',
+    '3 xmm',
+    '3 cmm',
+    '3 mi',
+    '3 metress',
+    '4 and',
+    'and 4',
+    '4 and 7',
+    '7/',
+    '/8',
+    '1,2,3',
+    '4 7/8 2',
+  ])('takes “%s” for no length', (text) => {
+    expect(parseLength(text, 'inch')).toEqual({ ok: false, fault: 'not a length' });
+  });
+
+  it('is exact to the nanometre, and rounds what lies between to the nearer', () => {
+    expect(parseLength('0.0000005 mm', 'mm')).toEqual({ ok: true, length: 1 });
+    expect(parseLength('0.0000004 mm', 'mm')).toEqual({ ok: false, fault: 'zero' });
+    expect(parseLength('1/3', 'inch')).toEqual({ ok: true, length: 8_466_667 });
+    expect(parseLength('2/3 in', 'mm')).toEqual({ ok: true, length: 16_933_333 });
+    expect(parseLength('2000 mm', 'inch')).toEqual({ ok: true, length: millimetres(2000) });
+    expect(parseLength('2000.000001 mm', 'inch')).toEqual({ ok: false, fault: 'enormous' });
+    expect(parseLength('12.', 'mm')).toEqual({ ok: true, length: millimetres(12) });
+  });
+
+  it.each([
+    ['empty', 'Type a length, like 4 7/8 or 124 mm.', 'Type a length, like 124 or 4 7/8 in.'],
+    [
+      'not a length',
+      'This is not a length. Type one like 4 7/8 or 124 mm.',
+      'This is not a length. Type one like 124 or 4 7/8 in.',
+    ],
+    [
+      'zero',
+      'A length must be more than nothing. Type one like 4 7/8 or 124 mm.',
+      'A length must be more than nothing. Type one like 124 or 4 7/8 in.',
+    ],
+    [
+      'negative',
+      'A length can’t be below zero. Leave out the minus.',
+      'A length can’t be below zero. Leave out the minus.',
+    ],
+    ['enormous', 'That is over 78 in. Check the unit.', 'That is over 2000 mm. Check the unit.'],
+  ] as const)('is told to be %s, with the way out', (fault, inInches, inMillimetres) => {
+    expect(explainLengthFault(fault, 'inch')).toBe(inInches);
+    expect(explainLengthFault(fault, 'mm')).toBe(inMillimetres);
+  });
+
   it('never throws, whatever is typed', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'binary' }), fc.constantFrom('inch', 'mm'), (text, unit) => {
@@ -139,6 +251,30 @@ describe('marks in words', () => {
     expect(markInWords(millimetres(25), { unit: 'mm', step: millimetres(5) })).toBe(
       'halfway between 20 and 30',
     );
+  });
+
+  it.each([
+    ['mm', 5, 5, 'the first small mark'],
+    ['mm', 5, 10, 'the 10'],
+    ['mm', 1, 9, '9 small marks'],
+    ['mm', 1, 8, 'the eighth small mark'],
+    ['mm', 1, 61, 'one small mark after 60'],
+    ['mm', 1, 64, 'four small marks after 60'],
+    ['mm', 1, 65, 'halfway between 60 and 70'],
+    ['mm', 1, 66, 'four small marks before 70'],
+    ['mm', 1, 69, 'one small mark before 70'],
+    ['mm', 0.5, 24.5, '9 small marks after 20'],
+    ['mm', 10, 40, 'the 40'],
+    ['mm', 20, 40, 'the 40'],
+  ] as const)('in %s of %d each, say where %d is', (unit, step, length, words) => {
+    const said = markInWords(millimetres(length), { unit, step: millimetres(step) });
+    expect(said).toBe(words === '9 small marks' ? 'one small mark before 10' : words);
+  });
+
+  it('say nothing of where the ruler begins', () => {
+    expect(markInWords(nanometres(0), inchRuler)).toBeUndefined();
+    expect(markInWords(inches(-1), inchRuler)).toBeUndefined();
+    expect(markInWords(inchFraction(1, 8), inchRuler)).toBe('the first small mark');
   });
 
   it('leads back to the length by counting', () => {
