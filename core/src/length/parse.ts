@@ -81,7 +81,9 @@ function readNumber(text: string): Ratio | undefined {
 export function parseLength(text: string, unit: Unit): ParsedLength {
   const plain = plainSigns(text);
   if (plain === '') return { ok: false, fault: 'empty' };
-  const parts = /^(-?)\s*([\d.,/\s-]*?(?:\s+and\s+[\d/\s]+?)?)\s*((?:[a-z"'][a-z"'.]*)?)$/.exec(plain);
+  const parts = /^(-?)\s*([\d.,/\s-]*?(?:\s+and\s+[\d/\s]+?)?)\s*((?:[a-z"'][a-z"'.]*)?)$/.exec(
+    plain,
+  );
   const number = parts && readNumber((parts[2] ?? '').trim());
   if (!parts || !number) return { ok: false, fault: 'not a length' };
   const spelling = parts[3] ?? '';
