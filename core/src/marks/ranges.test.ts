@@ -31,6 +31,8 @@ const anySection = (id: string): fc.Arbitrary<Section> =>
       weight,
     }));
 
+type Pair = readonly [string, string];
+
 const some = fc.array(fc.constantFrom(...names), { minLength: 1, maxLength: 3 });
 
 /** Little problems of every shape: sections tied by fits, by order, by sheets and by what is made. */
@@ -39,11 +41,13 @@ const anyProblem: fc.Arbitrary<MarksProblem> = fc
     sections: fc.tuple(...names.map(anySection)),
     across: some,
     down: some,
-    pair: fc.option(fc.constantFrom(['a', 'b'], ['b', 'c'], ['c', 'a']), { nil: undefined }),
+    pair: fc.option(fc.constantFrom<Pair[]>(['a', 'b'], ['b', 'c'], ['c', 'a']), {
+      nil: undefined,
+    }),
     times: fc.integer({ min: 1, max: 2 }),
     layers: length(0, 3),
     gap: fc.tuple(fc.nat(3), fc.nat(3), fc.nat(3)),
-    smaller: fc.option(fc.constantFrom(['a', 'd'], ['d', 'b']), { nil: undefined }),
+    smaller: fc.option(fc.constantFrom<Pair[]>(['a', 'd'], ['d', 'b']), { nil: undefined }),
     by: length(0, 3),
     width: length(10, 90),
     height: length(10, 90),
@@ -71,8 +75,8 @@ const anyProblem: fc.Arbitrary<MarksProblem> = fc
               {
                 id: 'fit',
                 group: 'lid',
-                outer: pair[0] ?? '',
-                inner: pair[1] ?? '',
+                outer: pair[0],
+                inner: pair[1],
                 innerTimes: times,
                 layers,
                 gap: {
@@ -82,8 +86,7 @@ const anyProblem: fc.Arbitrary<MarksProblem> = fc
                 },
               },
             ],
-      smaller:
-        smaller === undefined ? [] : [{ less: smaller[0] ?? '', more: smaller[1] ?? '', by }],
+      smaller: smaller === undefined ? [] : [{ less: smaller[0], more: smaller[1], by }],
       limits: hasSheet ? [{ across: 'across', down: 'down', width, height, mayTurn }] : [],
       // What is scored already comes to a length from the first edge on.
       spans: scored === undefined ? [] : [{ sections: across.slice(0, scored), is }],
@@ -247,11 +250,10 @@ describe('parts of a problem that bear on nothing else', () => {
           );
         // Sections that nothing ties together are in parts of their own.
         const merged = new Map(names.map((name): [string, string] => [name, name]));
-        for (let again = 0; again < names.length; again++)
-          for (const tie of ties) {
-            const least = [...tie.map((id) => merged.get(id) ?? id)].sort()[0] ?? '';
-            for (const id of tie) merged.set(id, least);
-          }
+        for (const tie of names.flatMap(() => ties)) {
+          const least = [...tie.map((id) => merged.get(id) ?? id)].sort()[0] ?? '';
+          for (const id of tie) merged.set(id, least);
+        }
         expect(parts).toHaveLength(new Set(merged.values()).size);
       }),
     );
