@@ -187,7 +187,7 @@ describe('what is cut and scored already', () => {
       }),
       { numRuns: 80 },
     );
-    expect(less).toBeGreaterThan(0);
+    expect(less).toBeGreaterThanOrEqual(casesWanted(1));
   });
 
   it('that leaves no box at all is said, with the ways out', () => {
