@@ -39,7 +39,7 @@ const coreRooms = {
   words: ['length', 'paper', 'tools', 'piece', 'make', 'request', 'planning'],
   compare: ['length', 'gift', 'piece', 'styles', 'make', 'request', 'planning'],
   trial: ['length', 'paper', 'request', 'planning'],
-  rescue: ['length', 'piece', 'make', 'request', 'planning', 'words', 'compare'],
+  rescue: ['length', 'paper', 'piece', 'make', 'request', 'planning', 'words', 'compare'],
 };
 
 /** What files of a room may import when they lie so deep in it; within the room they are free. */

@@ -3,6 +3,7 @@ export { afterOperation, justCut } from './as-made.ts';
 export { assemblyScenes, type AssemblyMoment, type AssemblyScene } from './assembly-moment.ts';
 export { boxOf, copiesInBox, pieceOf, type BoxToMake } from './box-to-make.ts';
 export { seen, type AsMade } from './card.ts';
+export { cardSoFar, type ScoredWay } from './card-so-far.ts';
 export { carryOver } from './carry-over.ts';
 export { cutoutPlaces } from './cutout-places.ts';
 export type { BoxSide, FaceName, FaceRow } from './face-name.ts';
@@ -10,7 +11,7 @@ export type { RowWay } from './rows-of-part.ts';
 export { flatOperations } from './flat-operations.ts';
 export { flatSteps, type FlatDraft } from './flat-steps.ts';
 export { jobFor, secondsToMake, sheetsFor, type Job, type JobBrief, type Stage } from './job.ts';
-export type { Feature, Laid } from './laid.ts';
+export { laidAs, type Feature, type Laid } from './laid.ts';
 export { litBy, litCutouts, type Lit } from './lit.ts';
 export { madeBefore } from './made-before.ts';
 export { lidCornersSchema, type LidCorners } from './lid-corners.ts';
@@ -80,4 +81,13 @@ export {
   type SheetPiece,
   type SheetUse,
 } from './sheets/index.ts';
-export type { AssemblyStep, Bench, CutStep, FaceUp, FlatStep, Handling, Step } from './step.ts';
+export {
+  handlingOf,
+  type AssemblyStep,
+  type Bench,
+  type CutStep,
+  type FaceUp,
+  type FlatStep,
+  type Handling,
+  type Step,
+} from './step.ts';

@@ -25,6 +25,7 @@ import {
   type WayOn,
 } from '../index.ts';
 import { casesWanted } from '../testing/cases.ts';
+import { bare, laid, turnedBy, type Card as ReadCard } from '../testing/reader/index.ts';
 import { anyRequest, sundial } from '../testing/requests.ts';
 
 /** A piece as it lies on the table: its size, and the lines that are on it, from its left and its top edge. */
@@ -110,7 +111,7 @@ function typed(text: string, { kit }: PlanRequest): number {
 
 /** Does to the piece what the first sentence says: cuts a strip off, or cuts it down. */
 function followed(card: Card, { sentences }: WayOn, request: PlanRequest): Card {
-  const [first = ''] = sentences;
+  const first = sentences.find((each) => each.startsWith('Cut ')) ?? '';
   const off = /^Cut (.+) off the .+ at the (left|right|top|bottom)[,:]/.exec(first);
   const edges: readonly Side[] = ['left', 'right', 'top', 'bottom'];
   const edge = edges.find((each) => each === off?.[2]);
@@ -123,6 +124,39 @@ function followed(card: Card, { sentences }: WayOn, request: PlanRequest): Card 
   const high = typed(down[2] ?? '', request);
   const wide = typed(`${down[1] ?? ''}${unit}`, request);
   return cutOff(cutOff(card, 'right', card.width - wide), 'bottom', card.height - high);
+}
+
+/** The places of a card as one sees it lying: its size, then its lines in an order of their own. */
+function looks({ width, height, scores }: ReadCard): readonly number[] {
+  const lines = scores
+    .map((line) => line.flatMap(({ x, y }) => [x, y]))
+    .map(([a = 0, b = 0, c = 0, d = 0]) => (a + b <= c + d ? [a, b, c, d] : [c, d, a, b]));
+  const key = (line: readonly number[]) => line.reduce((sum, each, i) => sum + each * 7 ** i, 0);
+  return [width, height, ...lines.sort((one, other) => key(one) - key(other)).flat()];
+}
+
+/** Whoever holds the card any way round lays it as it is drawn, or so that nobody can tell. */
+function expectToLie(card: Card, said: string, isPrinted: boolean, dice: number): void {
+  const scores = card.lines.map(({ axis, at }) => {
+    const along = axis === 'column' ? card.height : card.width;
+    const place = (to: number) =>
+      axis === 'column' ? { x: at / 1e6, y: to / 1e6 } : { x: to / 1e6, y: at / 1e6 };
+    return [place(0), place(along)] as const;
+  });
+  const drawn: ReadCard = {
+    ...bare(card.width / 1e6, card.height / 1e6, isPrinted ? 'top' : undefined),
+    scores,
+  };
+  const [, lies = ''] = /^[^,]+, (.+)\.$/.exec(said) ?? [];
+  // Where nothing can be told apart it is left as it lay.
+  const held = said.includes('just as it lay') ? drawn : turnedBy(drawn, dice);
+  const found = laid(held, lies, (ways) => dice % Math.max(1, ways));
+  expect(found.printTop).toBe(drawn.printTop);
+  const wanted = looks(drawn);
+  looks(found).forEach((place, i) => {
+    // What is a hair apart looks the same.
+    expect(Math.abs(place - (wanted[i] ?? NaN)), said).toBeLessThan(0.05);
+  });
 }
 
 /** A told figure has two places of a millimetre, and one is told after another. */
@@ -277,7 +311,21 @@ describe('the card in the maker’s hands', () => {
             );
             for (const way of ways) {
               expectToFit(now.plan, way, after(way), now.request);
-              const [first = ''] = way.sentences;
+              const [lies = ''] = way.sentences;
+              const isLaid = /^[^,.]+, (?:inside|print|foil) /.test(lies);
+              const slot = pieceIn(now.plan, mishap.piece).paper;
+              const paper = request.papers[Math.min(slot, request.papers.length - 1)];
+              if (isLaid)
+                expectToLie(
+                  afterwards(now.plan, before, mishap),
+                  lies,
+                  paper?.printRuns === 'one way',
+                  which,
+                );
+              // Whoever is told of an edge is told how the piece lies.
+              const edges = /at the (?:left|right|top|bottom)/;
+              expect(way.sentences.some((each) => edges.test(each))).toBe(isLaid);
+              const first = way.sentences[isLaid ? 1 : 0] ?? '';
               const name = pieceIn(now.plan, mishap.piece).name.toLowerCase();
               const starts = {
                 trim: `Cut `,

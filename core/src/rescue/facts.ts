@@ -59,16 +59,26 @@ function afterMishap(plan: Plan, made: MadeWay, mishap: Mishap): MadeWay {
   }
 }
 
-/** Everything that is cut and scored, as it is now. */
-export function factsAfter(plan: Plan, done: DoneSoFar, mishap: Mishap): readonly MadeWay[] {
+/** Everything that is cut and scored, as it was planned. */
+function factsBefore(plan: Plan, done: DoneSoFar, mishap: Mishap): readonly MadeWay[] {
   return plan.pieces
     .filter(({ id }) => done.cut.has(id) || id === mishap.piece)
     .flatMap((piece) =>
       ways.map((way) =>
         madeAsPlanned(plan, piece, way, (line) => isAmong(done.scored, piece.id, line)),
       ),
-    )
-    .map((made) => afterMishap(plan, made, mishap));
+    );
+}
+
+/** Everything that is cut and scored, as it is now; a torn edge counts as cut off. */
+export function factsAfter(plan: Plan, done: DoneSoFar, mishap: Mishap): readonly MadeWay[] {
+  return factsBefore(plan, done, mishap).map((made) => afterMishap(plan, made, mishap));
+}
+
+/** The piece of a mishap as it lies on the table, both ways; a torn edge is still there. */
+export function onTable(plan: Plan, done: DoneSoFar, mishap: Mishap): readonly MadeWay[] {
+  const facts = (mishap.kind === 'torn' ? factsBefore : factsAfter)(plan, done, mishap);
+  return facts.filter(({ piece }) => piece === mishap.piece);
 }
 
 /** The facts with a piece that was cut too large cut down to its size; undefined where it is none. */

@@ -8,10 +8,13 @@ import {
   type Length,
   type Unit,
 } from '../length/index.ts';
+import { asDrawn, cardSoFar, handlingOf, laidAs } from '../make/index.ts';
+import { paperFor } from '../paper/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
 import { planWithLessRoom, type Plan } from '../planning/index.ts';
 import type { MadeWay, PlanRequest } from '../request/index.ts';
-import { cutDown, factsAfter, trimFor, trimmedAt } from './facts.ts';
+import { laidInWords } from '../words/index.ts';
+import { cutDown, factsAfter, onTable, trimFor, trimmedAt } from './facts.ts';
 import type { DoneSoFar, Mishap } from './mishap.ts';
 
 /** A way to go on with what is made. */
@@ -83,6 +86,23 @@ function pairSentences({ pairs }: Plan): readonly string[] {
 /** The unit of the ruler that a depth is read on: the trimmer's, where it has a mark there. */
 function readOn(depth: Length, { trimmer, board }: PlanRequest['kit']): Unit {
   return isOnGrid(depth, trimmer.step) ? trimmer.unit : board.unit;
+}
+
+/** How the piece of a mishap lies when its edges are named: `Base, inside up, the longer edge at the top.` */
+function lyingSentence(
+  { plan, request }: Answered,
+  piece: Piece,
+  done: DoneSoFar,
+  mishap: Mishap,
+): string {
+  const paper = paperFor(request.papers, piece.paper);
+  const table = onTable(plan, done, mishap);
+  const [across, down] = (['across', 'down'] as const).map((way) =>
+    table.find((each) => each.way === way),
+  );
+  if (!across || !down) throw new Error(`${piece.id} is not on the table`);
+  const laid = laidAs(cardSoFar({ across, down }, paper), asDrawn, undefined);
+  return `${piece.name}, ${laidInWords(laid, handlingOf(paper), request.kit.trimmer.unit)}.`;
 }
 
 type Try = WayOn | { readonly kind: 'none'; readonly why: string };
@@ -160,9 +180,11 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
   const name = piece.name.toLowerCase();
   const { width, height } = cutSizeOf(piece.grid);
   const size = formatSize(width, height, unit);
+  const lying = lyingSentence(old, piece, done, mishap);
   const torn =
     mishap.kind === 'torn'
       ? [
+          lying,
           `Cut ${formatWithUnit(mishap.depth, unit)} off the ${name} at the ${mishap.edge}, past the tear.`,
         ]
       : [];
@@ -171,8 +193,10 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
   if (down) {
     // What is scored keeps its distance from the left and the top edge.
     const isScored = down.some((each) => each.piece === mishap.piece && each.marks.length > 0);
-    const where = isScored ? ', at the right and the bottom' : '';
-    tries.push(wayOn('trim', old, down, [`Cut the ${name} down to ${size}${where}.`]));
+    const sentences = isScored
+      ? [lying, `Cut the ${name} down to ${size}, at the right and the bottom.`]
+      : [`Cut the ${name} down to ${size}.`];
+    tries.push(wayOn('trim', old, down, sentences));
   }
   const trim = trimFor(plan, mishap);
   if (trim) {
@@ -181,7 +205,7 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
       each.piece === mishap.piece && each.way === way ? trimmedAt(edge, depth, each) : each,
     );
     const sentence = `Cut ${formatWithUnit(depth, readOn(depth, request.kit))} off the ${name} at the ${edge}: then the score is as far from its edge as planned.`;
-    tries.push(wayOn('trim', old, trimmed, [sentence]));
+    tries.push(wayOn('trim', old, trimmed, [lying, sentence]));
   }
   const others = tries.some((each) => each.kind !== 'none' && each.isGood)
     ? []

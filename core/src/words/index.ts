@@ -1,5 +1,6 @@
 export { cutListEntry, type CutListEntry, type RulerStrip, type StripMark } from './cut-list.ts';
 export { faceInWords } from './faces.ts';
+export { laidInWords } from './laid.ts';
 export { formatNearest } from './measures.ts';
 export { capitalised, countInWords, inRow, ordinalInWords, plural } from './plain.ts';
 export type { Passage } from './said.ts';
