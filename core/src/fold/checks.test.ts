@@ -77,6 +77,44 @@ function everyFoldedBox(
   );
 }
 
+describe('a flap that is tucked in', () => {
+  it('is found out where it stands farther off than the coarsest tools can make it', () => {
+    const lidded = allStyles.filter(({ id }) => id === 'lidded');
+    fc.assert(
+      fc.property(requestsIn(lidded, tools), (request) => {
+        const result = planBox(request);
+        if (!result.ok || result.plan.pairs.some(({ state }) => state === 'tight')) return;
+        const { plan } = result;
+        const [base, lid] = plan.assembly.parts;
+        if (!base || !lid) throw new Error('A base and a lid');
+        // As though the lid’s top lay on the floor: they face each other, so far apart as the box is deep.
+        const face = { part: lid.id, spot: lid.root };
+        const on = { part: base.id, spot: base.root };
+        const tucked = (covers: number) =>
+          faults(
+            {
+              ...plan,
+              assembly: {
+                ...plan.assembly,
+                stacks: [
+                  ...plan.assembly.stacks,
+                  { face, on, side: 'inside', holds: 'tuck', covers },
+                ],
+              },
+            },
+            request,
+          );
+        const apart = plan.clearInside.high / 1e6;
+        const off = tucked(0).filter(({ about }) => about === 'stacks');
+        if (apart > 6.5)
+          expect(off.map(({ message }) => message).join()).toMatch(/stands .+ mm off/);
+        if (apart < 4) expect(off).toEqual([]);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
 describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', ({ style }) => {
   it('is found out when it promises more room than its card leaves, or holds too large a gift', () => {
     everyFoldedBox(style, (plan, request) => {

@@ -62,6 +62,27 @@ describe('the progress of a job', () => {
     );
   });
 
+  it('never counts more pieces than there are, nor time for pieces that were done before', () => {
+    const job = sundials(3);
+    fc.assert(
+      fc.property(fc.nat(), fc.nat(9), fc.nat(9), (which, had, more) => {
+        const step = job.steps[which % job.steps.length];
+        if (!step) return;
+        // A box that was planned for more boxes may have more ticks than it has pieces now.
+        const stored = { ...noProgress(3), done: { [step.id]: had } };
+        expect(doneOf(stored, step)).toBe(Math.min(had, step.copies));
+        expect(secondsLeft(stored, step)).toBeGreaterThanOrEqual(0);
+        const copies = more;
+        const after = withDone(job, stored, { step, copies, seconds: 30 });
+        const has = Math.min(step.copies, Math.min(had, step.copies) + copies);
+        expect(after.done[step.id]).toBe(has);
+        const timed = Object.values(after.spent).reduce((sum, each) => sum + each.copies, 0);
+        const isTimed = step.seconds > 0;
+        expect(timed).toBe(isTimed ? has - Math.min(had, step.copies) : 0);
+      }),
+    );
+  });
+
   it('learns the maker’s pace from the steps that were done', () => {
     const job = sundials(6);
     const first = job.steps.find(({ bench }) => bench === 'board');

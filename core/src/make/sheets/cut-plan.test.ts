@@ -6,9 +6,12 @@ import {
   sheetsFor,
   paperFor,
   cutSizeOf,
+  millimetres,
+  usualRequest,
   type CutOperation,
 } from '../../index.ts';
-import { anyRequest } from '../../testing/requests.ts';
+import { anyRequest, sundial } from '../../testing/requests.ts';
+import { cutPlan, layOut } from './index.ts';
 
 /** Parts of card on the table, by their sizes, as they lie in the layout. */
 type Table = Map<string, number>;
@@ -89,6 +92,43 @@ describe('the cuts of a batch', () => {
         }
       }),
       { numRuns: 150 },
+    );
+  });
+});
+
+describe('a strip that is too narrow to be held', () => {
+  const mm = (least: number, most: number) =>
+    fc.integer({ min: least, max: most }).map((each) => millimetres(each));
+
+  it('falls off beyond the blade, after all that is wider, with a caution', () => {
+    fc.assert(
+      fc.property(mm(5, 11), mm(40, 140), (narrow, wide) => {
+        const { kit, papers } = usualRequest(sundial, 'mm');
+        const [width, height] = [millimetres(210), millimetres(297)];
+        const [first, second] = [papers[0], papers[1] ?? papers[0]].map((paper) => ({
+          ...paper,
+          sheet: { name: 'A4', width, height },
+        }));
+        if (!first || !second) throw new Error('Two papers were meant');
+        const pieces = [
+          { id: 'strip', paper: 0, copies: 1, width, height: narrow },
+          { id: 'panel', paper: 1, copies: 1, width, height: wide },
+        ];
+        const uses = layOut(pieces, [first, second]).map((use, i) => ({
+          use,
+          paper: i === 0 ? first : second,
+        }));
+        const cuts = cutPlan(uses, pieces, kit);
+        expect(cuts.map(({ gives }) => gives)).toEqual([
+          { kind: 'piece', piece: 'panel' },
+          { kind: 'piece', piece: 'strip' },
+        ]);
+        // The wide part lies on the table and is held.
+        expect(cuts).toMatchObject([
+          { setting: wide, wanted: 'on the ruler', cautions: [] },
+          { setting: height - narrow, wanted: 'beyond the blade', cautions: ['narrow strip'] },
+        ]);
+      }),
     );
   });
 });
