@@ -59,3 +59,11 @@ const uses: Readonly<Record<CutoutUse, string>> = {
 export function useInWords(use: CutoutUse): string {
   return uses[use];
 }
+
+/** What is cut right through a part for something to go through; nothing is trimmed by it. */
+const openings: ReadonlySet<CutoutUse> = new Set(['hook', 'slot', 'lock slit']);
+
+/** Whether a cutout is an opening of its own, and not card trimmed off a part. */
+export function isOpening(use: CutoutUse): boolean {
+  return openings.has(use);
+}

@@ -14,7 +14,7 @@ import {
 import { formatNearest, nearestInRow, stretchInWords } from './measures.ts';
 import { atCorners, cornersInWords, edgesOf, placeInWords } from './places.ts';
 import { capitalised, countInWords, inRow, ordinalInWords, plural } from './plain.ts';
-import { allInWords, roleInWords, useInWords } from './roles.ts';
+import { isOpening, allInWords, roleInWords, useInWords } from './roles.ts';
 
 function at(corners: readonly CutAwayOperation['at']['corners'][number][], words: string): string {
   return `${capitalised(`${atCorners(corners)}${words}`)}.`;
@@ -104,6 +104,7 @@ export function slitSentences(slits: readonly SlitOperation[], unit: Unit): read
 /** What a block is cut away for, where it is more than waste. */
 function purpose(use: CutAwayOperation['use'], count: number): string {
   if (use === 'waste') return '';
+  if (isOpening(use)) return `for the ${useInWords(use)}, `;
   return `to trim the ${count === 1 ? useInWords(use) : plural(useInWords(use))}, `;
 }
 
@@ -168,7 +169,8 @@ function endsInWords(ends: Ends, { role }: Pick<TaperOperation, 'role'>, unit: U
     const along = ends.along === 'side edge' ? 'side edge' : edgesOf(ends.corners).end;
     return `the ${roleInWords(role, 1)} in ${cornersInWords(ends.corners)}, whose end is at the ${along}`;
   }
-  const { sides, inFrom, which, count } = ends;
+  const { sides, inFrom, which } = ends;
+  const count = ends.count * sides.length;
   const edge = inRow(sides.map((side) => `the ${side}`));
   const where =
     inFrom === zero

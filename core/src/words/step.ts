@@ -3,6 +3,7 @@ import type {
   AssemblyOperation,
   AssemblyStep,
   BoxToMake,
+  CutAwayOperation,
   FlatOperation,
   FlatStep,
   Job,
@@ -21,7 +22,7 @@ import { faceInWords } from './faces.ts';
 import { laidInWords } from './laid.ts';
 import { capitalised, countInWords, counted, plural } from './plain.ts';
 import { punchFigure, punchFigures, punchHeadline, punchSentences } from './punch.ts';
-import { allInWords, roleInWords, useInWords } from './roles.ts';
+import { isOpening, allInWords, roleInWords, useInWords } from './roles.ts';
 import { namesFrom, type NameOf, type Passage, type Said } from './said.ts';
 import { scoreFigure, scoreLine, scoreSentences, scoreUnit } from './score.ts';
 import {
@@ -95,6 +96,22 @@ function flatSentences(
   ];
 }
 
+/** Whether something is cut into a part, and nothing trimmed off it. */
+function isCutIn({ use, shape }: CutAwayOperation): boolean {
+  return use !== 'waste' && (shape.kind === 'slit' || isOpening(use));
+}
+
+/** What is cut into a piece, all that is for one use together. */
+function cutInHeadlines(operations: readonly FlatOperation[]): readonly string[] {
+  const counts = new Map<CutAwayOperation['use'], number>();
+  for (const each of operations)
+    if (each.kind === 'cut away' && isCutIn(each))
+      counts.set(each.use, (counts.get(each.use) ?? 0) + each.at.corners.length);
+  return [...counts].flatMap(([use, count]) =>
+    use === 'waste' ? [] : [`cut ${counted(count, useInWords(use))}`],
+  );
+}
+
 /** One thing that is done to a flat piece, short. */
 function headline(operation: FlatOperation): string {
   switch (operation.kind) {
@@ -111,7 +128,7 @@ function headline(operation: FlatOperation): string {
     case 'cut away':
       return operation.use === 'waste'
         ? 'cut the waste away'
-        : operation.shape.kind === 'slit'
+        : isCutIn(operation)
           ? `cut ${counted(operation.at.corners.length, useInWords(operation.use))}`
           : `trim the ${operation.at.corners.length === 1 ? useInWords(operation.use) : plural(useInWords(operation.use))}`;
     case 'cut to shape':
@@ -148,6 +165,7 @@ export function flatHeadlines(operations: readonly FlatOperation[]): readonly st
       each.kind !== 'slit' &&
       each.kind !== 'taper' &&
       each.kind !== 'slanted score' &&
+      !(each.kind === 'cut away' && isCutIn(each)) &&
       !(each.kind === 'score' && each.tool === 'ruler'),
   );
   return [
@@ -155,6 +173,7 @@ export function flatHeadlines(operations: readonly FlatOperation[]): readonly st
     ...(slits > 0 ? [counted(slits, 'slit')] : []),
     ...(roles.length > 0 ? [`taper ${roles.join(' and ')}`] : []),
     ...new Set(others.map(headline)),
+    ...cutInHeadlines(operations),
   ];
 }
 

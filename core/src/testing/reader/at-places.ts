@@ -57,7 +57,7 @@ export const atPlaces: Patterns = [
   ],
   [
     new RegExp(
-      `^(?:to trim the .+?, )?cut away (?:a block|the (.+) corner), (${figure}) wide and (${figure}) high$`,
+      `^(?:(?:to trim|for) the .+?, )?cut away (?:a block|the (.+) corner), (${figure}) wide and (${figure}) high$`,
     ),
     (card, corner, named, wide = '', high = '') => {
       const where = corner ?? named;
@@ -67,7 +67,7 @@ export const atPlaces: Patterns = [
   ],
   [
     new RegExp(
-      `^(?:to trim the .+?, )?cut away a block at the (${edge}), from (${range}) from the (${edge}), (${figure}) deep$`,
+      `^(?:(?:to trim|for) the .+?, )?cut away a block at the (${edge}), from (${range}) from the (${edge}), (${figure}) deep$`,
     ),
     (card, corner, along = '', part = '', from = '', deep = '') => {
       const where = corner ?? cornerFrom(along, from);
@@ -81,7 +81,7 @@ export const atPlaces: Patterns = [
   ],
   [
     new RegExp(
-      `^(?:to trim the .+?, )?cut away a block from (${range}) from the (${edge}) and from (${range}) from the (${edge})$`,
+      `^(?:(?:to trim|for) the .+?, )?cut away a block from (${range}) from the (${edge}) and from (${range}) from the (${edge})$`,
     ),
     (card, corner, one = '', first = '', other = '', second = '') => {
       const where = corner ?? cornerFrom(first, second);
@@ -90,7 +90,7 @@ export const atPlaces: Patterns = [
   ],
   [
     new RegExp(
-      `^(?:to trim the .+?, )?cut the (?:(.+) )?corner off straight, from (${figure}) along the ${edge} to (${figure}) along the ${edge}$`,
+      `^(?:(?:to trim|for) the .+?, )?cut the (?:(.+) )?corner off straight, from (${figure}) along the ${edge} to (${figure}) along the ${edge}$`,
     ),
     (card, corner, named, across = '', down = '') => {
       const where = corner ?? named;
@@ -105,7 +105,7 @@ export const atPlaces: Patterns = [
     },
   ],
   [
-    /^(?:to trim the .+?, )?cut away what lies between (.+)$/,
+    /^(?:(?:to trim|for) the .+?, )?cut away what lies between (.+)$/,
     (card, corner, points = '') =>
       gone(card, [
         ring(

@@ -131,7 +131,9 @@ function whichParts(card: Card, which: string): readonly Part[] {
   if (!atEdges) throw new Error(`Taper which: “${which}”?`);
   const [, all = '', allCount, someCount, inFrom, edges = '', stretches] = atEdges;
   const said = inFrom === undefined ? 0 : lengthOf(inFrom);
-  const count = all === 'both' ? 2 : all === 'the' ? 1 : countOf(allCount ?? someCount ?? '');
+  const inAll = all === 'both' ? 2 : all === 'the' ? 1 : countOf(allCount ?? someCount ?? '');
+  // As many at one edge as at the other.
+  const count = inAll / wordsOf(edges).length;
   return wordsOf(edges).flatMap((side) => {
     if (side !== 'left' && side !== 'right' && side !== 'top' && side !== 'bottom')
       throw new Error(`“${side}” is no edge`);
