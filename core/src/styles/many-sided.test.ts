@@ -21,6 +21,10 @@ describe('a many-sided cup', () => {
         const { columns, roles } = grid(panels);
         expect(columns).toHaveLength(options.sides + 1);
         expect(new Set(columns.slice(0, -1)).size).toBe(1);
+        // The seam is wide enough for glue, and no wider than the panel that it lies behind.
+        const [panel, seam] = [at(columns, 0), at(columns, options.sides)];
+        expect(seam).toBeGreaterThanOrEqual(3_000_000);
+        expect(seam).toBeLessThanOrEqual(panel);
         expect(roles[1]?.filter((role) => role === 'tab')).toHaveLength(options.sides);
         // Trimmed from a rectangle, the plate is as wide as the ring of panels at the least.
         expect(cutouts(plate, 'plate').length).toBeGreaterThan(0);

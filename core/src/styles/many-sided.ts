@@ -31,6 +31,7 @@ import {
   smallest,
   times,
   toMillimetres,
+  zero,
   type Length,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
@@ -61,6 +62,9 @@ function sideFor(reach: Length, card: Length, sides: number): Length {
   return nanometres(Math.ceil(2 * (reach + 1.5 * card) * sideTangent(sides)) + 2);
 }
 
+/** A seam that is narrower holds no glue. */
+const leastSeam = millimetres(3);
+
 /** Sections of everything but the panels' width and height. */
 function otherSections(
   brief: Brief,
@@ -71,9 +75,9 @@ function otherSections(
   const make = (name: string, least: Length, target: Length) =>
     section(brief, name, { least, target, weight: 0.1 });
   const tab = tabSection(make, `${id} tab`, side.least, sides);
-  const wanted = smallest(millimetres(12), times(side.least, 0.7));
+  const wanted = largest(smallest(millimetres(12), times(side.least, 0.7)), leastSeam);
   const seam: Section = {
-    ...make(`${id} seam`, times(wanted, 0.6), wanted),
+    ...make(`${id} seam`, largest(times(wanted, 0.6), leastSeam), wanted),
     most: largest(wanted, side.least),
   };
   const shape = { sides };
@@ -211,7 +215,11 @@ function answer(brief: Brief): StyleAnswer {
         : handle
           ? [handle.fit]
           : [],
-      smaller: [],
+      // A seam lies behind one panel.
+      smaller: [
+        { less: cupSections.seam.id, more: side.id, by: zero },
+        ...(isLidded ? [{ less: lidSections.seam.id, more: lidSide.id, by: zero }] : []),
+      ],
       settle: (size) => {
         const apothem = minus(apothemOf(size(side.id), sides), times(card, 1.5));
         const clearHigh = minus(size(wall.id), times(card, 1.5));
