@@ -25,6 +25,7 @@ import { brass, giftFaces, giftPart } from '../fold/gift-faces.ts';
 import { chooseView, views, type SideToSee } from './choose-view.ts';
 import { motionArrows } from './motion-arrows.ts';
 import MotionArrow from './MotionArrow.vue';
+import { placeNames } from './place-names.ts';
 import ThreadDrawing from './ThreadDrawing.vue';
 import { useLoopedShare } from './use-looped-share.ts';
 
@@ -151,14 +152,24 @@ function markOf(face: DrawnFace): 'adhesive' | 'behind' | 'target' | undefined {
   return isAmong(face, sides.value.target) ? 'target' : undefined;
 }
 
+/** How large letters are on the screen, in pixels: a small picture has small ones. */
+const letters = computed(() => (width.value < 480 ? 13 : 15));
+
 /** The names of the faces that something is glued to: the sentence speaks of them. */
 const names = computed(() =>
-  picture.value.faces.flatMap((face) => {
-    const target = isAmong(face, sides.value.target);
-    return target && !isAmong(face, sides.value.adhesive)
-      ? [{ ...face.middle, text: faceInWords(target.name) }]
-      : [];
-  }),
+  placeNames(
+    picture.value.faces.flatMap((face) => {
+      const target = isAmong(face, sides.value.target);
+      return target && !isAmong(face, sides.value.adhesive)
+        ? [{ ...face.middle, text: faceInWords(target.name) }]
+        : [];
+    }),
+    {
+      line: 1.25 * letters.value * pixel.value,
+      letter: 0.56 * letters.value * pixel.value,
+      bounds: bounds.value,
+    },
+  ),
 );
 
 /** The ways that parts go, as they are seen. */
@@ -206,16 +217,16 @@ const thread = computed(() => {
       </defs>
       <ThreadDrawing v-if="thread && pixel > 0" v-bind="thread" :pixel="pixel" />
       <template v-if="pixel > 0">
-        <MotionArrow v-for="(way, i) in arrows" :key="i" :way="way" :pixel="pixel" />
         <text
           v-for="name in names"
           :key="name.text"
           :x="name.x"
           :y="name.y"
-          :font-size="15 * pixel"
+          :font-size="letters * pixel"
         >
           {{ name.text }}
         </text>
+        <MotionArrow v-for="(way, i) in arrows" :key="i" :way="way" :pixel="pixel" />
       </template>
     </FacesDrawing>
     <p v-if="sides.adhesive.length > 0 || isFromBehind" class="key">
