@@ -4,7 +4,6 @@ import {
   cutSizeOf,
   doneSoFar,
   formatGap,
-  formatLength,
   formatSize,
   gridPositions,
   inchFraction,
@@ -109,12 +108,33 @@ function typed(text: string, { kit }: PlanRequest): number {
   return parsed.length;
 }
 
+/** The edge from which a score was measured, as the maker did it. */
+function measuredFrom(plan: Plan, mishap: Mishap): Side | undefined {
+  if (mishap.kind !== 'score') return undefined;
+  const { axis, index } = mishap.line;
+  const reading = readingsIn(plan, mishap.piece).find(
+    (each) => each.axis === axis && each.index === index,
+  );
+  if (axis === 'column') return reading?.from === 'end' ? 'right' : 'left';
+  return reading?.from === 'end' ? 'bottom' : 'top';
+}
+
 /** Does to the piece what the first sentence says: cuts a strip off, or cuts it down. */
-function followed(card: Card, { sentences }: WayOn, request: PlanRequest): Card {
+function followed(
+  card: Card,
+  { sentences }: WayOn,
+  request: PlanRequest,
+  { mishap, plan }: { readonly mishap: Mishap; readonly plan: Plan },
+): Card {
   const first = sentences.find((each) => each.startsWith('Cut ')) ?? '';
-  const off = /^Cut (.+) off the .+ at the (left|right|top|bottom)[,:]/.exec(first);
+  const off = /^Cut (.+) off the .+ at the (.+?)[,:]/.exec(first);
   const edges: readonly Side[] = ['left', 'right', 'top', 'bottom'];
-  const edge = edges.find((each) => each === off?.[2]);
+  const named: Readonly<Record<string, Side | undefined>> = {
+    ...Object.fromEntries(edges.map((each) => [each, each])),
+    'torn edge': mishap.kind === 'torn' ? mishap.edge : undefined,
+    'edge that the score was measured from': measuredFrom(plan, mishap),
+  };
+  const edge = named[off?.[2] ?? ''];
   if (off && edge) return cutOff(card, edge, typed(off[1] ?? '', request));
   const down = /^Cut the .+ down to (.+) × ([^,]+)(?:, at the right and the bottom)?\.$/.exec(
     first,
@@ -175,7 +195,7 @@ function expectToFit(old: Plan, way: WayOn, cards: Cards, wanted: PlanRequest): 
     for (const { axis, index, at } of card.lines)
       expectNear(planned(plan, id, axis, index), at, `${id} ${axis} ${index}`);
   }
-  const { trimmer, board } = request.kit;
+  const { trimmer } = request.kit;
   for (const { id, name, grid } of plan.pieces) {
     const was = cutSizeOf(pieceIn(old, id).grid);
     const { width, height } = cutSizeOf(grid);
@@ -184,15 +204,36 @@ function expectToFit(old: Plan, way: WayOn, cards: Cards, wanted: PlanRequest): 
     const cut = `${name}: cut it ${formatSize(width, height, trimmer.unit)}.`;
     expect(sentences.includes(cut), cut).toBe(!isCut && isOther);
     const readings = readingsIn(plan, id);
-    const sorted = [...new Set(readings.map(({ reading }) => reading))].sort((a, b) => a - b);
-    const score = `${name}: score at ${sorted.map((each) => formatLength(each, board.unit)).join(', ')}.`;
+    const scores = sentences.filter(
+      (each) => / (?:score|tick) at /.test(each) && each.startsWith(`${name}: `),
+    );
     const stays = readings.every(({ axis, index, position }) => {
       const [size, other] = axis === 'column' ? [width, was.width] : [height, was.height];
       const before = planned(old, id, axis, index);
       return position === before || size - position === other - before;
     });
     const same = stays && readings.length === readingsIn(old, id).length;
-    expect(sentences.includes(score), score).toBe(!same && sorted.length > 0);
+    expect(scores.length > 0, scores.join(' ')).toBe(!same && readings.length > 0);
+    // Every figure has its unit and is one of the marks; and no mark is left out.
+    const figures = scores.flatMap((sentence) => {
+      const [, row = '', unit = ''] = /(?:score|tick) at (.+?) (in|mm)\b/.exec(sentence) ?? [];
+      return row.split(/, | and /).map((each) => typed(`${each} ${unit}`, request));
+    });
+    if (scores.length === 0) continue;
+    const nearest = (one: number, all: readonly number[]) =>
+      Math.min(...all.map((other) => Math.abs(other - one)));
+    const shim = request.kit.board.shim ?? 0;
+    const marks = readings.flatMap(({ reading, position, axis }) => {
+      const whole = axis === 'column' ? width : height;
+      // A line along a ruler may be told from its other edge, one with the shim by its groove.
+      return [reading, reading + shim, position, whole - position];
+    });
+    for (const figure of figures) expect(nearest(figure, marks)).toBeLessThan(450_000);
+    for (const { reading, position, axis } of readings) {
+      const whole = axis === 'column' ? width : height;
+      const ways = [reading, reading + shim, position, whole - position];
+      expect(Math.min(...ways.map((each) => nearest(each, figures)))).toBeLessThan(450_000);
+    }
   }
   expect(sentences.length).toBeGreaterThan(0);
   for (const { state } of plan.pairs) {
@@ -303,7 +344,10 @@ describe('the card in the maker’s hands', () => {
             const after = (way: WayOn) =>
               new Map(cards).set(
                 mishap.piece,
-                followed(afterwards(now.plan, before, mishap), way, request),
+                followed(afterwards(now.plan, before, mishap), way, request, {
+                  mishap,
+                  plan: now.plan,
+                }),
               );
             const firstPoor = ways.findIndex(({ isGood }) => !isGood);
             expect(ways.slice(firstPoor).every(({ isGood }) => firstPoor < 0 || !isGood)).toBe(
@@ -322,14 +366,15 @@ describe('the card in the maker’s hands', () => {
                   paper?.printRuns === 'one way',
                   which,
                 );
+              const isFirstLying = lies.endsWith(', as it lay for its first score.');
               // Whoever is told of an edge is told how the piece lies.
-              const edges = /at the (?:left|right|top|bottom)/;
-              expect(way.sentences.some((each) => edges.test(each))).toBe(isLaid);
-              const first = way.sentences[isLaid ? 1 : 0] ?? '';
+              const edges = /^Cut .+ at the (?:left|right|top|bottom)/;
+              expect(way.sentences.some((each) => edges.test(each))).toBe(isLaid || isFirstLying);
+              const first = way.sentences[isLaid || isFirstLying ? 1 : 0] ?? '';
               const name = pieceIn(now.plan, mishap.piece).name.toLowerCase();
               const starts = {
                 trim: `Cut `,
-                'another piece': mishap.kind === 'torn' ? 'Cut ' : 'Keep it, and cut the ',
+                'another piece': mishap.kind === 'torn' ? 'Cut ' : `Keep the ${name}, and cut the `,
                 'go on': mishap.kind === 'torn' ? 'Cut ' : '',
               }[way.kind];
               expect(first.startsWith(starts)).toBe(true);
@@ -344,7 +389,7 @@ describe('the card in the maker’s hands', () => {
             told.lost += Number(ways.length === 0);
             told.scores += ways
               .flatMap(({ sentences }) => sentences)
-              .filter((sentence) => sentence.includes('score at')).length;
+              .filter((sentence) => sentence.includes(': score at')).length;
             const chosen = ways[which % Math.max(1, ways.length)];
             if (!chosen) return;
             if (each === next) told.second++;

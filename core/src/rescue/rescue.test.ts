@@ -143,7 +143,7 @@ describe('a rescue', () => {
     );
     const [best] = both.ways;
     expect(best).toMatchObject({ kind: 'another piece', again: 'lid', isGood: true });
-    expect(best?.sentences[0]).toBe('Keep it, and cut the lid again.');
+    expect(best?.sentences[0]).toBe('Keep the base, and cut the lid again.');
     expect(cut(50)).toMatchObject({
       ways: [],
       again: 'Cut the base again: 3 3/4 × 3 3/4 in.',

@@ -1,7 +1,6 @@
 import { planChanges } from '../compare/index.ts';
 import {
   formatGap,
-  formatLength,
   formatSize,
   formatWithUnit,
   isOnGrid,
@@ -13,7 +12,7 @@ import { paperFor } from '../paper/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
 import { planWithLessRoom, type Plan } from '../planning/index.ts';
 import type { MadeWay, PlanRequest } from '../request/index.ts';
-import { laidInWords } from '../words/index.ts';
+import { cutListEntry, laidInWords } from '../words/index.ts';
 import { cutDown, factsAfter, onTable, trimFor, trimmedAt } from './facts.ts';
 import type { DoneSoFar, Mishap } from './mishap.ts';
 
@@ -51,10 +50,11 @@ function worst({ pairs }: Plan): number {
   return Math.max(0, ...pairs.map(({ state }) => order.indexOf(state)));
 }
 
-function readingsInWords(plan: Plan, piece: string, { kit }: PlanRequest): string {
-  const marks = plan.marks.find((each) => each.piece === piece)?.readings ?? [];
-  const readings = [...new Set(marks.map(({ reading }) => reading))].sort((a, b) => a - b);
-  return readings.map((reading) => formatLength(reading, kit.board.unit)).join(', ');
+/** How a piece is scored, one sentence for each way in which it lies: `Base: score at 5/8 in on all four sides.` */
+function scoreSentences({ plan, request }: Answered, piece: Piece): readonly string[] {
+  const paper = paperFor(request.papers, piece.paper);
+  const { strips } = cutListEntry(plan, piece, paper, request.kit);
+  return [...new Set(strips.map(({ said }) => `${piece.name}: ${said}.`))];
 }
 
 function changeSentences(old: Answered, now: Answered): readonly string[] {
@@ -67,9 +67,7 @@ function changeSentences(old: Answered, now: Answered): readonly string[] {
     const { width, height } = cutSizeOf(piece.grid);
     const cut =
       sameSize || made.has(id) ? [] : [`${piece.name}: cut it ${formatSize(width, height, unit)}.`];
-    const scores = readingsInWords(now.plan, id, now.request);
-    const scored = sameScores || scores === '' ? [] : [`${piece.name}: score at ${scores}.`];
-    return [...cut, ...scored];
+    return [...cut, ...(sameScores ? [] : scoreSentences(now, piece))];
   });
 }
 
@@ -88,13 +86,16 @@ function readOn(depth: Length, { trimmer, board }: PlanRequest['kit']): Unit {
   return isOnGrid(depth, trimmer.step) ? trimmer.unit : board.unit;
 }
 
-/** How the piece of a mishap lies when its edges are named: `Base, inside up, the longer edge at the top.` */
+/**
+ * How the piece of a mishap lies when its edges are named: `Base, inside up, the longer edge at the top.`
+ * Undefined where one lying can't be told from another.
+ */
 function lyingSentence(
   { plan, request }: Answered,
   piece: Piece,
   done: DoneSoFar,
   mishap: Mishap,
-): string {
+): string | undefined {
   const paper = paperFor(request.papers, piece.paper);
   const table = onTable(plan, done, mishap);
   const [across, down] = (['across', 'down'] as const).map((way) =>
@@ -102,6 +103,7 @@ function lyingSentence(
   );
   if (!across || !down) throw new Error(`${piece.id} is not on the table`);
   const laid = laidAs(cardSoFar({ across, down }, paper), asDrawn, undefined);
+  if (laid.features.some(({ kind }) => kind === 'turned')) return undefined;
   return `${piece.name}, ${laidInWords(laid, handlingOf(paper), request.kit.trimmer.unit)}.`;
 }
 
@@ -156,12 +158,13 @@ function cutAnother(
   first: readonly string[],
 ): readonly WayOn[] {
   const cut = new Set(facts.map(({ piece }) => piece));
+  const kept = old.plan.pieces.find(({ id }) => id === mishap.piece)?.name.toLowerCase() ?? 'piece';
   return old.plan.pieces.flatMap(({ id, name }): readonly WayOn[] => {
     if (id === mishap.piece || !cut.has(id)) return [];
     const left = facts.filter(({ piece }) => piece !== id);
     const way = wayOn('another piece', old, left, [
       ...first,
-      `Keep it, and cut the ${name.toLowerCase()} again.`,
+      `Keep the ${kept}, and cut the ${name.toLowerCase()} again.`,
     ]);
     return way.kind !== 'none' && way.isGood ? [{ ...way, again: id }] : [];
   });
@@ -181,20 +184,24 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
   const { width, height } = cutSizeOf(piece.grid);
   const size = formatSize(width, height, unit);
   const lying = lyingSentence(old, piece, done, mishap);
+  const cutOff = (depth: Length, edge: string, how: string) =>
+    `Cut ${formatWithUnit(depth, readOn(depth, request.kit))} off the ${name} at ${edge}${how}`;
   const torn =
-    mishap.kind === 'torn'
-      ? [
-          lying,
-          `Cut ${formatWithUnit(mishap.depth, unit)} off the ${name} at the ${mishap.edge}, past the tear.`,
-        ]
-      : [];
+    mishap.kind !== 'torn'
+      ? []
+      : lying === undefined
+        ? [cutOff(mishap.depth, 'the torn edge', ', past the tear.')]
+        : [lying, cutOff(mishap.depth, `the ${mishap.edge}`, ', past the tear.')];
   const tries = [wayOn('go on', old, facts, torn)];
   const down = cutDown(plan, facts, mishap);
   if (down) {
     // What is scored keeps its distance from the left and the top edge.
     const isScored = down.some((each) => each.piece === mishap.piece && each.marks.length > 0);
     const sentences = isScored
-      ? [lying, `Cut the ${name} down to ${size}, at the right and the bottom.`]
+      ? [
+          lying ?? `${piece.name}, as it lay for its first score.`,
+          `Cut the ${name} down to ${size}, at the right and the bottom.`,
+        ]
       : [`Cut the ${name} down to ${size}.`];
     tries.push(wayOn('trim', old, down, sentences));
   }
@@ -204,8 +211,14 @@ export function rescue(plan: Plan, request: PlanRequest, done: DoneSoFar, mishap
     const trimmed = facts.map((each) =>
       each.piece === mishap.piece && each.way === way ? trimmedAt(edge, depth, each) : each,
     );
-    const sentence = `Cut ${formatWithUnit(depth, readOn(depth, request.kit))} off the ${name} at the ${edge}: then the score is as far from its edge as planned.`;
-    tries.push(wayOn('trim', old, trimmed, [lying, sentence]));
+    const sentences =
+      lying === undefined
+        ? [cutOff(depth, 'the edge that the score was measured from', ': then it is as planned.')]
+        : [
+            lying,
+            cutOff(depth, `the ${edge}`, ': then the score is as far from its edge as planned.'),
+          ];
+    tries.push(wayOn('trim', old, trimmed, sentences));
   }
   const others = tries.some((each) => each.kind !== 'none' && each.isGood)
     ? []

@@ -21,8 +21,8 @@ import type { Paper } from '../paper/index.ts';
 import { cutSizeOf, type LineRef, type Piece } from '../piece/index.ts';
 import { scoringMeans, type Kit } from '../tools/index.ts';
 import { featuresInWords } from './laid.ts';
-import { nearestMark } from './measures.ts';
-import { capitalised, countInWords } from './plain.ts';
+import { figuresInRow, nearestMark } from './measures.ts';
+import { capitalised, countInWords, inRow } from './plain.ts';
 import { scoreUnit } from './score.ts';
 import { flatHeadlines } from './step.ts';
 
@@ -39,6 +39,8 @@ export interface StripMark {
 /** The edge of a piece as a ruler lies along it, with the marks that are made in one lying. */
 export interface RulerStrip {
   readonly headline: string;
+  /** The same as it is said without the strip: `score at 5/8 and 3 1/8 in on two sides`. */
+  readonly said: string;
   /** How long the edge is. */
   readonly length: Length;
   /** How the ruler is marked. */
@@ -90,29 +92,54 @@ function stripMark(
   };
 }
 
-/** Lyings with the same marks share a strip. */
+/** Lyings with the same marks share a strip; `where` goes on after the figures of its sentence. */
 function stripOf(
-  headline: string,
+  { headline, where }: { readonly headline: string; readonly where: string },
   alike: readonly [ScoreOperation, ...ScoreOperation[]],
   piece: Piece,
   kit: Kit,
 ): RulerStrip {
   const [first] = alike;
   const { width, height } = cutSizeOf(piece.grid);
-  const ticks = first.kind === 'mark' ? ', ticks only' : '';
+  const isTicked = first.kind === 'mark';
+  const ruler = rulerOf(first, kit);
+  const marks = first.marks.map((mark, nth) => stripMark(mark, nth, alike, kit));
+  const figures = figuresInRow(
+    marks.map(({ reading }) => reading),
+    ruler.unit,
+  );
   return {
-    headline: `${headline}${ticks}`,
+    headline: `${headline}${isTicked ? ', ticks only' : ''}`,
+    said: `${isTicked ? 'tick' : 'score'} at ${figures}${where}`,
     length: isUpright(first.edge) ? width : height,
-    ...rulerOf(first, kit),
-    marks: first.marks.map((mark, nth) => stripMark(mark, nth, alike, kit)),
+    ...ruler,
+    marks,
   };
+}
+
+/** The edges from which lines along a ruler have the same places as these: `the left and the right edge`. */
+function edgesAlike({ marks }: ScoreOperation, ruled: readonly ScoreOperation[]): string {
+  const places = (all: ScoreOperation['marks']) => all.map(({ reading }) => reading).join(' ');
+  const alike = ruled.filter((other) => places(other.marks) === places(marks));
+  if (alike.length === 4) return 'all four edges';
+  return `${inRow(alike.map(({ edge }) => `the ${edge}`))} edge`;
 }
 
 function stripsOf({ operations, laid }: FlatDraft, piece: Piece, kit: Kit): readonly RulerStrip[] {
   const lines = operations.filter(isLine);
   const ruled = lines.filter(({ tool }) => tool === 'ruler');
   if (ruled.length > 0)
-    return ruled.map((each) => stripOf(`Along a ruler, from the ${each.edge}`, [each], piece, kit));
+    return ruled.map((each) =>
+      stripOf(
+        {
+          headline: `Along a ruler, from the ${each.edge}`,
+          where: ` from ${edgesAlike(each, ruled)}, along a ruler`,
+        },
+        [each],
+        piece,
+        kit,
+      ),
+    );
   const kinds = (['score', 'mark'] as const).map((kind) =>
     lines.filter((each) => each.kind === kind),
   );
@@ -124,7 +151,8 @@ function stripsOf({ operations, laid }: FlatDraft, piece: Piece, kit: Kit): read
     const lies =
       how === '' ? (more.length === 0 ? 'Any edge at the top' : 'Score') : capitalised(how);
     const sides = more.length === 0 ? '' : how === '' ? ` on ${count}` : `, ${count}`;
-    return [stripOf(`${lies}${sides}`, [first, ...more], piece, kit)];
+    const where = `${more.length === 0 ? '' : ` on ${count}`}${how === '' ? '' : `, ${how}`}`;
+    return [stripOf({ headline: `${lies}${sides}`, where }, [first, ...more], piece, kit)];
   });
 }
 
