@@ -32,6 +32,7 @@ export {
   floorSections,
   leastWall,
   marksWindow,
+  noNarrowerThan,
   section,
   sectionsOver,
   wideEnoughForTabs,

@@ -83,6 +83,24 @@ export function isSquare({ inside, mayBeOblong }: Pick<Brief, 'inside' | 'mayBeO
   return across.target === deep.target && across.least === deep.least;
 }
 
+/** The same brief with walls of these directions no narrower than `least`, however thin the gift is. */
+export function noNarrowerThan<Asked extends Pick<Brief, 'inside'>>(
+  brief: Asked,
+  least: Length,
+  directions: readonly Footprint[] = footprint,
+): Asked {
+  const wide = Object.fromEntries(
+    directions.map((direction) => {
+      const needed = brief.inside[direction];
+      return [
+        direction,
+        { least: largest(needed.least, least), target: largest(needed.target, least) },
+      ];
+    }),
+  );
+  return { ...brief, inside: { ...brief.inside, ...wide } };
+}
+
 /** A wall that is narrower than this hides no two tabs that are long enough to glue. */
 const narrowest = millimetres(10);
 
@@ -91,9 +109,7 @@ export function wideEnoughForTabs<Asked extends Pick<Brief, 'inside'>>(
   brief: Asked,
   direction: Footprint,
 ): Asked {
-  const { least, target } = brief.inside[direction];
-  const wide = { least: largest(least, narrowest), target: largest(target, narrowest) };
-  return { ...brief, inside: { ...brief.inside, [direction]: wide } };
+  return noNarrowerThan(brief, narrowest, [direction]);
 }
 
 /** The floor that holds the gift between walls of `card`, with `layers` lying inside them. */

@@ -6,6 +6,7 @@ describe('a gathered-top box', () => {
     everyBox('gathered-top', ({ grid, cutouts, plan }) => {
       const { columns, diagonals, roles } = grid('box');
       expect([at(columns, 0), at(columns, 1)]).toEqual([at(columns, 2), at(columns, 3)]);
+      expect(Math.min(at(columns, 0), at(columns, 1))).toBeGreaterThanOrEqual(10_000_000);
       expect(diagonals).toHaveLength(8);
       expect(cutouts('box', 'ribbon')).toHaveLength(4);
       expect(roles.at(-1)).toEqual(['flap', 'flap', 'flap', 'flap', 'waste']);

@@ -5,6 +5,7 @@ import {
   giftTube,
   gluedEnd,
   gluedFlaps,
+  noNarrowerThan,
   pleatWidth,
   section,
   tubeAnswer,
@@ -12,7 +13,7 @@ import {
   type StyleAnswer,
   type StyleBrief,
 } from '../forms/index.ts';
-import { largest, times } from '../length/index.ts';
+import { largest, millimetres, times } from '../length/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
@@ -21,7 +22,11 @@ const options = z.object({ collar: oneOf('Collar', ['short', 'tall']) });
 /** Half a card lies inside the fold lines of the bottom, and of the collar over the room. */
 const ends = { bottom: 1, top: 1 };
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** A panel that is narrower has no room for its pleats, nor for the seam behind them. */
+const leastPanel = millimetres(10);
+
+function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const brief = noNarrowerThan(asked, leastPanel);
   const tube = giftTube(brief, 'box', ends);
   const { floor } = tube.panels;
   const { across, deep } = floor.byDirection;
