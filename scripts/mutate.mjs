@@ -13,11 +13,11 @@ import { root } from './setup.mjs';
 const testsOf = {
   length: ['core/src/length/**'],
   gaps: ['core/src/gaps/**', 'core/src/plan.test.ts'],
-  marks: ['core/src/marks/**', 'core/src/tools/kit.test.ts', 'core/src/plan.test.ts'],
+  marks: ['core/src/marks/**', 'core/src/plan.test.ts'],
   make: ['core/src/words/approved.test.ts', 'core/src/make/storyboard.test.ts', 'core/src/make/**'],
   words: ['core/src/words/approved.test.ts', 'core/src/words/**'],
-  rescue: ['core/src/rescue/**', 'core/src/trial/**'],
-  fold: ['core/src/fold/**', 'core/src/styles/**'],
+  rescue: ['core/src/rescue/**'],
+  fold: ['core/src/make/storyboard.test.ts', 'core/src/fold/**'],
 };
 
 const results = join(root, '.cache', 'mutate');
