@@ -1,14 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { millimetres, type Cutout } from '../index.ts';
+import { tenthsBetween } from '../testing/lengths.ts';
 import { ridgeClosings, ridgeCutouts, type Fins } from './index.ts';
-
-const mm = (least: number, most: number) =>
-  fc.integer({ min: least * 10, max: most * 10 }).map((tenths) => millimetres(tenths / 10));
 
 /** Two fins, one at the top of its piece, the other hinged further down. */
 const anyFins: fc.Arbitrary<Fins> = fc
-  .record({ left: mm(0, 40), across: mm(20, 150), fin: mm(8, 40), below: mm(30, 200) })
+  .record({
+    left: tenthsBetween(0, 40),
+    across: tenthsBetween(20, 150),
+    fin: tenthsBetween(8, 40),
+    below: tenthsBetween(30, 200),
+  })
   .map(({ below, ...fins }) => ({ ...fins, lower: millimetres((fins.fin + below) / 1e6) }));
 
 const card = millimetres(0.3);

@@ -8,19 +8,17 @@ import {
   type Cutout,
   type ScoreGrid,
 } from '../index.ts';
+import { tenthsBetween } from '../testing/lengths.ts';
 import { trayTemplate, trimmedCorners, type Tray } from './index.ts';
 import { insideLayers, outsideLayers } from './tray.ts';
-
-const mm = (least: number, most: number) =>
-  fc.integer({ min: least * 10, max: most * 10 }).map((tenths) => millimetres(tenths / 10));
 
 /** A tray with the lengths of its sections. */
 const anyTray = fc
   .record({
-    wall: mm(8, 90),
-    across: mm(12, 160),
-    deep: mm(12, 160),
-    rim: fc.option(mm(5, 25), { nil: undefined }),
+    wall: tenthsBetween(8, 90),
+    across: tenthsBetween(12, 160),
+    deep: tenthsBetween(12, 160),
+    rim: fc.option(tenthsBetween(5, 25), { nil: undefined }),
     tabsOn: fc.constantFrom('sides' as const, 'front and back' as const),
     tabsLie: fc.constantFrom('inside' as const, 'outside' as const),
     floorRole: fc.constantFrom('floor' as const, 'lid' as const),
@@ -192,9 +190,9 @@ describe('corners that would be too long', () => {
     const most = millimetres(20);
     fc.assert(
       fc.property(
-        mm(8, 60),
-        mm(10, 90),
-        mm(10, 90),
+        tenthsBetween(8, 60),
+        tenthsBetween(10, 90),
+        tenthsBetween(10, 90),
         fc.boolean(),
         (wall, across, deep, onSides) => {
           const origin = millimetres(3);

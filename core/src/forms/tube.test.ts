@@ -10,6 +10,7 @@ import {
   type Length,
   type ScoreGrid,
 } from '../index.ts';
+import { tenthsBetween } from '../testing/lengths.ts';
 import { anyRequest } from '../testing/requests.ts';
 import {
   gluedEnd,
@@ -25,9 +26,6 @@ import {
   type FloorSections,
   type TubeEnd,
 } from './index.ts';
-
-const mm = (least: number, most: number) =>
-  fc.integer({ min: least * 10, max: most * 10 }).map((tenths) => millimetres(tenths / 10));
 
 const card = fc.integer({ min: 150, max: 600 }).map((micron) => nanometres(micron * 1000));
 
@@ -69,13 +67,13 @@ const ends: Readonly<Record<string, (floor: FloorSections) => TubeEnd>> = {
 /** Any tube with any two ends, drawn. */
 const anyTube = fc
   .record({
-    across: mm(20, 120),
-    deep: mm(20, 120),
-    high: mm(15, 150),
-    seam: mm(6, 18),
-    flaps: mm(12, 60),
-    lid: mm(20, 120),
-    tuck: mm(6, 20),
+    across: tenthsBetween(20, 120),
+    deep: tenthsBetween(20, 120),
+    high: tenthsBetween(15, 150),
+    seam: tenthsBetween(6, 18),
+    flaps: tenthsBetween(12, 60),
+    lid: tenthsBetween(20, 120),
+    tuck: tenthsBetween(6, 20),
     top: fc.constantFrom(...Object.keys(ends)),
     bottom: fc.constantFrom(...Object.keys(ends)),
     brief: anyBrief,
@@ -126,7 +124,7 @@ function spansInRow(grid: ScoreGrid, row: number) {
 describe('the panels of a tube', () => {
   it('go round the gift with its room, the seam lying beside one of the sides', () => {
     fc.assert(
-      fc.property(anyBrief, card, mm(0, 2), (brief, thickness, lined) => {
+      fc.property(anyBrief, card, tenthsBetween(0, 2), (brief, thickness, lined) => {
         const made = tubePanels(brief, 'box', thickness, lined);
         const { across, deep } = made.floor.byDirection;
         expect(across.target).toBe(brief.inside.across.target + 2 * thickness);
@@ -291,7 +289,7 @@ describe('the flaps at an end of a tube', () => {
 
   it('that tuck in, hold by a flap that is no longer than the wall', () => {
     fc.assert(
-      fc.property(anyBrief, mm(6, 120), (brief, wall) => {
+      fc.property(anyBrief, tenthsBetween(6, 120), (brief, wall) => {
         const { least, target, most } = tuckFlap(brief, 'tuck', wall);
         expect(least).toBeLessThanOrEqual(target);
         expect(target).toBeLessThanOrEqual(most);

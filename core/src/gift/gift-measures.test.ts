@@ -6,7 +6,6 @@ import {
   inRows,
   itemOf,
   measuresOf,
-  millimetres,
   mostInSet,
   nanometres,
   reshape,
@@ -18,11 +17,14 @@ import {
   type Gift,
   type GiftItem,
 } from '../index.ts';
+import { tenthsBetween } from '../testing/lengths.ts';
 
-const length = (least: number, most: number) =>
-  fc.integer({ min: least * 10, max: most * 10 }).map((tenth) => millimetres(tenth / 10));
-const sides = { across: length(3, 400), deep: length(3, 400), high: length(3, 400) };
-const round = { diameter: length(3, 300), length: length(3, 400) };
+const sides = {
+  across: tenthsBetween(3, 400),
+  deep: tenthsBetween(3, 400),
+  high: tenthsBetween(3, 400),
+};
+const round = { diameter: tenthsBetween(3, 300), length: tenthsBetween(3, 400) };
 
 /** One thing of every shape that the gift panel knows. */
 const anyItem: fc.Arbitrary<GiftItem> = fc.oneof(
@@ -38,15 +40,15 @@ const anyItem: fc.Arbitrary<GiftItem> = fc.oneof(
     shape: fc.constant('card' as const),
     across: sides.across,
     deep: sides.deep,
-    thick: length(0.2, 50),
+    thick: tenthsBetween(0.2, 50),
   }),
   fc.record({
     shape: fc.constant('bottle' as const),
-    diameter: length(20, 90),
-    body: length(20, 200),
-    shoulder: length(0, 40),
-    neck: length(5, 60),
-    neckDiameter: length(3, 20),
+    diameter: tenthsBetween(20, 90),
+    body: tenthsBetween(20, 200),
+    shoulder: tenthsBetween(0, 40),
+    neck: tenthsBetween(5, 60),
+    neckDiameter: tenthsBetween(3, 20),
   }),
 );
 const anySet = fc
@@ -69,7 +71,7 @@ const shapes = fc.constantFrom<GiftItem['shape'][]>(
 describe('the measures of a gift', () => {
   it('are all that it has, each once, and each changes itself alone', () => {
     fc.assert(
-      fc.property(anyItem, length(5, 50), (item, other) => {
+      fc.property(anyItem, tenthsBetween(5, 50), (item, other) => {
         const lengths = Object.entries(item).filter(([, value]) => typeof value === 'number');
         const measures = measuresOf(item);
         expect(measures.map(({ name }) => name).sort()).toEqual(lengths.map(([key]) => key).sort());

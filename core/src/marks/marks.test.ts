@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { millimetres, nanometres } from '../length/index.ts';
+import { tenthsBetween } from '../testing/lengths.ts';
 import { solveMarks, type Fit, type MarksCost, type MarksProblem } from './index.ts';
 
 /*
@@ -108,20 +109,17 @@ function costOf(problem: MarksProblem, values: readonly number[]): MarksCost | u
   };
 }
 
-const mm = (least: number, most: number) =>
-  fc.integer({ min: least * 10, max: most * 10 }).map((tenths) => millimetres(tenths / 10));
-
 /** Small problems: a tray with its lid, square or not, or a chain of four panels and a seam. */
 const smallProblem: fc.Arbitrary<MarksProblem> = fc
   .record({
-    wall: mm(8, 12),
-    across: mm(20, 30),
-    deep: mm(20, 30),
-    over: mm(0.4, 2.4),
+    wall: tenthsBetween(8, 12),
+    across: tenthsBetween(20, 30),
+    deep: tenthsBetween(20, 30),
+    over: tenthsBetween(0.4, 2.4),
     step: fc.constantFrom(0.5, 1, 1.5),
     pitch: fc.constantFrom(1, 2, 2.5, 5),
     reach: fc.constantFrom(15, 300),
-    sheet: mm(40, 60),
+    sheet: tenthsBetween(40, 60),
     lean: fc.constantFrom('loose' as const, 'tight' as const),
     shape: fc.constantFrom('tray', 'square tray', 'tube'),
     shim: fc.constantFrom(undefined, undefined, 0.5, 1, 1.5),
