@@ -2,13 +2,23 @@
 import { viewBoxOf, type Bounds, type DrawnFace } from './axonometric.ts';
 
 /** Faces in space as they are drawn, the farthest first; more may be drawn over each face, and over all. */
-defineProps<{ faces: readonly DrawnFace[]; bounds: Bounds }>();
+defineProps<{
+  faces: readonly DrawnFace[];
+  bounds: Bounds;
+  /** Faces, by their place, through which one looks at what lies behind. */
+  seeThrough?: ReadonlySet<number>;
+}>();
 </script>
 
 <template>
   <svg :viewBox="viewBoxOf(bounds)">
     <template v-for="(face, i) in faces" :key="i">
-      <path :d="face.path" :fill="face.fill" fill-rule="evenodd" />
+      <path
+        :d="face.path"
+        :fill="face.fill"
+        fill-rule="evenodd"
+        :class="{ glass: seeThrough?.has(i) }"
+      />
       <slot name="over" :face="face" />
     </template>
     <slot />
@@ -21,5 +31,9 @@ path {
   stroke-width: 1;
   stroke-linejoin: round;
   vector-effect: non-scaling-stroke;
+}
+
+.glass {
+  fill-opacity: 0.28;
 }
 </style>

@@ -11,6 +11,8 @@ export interface DrawnFace {
   readonly shows: 'inside' | 'outside';
   readonly path: string;
   readonly fill: string;
+  /** Its outer edge as it is seen. */
+  readonly outline: readonly { readonly x: number; readonly y: number }[];
   /** The middle of the rectangle round it. */
   readonly middle: { readonly x: number; readonly y: number };
 }
@@ -114,6 +116,7 @@ export function drawFaces(
       shows: showsInside ? ('inside' as const) : ('outside' as const),
       depth,
       ring,
+      outline: ring,
       toEye,
       middle: middleOf(ring),
       path: [ring, ...face.holes.map((hole) => hole.map(seen))].map(ringPath).join(''),

@@ -23,6 +23,7 @@ import { coloursOf, foldingBoxOf } from '../fold/box-faces.ts';
 import FacesDrawing from '../fold/FacesDrawing.vue';
 import { brass, giftFaces, giftPart } from '../fold/gift-faces.ts';
 import { chooseView, views, type SideToSee } from './choose-view.ts';
+import { coveringFaces } from './covering-faces.ts';
 import { motionArrows } from './motion-arrows.ts';
 import MotionArrow from './MotionArrow.vue';
 import { placeNames } from './place-names.ts';
@@ -152,6 +153,11 @@ function markOf(face: DrawnFace): 'adhesive' | 'behind' | 'target' | undefined {
   return isAmong(face, sides.value.target) ? 'target' : undefined;
 }
 
+/** Walls that stand before the adhesive are like glass. */
+const seeThrough = computed(() =>
+  coveringFaces(picture.value.faces, (face) => markOf(face) === 'adhesive'),
+);
+
 /** How large letters are on the screen, in pixels: a small picture has small ones. */
 const letters = computed(() => (width.value < 480 ? 13 : 15));
 
@@ -198,6 +204,7 @@ const thread = computed(() => {
       class="drawing"
       :faces="picture.faces"
       :bounds="bounds"
+      :see-through="seeThrough"
       role="img"
       aria-label="The box as it is put together"
     >
