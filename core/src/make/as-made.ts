@@ -1,4 +1,4 @@
-import { absolute, minus, plus, zero, type Length } from '../length/index.ts';
+import { absolute, half, minus, plus, zero, type Length } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
 import {
   cutSizeOf,
@@ -88,8 +88,10 @@ function scored(made: ScoreGrid, whole: ScoreGrid, { line, part, stretch }: Scor
   const cells = sections.map((_, at) => {
     const [from = zero, to = zero] = places.slice(at, at + 2);
     // A score that is longer than the grooves counts as there once it is begun.
+    // Two passes may meet within a cell: it is scored once its middle is.
+    const middle = half(plus(from, to));
     const isWithin =
-      part === undefined || stretch !== undefined || (part.from <= from && to <= part.to);
+      part === undefined || stretch !== undefined || (part.from <= middle && middle <= part.to);
     if (!isWithin) return before[at];
     const fold = wanted[at];
     return fold === undefined || fold === 'slit' ? bare : fold;

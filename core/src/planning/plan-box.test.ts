@@ -165,14 +165,15 @@ describe('what is cut and scored already', () => {
   it('gives up no more room than it must: with the next larger share there is no box', () => {
     let less = 0;
     fc.assert(
-      fc.property(mishaps, ({ request, which, way }) => {
+      fc.property(mishaps, fc.integer({ min: 1, max: 9 }), ({ request, which, way }, short) => {
         const first = planBox(request);
         if (!first.ok) return;
         const piece = first.plan.pieces[which % first.plan.pieces.length];
         if (!piece) return;
         const planned = madeAsPlanned(first.plan, piece, way, () => false);
         // Cut a little short, it leaves less room than was asked for.
-        const cut = length(planned.cut - 3_000_000);
+        const cut = length(planned.cut - short * 1_000_000);
+        if (cut <= 0) return;
         const asked = { ...request, made: [{ ...planned, cut }] };
         const { request: given, result } = planWithLessRoom(asked);
         if (!result.ok || same(given, asked)) return;
@@ -196,7 +197,7 @@ describe('what is cut and scored already', () => {
         const room = { across: some(across), deep: some(deep), high: some(high) };
         expect(planBox({ ...asked, room }).ok).toBe(false);
       }),
-      { numRuns: 80 },
+      { numRuns: 150 },
     );
     expect(less).toBeGreaterThanOrEqual(casesWanted(1));
   });
