@@ -83,6 +83,41 @@ describe('the progress of a job', () => {
     );
   });
 
+  it('goes on behind what was just done, and comes back to what was left out', () => {
+    const job = sundials(2);
+    fc.assert(
+      fc.property(fc.nat(), fc.array(fc.nat(), { maxLength: 30 }), (which, through) => {
+        const step = job.steps[which % job.steps.length];
+        if (!step) return;
+        const done = through.flatMap((at) => job.steps[at % job.steps.length] ?? []);
+        const before: Progress = {
+          ...noProgress(2),
+          done: Object.fromEntries(done.map(({ id, copies }) => [id, copies])),
+        };
+        const after = withDone(job, before, { step, copies: step.copies, seconds: 20 });
+        const at = job.steps.indexOf(step);
+        const open = job.steps.filter((each) => each !== step && !done.includes(each));
+        const later = open.find((each) => job.steps.indexOf(each) > at);
+        expect(stepAtHand(job, after)).toBe(later ?? open[0]);
+        // Done again, it alone is not done any more, and it is at hand.
+        const again = undone(after, step);
+        expect(stepAtHand(job, again)).toBe(step);
+        expect(again.done).toEqual(
+          Object.fromEntries(Object.entries(after.done).filter(([id]) => id !== step.id)),
+        );
+      }),
+    );
+  });
+
+  it('is for one box at the least and two hundred at the most, and says so', () => {
+    const refused = (boxes: number) =>
+      progressSchema.safeParse({ ...noProgress(), boxes }).error?.issues[0]?.message;
+    expect(refused(0)).toBe('Make one box at least.');
+    expect(refused(201)).toBe('Make 200 boxes at the most in one go.');
+    expect(refused(1.5)).toBe('How many boxes is a whole number.');
+    for (const boxes of [1, 200]) expect(refused(boxes)).toBeUndefined();
+  });
+
   it('learns the maker’s pace from the steps that were done', () => {
     const job = sundials(6);
     const first = job.steps.find(({ bench }) => bench === 'board');
