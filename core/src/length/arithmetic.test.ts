@@ -83,7 +83,7 @@ describe('exact lengths', () => {
     expect(() => nanometres(value)).toThrow(RangeError);
   });
 
-  it('reach as far as any use of them', () => {
+  it('reach far beyond every box', () => {
     expect(nanometres(5_000_000_000_000)).toBe(5_000_000_000_000);
     expect(nanometres(-5_000_000_000_000)).toBe(-5_000_000_000_000);
     expect(() => nanometres(1.5)).toThrow('1.5 is not a whole number of nanometres');
