@@ -128,9 +128,7 @@ function headline(operation: FlatOperation): string {
     case 'cut away':
       return operation.use === 'waste'
         ? 'cut the waste away'
-        : isCutIn(operation)
-          ? `cut ${counted(operation.at.corners.length, useInWords(operation.use))}`
-          : `trim the ${operation.at.corners.length === 1 ? useInWords(operation.use) : plural(useInWords(operation.use))}`;
+        : `trim the ${operation.at.corners.length === 1 ? useInWords(operation.use) : plural(useInWords(operation.use))}`;
     case 'cut to shape':
       return 'cut it to shape';
     case 'taper':

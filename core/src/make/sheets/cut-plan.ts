@@ -4,7 +4,7 @@ import { cuttingMeans, type Kit } from '../../tools/index.ts';
 import type { CutCaution, CutGives, CutLeaves, CutOperation, SheetCut } from '../operations/cut.ts';
 import type { CutTree, Region } from './cut-tree.ts';
 import type { SheetPiece, SheetUse } from './lay.ts';
-import { treeOf } from './offcuts.ts';
+import { sheetTree } from './sheet-tree.ts';
 
 /** A cut with what must be cut before it. */
 interface PlannedCut {
@@ -230,7 +230,7 @@ function draftsFor(
 ): readonly Draft[] {
   const drafts = new Map<string, Draft>();
   for (let sheet = 0; sheet < use.sheets; sheet++) {
-    const tree = treeOf(use, sheet, { pieces, size: paper.sheet, kit });
+    const tree = sheetTree(use, sheet, { pieces, size: paper.sheet, kit });
     for (const cut of cutsOf(tree, sheet, 0, 'sheet')) {
       const setting = settingFor(cut, kit);
       const key = keyOf(cut, paper, setting);

@@ -1,8 +1,9 @@
 import { inches, type Length } from '../../length/index.ts';
 import { paperFor, type Papers } from '../../paper/index.ts';
 import type { Kit } from '../../tools/index.ts';
-import { cutTree, type CutTree, type LaidPiece, type Region } from './cut-tree.ts';
+import type { CutTree, Region } from './cut-tree.ts';
 import type { SheetPiece, SheetUse } from './lay.ts';
+import { sheetTree } from './sheet-tree.ts';
 
 /** What is left over and wide enough to be kept: tags and bands come of it. */
 const leastOffcut: Length = inches(1);
@@ -18,39 +19,6 @@ function leftOf({ region, cut }: CutTree): readonly Region[] {
   return region.pieces.length === 0 ? [region] : [];
 }
 
-/** Pieces of one sheet as they lie on it. */
-function laidOn(
-  { placements }: SheetUse,
-  sheet: number,
-  pieces: readonly SheetPiece[],
-): readonly LaidPiece[] {
-  return placements
-    .filter((each) => each.sheet === sheet)
-    .flatMap(({ piece, x, y, turned }): readonly LaidPiece[] => {
-      const size = pieces.find(({ id }) => id === piece);
-      if (!size) return [];
-      const [width, height] = turned ? [size.height, size.width] : [size.width, size.height];
-      return [{ piece, x, y, width, height }];
-    });
-}
-
-/** The cuts that take one sheet of a layout apart. */
-export function treeOf(
-  use: SheetUse,
-  sheet: number,
-  {
-    pieces,
-    size,
-    kit,
-  }: {
-    readonly pieces: readonly SheetPiece[];
-    readonly size: { readonly width: Length; readonly height: Length };
-    readonly kit: Kit;
-  },
-): CutTree {
-  return cutTree(size, laidOn(use, sheet, pieces), kit.trimmer.leastStrip);
-}
-
 /** What is left of the sheets when the pieces are cut from them, as shares of all their card, from 0 to 1. */
 export function leftOver(
   uses: readonly SheetUse[],
@@ -64,7 +32,7 @@ export function leftOver(
     const { sheet: size } = paperFor(papers, laid.paper);
     all += use.sheets * size.width * size.height;
     for (let sheet = 0; sheet < use.sheets; sheet++)
-      for (const { width, height } of leftOf(treeOf(use, sheet, { pieces, size, kit })))
+      for (const { width, height } of leftOf(sheetTree(use, sheet, { pieces, size, kit })))
         if (isOffcut(width, height)) offcuts += width * height;
         else waste += width * height;
   }
