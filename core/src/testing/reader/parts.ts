@@ -1,4 +1,12 @@
-import { distanceTo, isThere, type Card, type Gone, type Place, type Side } from './card.ts';
+import {
+  distanceTo,
+  isThere,
+  joined,
+  type Card,
+  type Gone,
+  type Place,
+  type Side,
+} from './card.ts';
 import { countOf, figure, lengthOf, wordsOf } from './english.ts';
 import { allCorners, edge, gone, isSideEdge, snapped, stretch } from './places.ts';
 import type { Act } from './scores.ts';
@@ -16,8 +24,8 @@ function tapered(card: Card, part: Part, inset: number, shoulder: number): reado
   const { side, from, to, end } = part;
   const upright = side === 'left' || side === 'right';
   const along = (from + to) / 2;
-  // The fold is the first score that crosses the part's middle, on the way in.
-  const lines = card.scores
+  // The fold is the first score that crosses the part's middle, on the way in; two passes may meet there.
+  const lines = joined(card.scores)
     .filter(([a, b]) => {
       const isAcross = upright ? Math.abs(a.x - b.x) < 0.01 : Math.abs(a.y - b.y) < 0.01;
       const [one, other] = upright ? [a.y, b.y] : [a.x, b.x];
