@@ -14,7 +14,12 @@ import { root } from './setup.mjs';
 const testsOf = {
   length: ['core/src/length/**'],
   gaps: ['core/src/gaps/**', 'core/src/plan.test.ts'],
-  marks: ['core/src/planning/approved.test.ts', 'core/src/marks/**', 'core/src/plan.test.ts'],
+  marks: [
+    'core/src/marks/search-over.test.ts',
+    'core/src/marks/**',
+    'core/src/planning/approved.test.ts',
+    'core/src/plan.test.ts',
+  ],
   make: ['core/src/words/approved.test.ts', 'core/src/make/storyboard.test.ts', 'core/src/make/**'],
   words: ['core/src/words/approved.test.ts', 'core/src/words/**'],
   rescue: ['core/src/rescue/**'],

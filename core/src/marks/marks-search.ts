@@ -38,6 +38,8 @@ export interface SearchBudget {
   left: number;
   /** How many of them at the most once it has found something. */
   readonly toImprove: number;
+  /** How many it has looked at. */
+  looked: number;
 }
 
 /**
@@ -111,6 +113,7 @@ export class MarksSearch {
 
   #decide(depth: number, unfit: number, deviation: number, known: Bounds, first: boolean): void {
     this.#budget.left--;
+    this.#budget.looked++;
     // With nothing found yet it goes on a little: something is far better than nothing.
     if (this.#budget.left < (this.best || this.#most === 0 ? 0 : -this.#beyond())) return;
     const bounds = depth === this.#decided.wholeGrooves ? this.#boundRemainders() : known;

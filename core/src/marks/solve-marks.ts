@@ -2,13 +2,10 @@ import { plus } from '../length/index.ts';
 import { componentsOf } from './components.ts';
 import type { MarksProblem } from './marks-problem.ts';
 import { partThatHolds, together, type MarksSolution, type SolvedPart } from './marks-solution.ts';
-import { decisionOrder, indexProblem } from './marks-index.ts';
 import type { BestMarks } from './complete-choice.ts';
-import { MarksSearch, type SearchAim } from './marks-search.ts';
-import type { SearchGrid } from './partial-choice.ts';
+import type { SearchAim } from './marks-search.ts';
+import { searchOver, type Budget, type Search } from './search-over.ts';
 import { clipToSheets } from './sheet-limits.ts';
-import { pitchChoices } from './pitch-choice.ts';
-import { rangeRules } from './range-rules.ts';
 
 /**
  * Chooses section sizes, cut sizes and the edge to measure each score from, so that every section is in
@@ -76,12 +73,6 @@ function isBoxAndLid({ sections, chains }: MarksProblem): boolean {
   return sections.length <= 6 && chains.every((chain) => chain.sections.length <= 3);
 }
 
-/** How many choices to look at: to find something, and then to improve on it. */
-interface Budget {
-  readonly toFind: number;
-  readonly toImprove: number;
-}
-
 /** For what holds, and for the best of what doesn't. */
 interface Budgets {
   readonly holding: Budget;
@@ -118,10 +109,10 @@ type Solver = (problem: MarksProblem) => BestMarks | undefined;
 
 /** Off the grooves only where the grooves alone can't do it. */
 function onThenOff(search: Search, budget: Budget, aim: SearchAim): BestMarks | undefined {
-  const best = search('on grooves', budget, aim, undefined);
+  const { best } = search('on grooves', budget, aim);
   const isGood =
     best?.cost.unfit === 0 && (best.cost.offGrid + best.cost.shims === 0 || aim === 'any holding');
-  return isGood ? best : search('off grooves', budget, aim, best);
+  return isGood ? best : search('off grooves', budget, aim, best).best;
 }
 
 /** A lid that goes on is worth looking for by itself: what doesn't hold is left out at once. */
@@ -142,8 +133,8 @@ const budgetRoughly: Budget = { toFind: 10, toImprove: 10 };
 const solveRoughly: Solver = (problem) => {
   const search = searchOver(problem);
   return (
-    search('on grooves', budgetRoughly, 'best', undefined) ??
-    search('off grooves', budgetRoughly, 'best', undefined)
+    search('on grooves', budgetRoughly, 'best').best ??
+    search('off grooves', budgetRoughly, 'best').best
   );
 };
 
@@ -153,29 +144,6 @@ const solvers: Readonly<Record<Patience, Solver>> = {
   misfit: solveMisfit,
   rough: solveRoughly,
 };
-
-type Search = (
-  where: SearchGrid,
-  budget: Budget,
-  aim: SearchAim,
-  known: BestMarks | undefined,
-) => BestMarks | undefined;
-
-/** Searches over every choice of the sections that take the odd remainders. */
-function searchOver(problem: MarksProblem): Search {
-  const index = indexProblem(problem);
-  const searched = { problem, index, rules: rangeRules(index) };
-  const orders = pitchChoices(problem.chains).map((choice) =>
-    decisionOrder(problem, index, choice),
-  );
-  return (where, { toFind, toImprove }, aim, known) => {
-    const left = { left: toFind, toImprove };
-    let best = known;
-    for (const order of orders)
-      best = new MarksSearch(searched, order, where, best, left, aim).run();
-    return best;
-  };
-}
 
 function isOnSheets(problem: MarksProblem, { chains }: MarksSolution): boolean {
   const cutOf = (id: string) => chains.find((chain) => chain.id === id)?.cut ?? plus();

@@ -1,9 +1,9 @@
-import { clearInsideNeeded, extentsOf, isRoundGift, waysUp, type Gift } from '../gift/index.ts';
+import { extentsOf, waysUp, type Gift } from '../gift/index.ts';
 import { half, minus } from '../length/index.ts';
 import { readLines, layOut, type SheetUse } from '../make/index.ts';
 import { cutSizeOf, gridPositions } from '../piece/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
-import { answerWith } from '../styles/index.ts';
+import { frameFor } from './frame-for.ts';
 import { judgePairs, worstState } from './judge-pairs.ts';
 import { boardProblems, kitProblems } from './kit-problems.ts';
 import type { Plan } from './plan.ts';
@@ -58,16 +58,8 @@ function byCard(one: Standing, other: Standing): number {
 }
 
 function stand(request: PlanRequest): Stood {
-  const { gift, papers, kit, lean, style } = request;
-  const answer = answerWith(style, {
-    inside: clearInsideNeeded(gift, request.room),
-    gift: extentsOf(gift),
-    round: isRoundGift(gift),
-    papers,
-    kit,
-    lean,
-    mayBeOblong: isAnyOblong(request.made),
-  });
+  const { papers, lean } = request;
+  const answer = frameFor(request);
   if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
   const { frame } = answer;
   const lacking = kitProblems(frame, request);
@@ -89,20 +81,6 @@ function stand(request: PlanRequest): Stood {
     ...cutSizeIn(box.solution, id),
   }));
   return { ok: true, standing: { request, box, sheets: layOut(pieces, papers) } };
-}
-
-/** Whether a piece that is made has come out otherwise across than down. */
-function isAnyOblong(made: PlanRequest['made']): boolean {
-  return made.some((one) =>
-    made.some(
-      (other) =>
-        other.piece === one.piece &&
-        (other.cut !== one.cut ||
-          one.marks.some(({ mark, at }) =>
-            other.marks.some((each) => each.mark === mark && each.at !== at),
-          )),
-    ),
-  );
 }
 
 function finish({ request, box, sheets }: Standing): Plan {

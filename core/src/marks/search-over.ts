@@ -1,0 +1,43 @@
+import type { BestMarks } from './complete-choice.ts';
+import { decisionOrder, indexProblem } from './marks-index.ts';
+import type { MarksProblem } from './marks-problem.ts';
+import { MarksSearch, type SearchAim } from './marks-search.ts';
+import type { SearchGrid } from './partial-choice.ts';
+import { pitchChoices } from './pitch-choice.ts';
+import { rangeRules } from './range-rules.ts';
+
+/** How many choices to look at: to find something, and then to improve on it. */
+export interface Budget {
+  readonly toFind: number;
+  readonly toImprove: number;
+}
+
+/** What a search has found, if anything, and how many choices it looked at for it. */
+export interface Found {
+  readonly best: BestMarks | undefined;
+  readonly looked: number;
+}
+
+/** Looks for something better than what is known already. */
+export type Search = (
+  where: SearchGrid,
+  budget: Budget,
+  aim: SearchAim,
+  known?: BestMarks,
+) => Found;
+
+/** Searches over every choice of the sections that take the odd remainders. */
+export function searchOver(problem: MarksProblem): Search {
+  const index = indexProblem(problem);
+  const searched = { problem, index, rules: rangeRules(index) };
+  const orders = pitchChoices(problem.chains).map((choice) =>
+    decisionOrder(problem, index, choice),
+  );
+  return (where, { toFind, toImprove }, aim, known) => {
+    const budget = { left: toFind, toImprove, looked: 0 };
+    let best = known;
+    for (const order of orders)
+      best = new MarksSearch(searched, order, where, best, budget, aim).run();
+    return { best, looked: budget.looked };
+  };
+}
