@@ -65,68 +65,79 @@ export function rowOfFaces(faces: readonly FaceName[]): string {
   );
 }
 
-/** The direction of a wall that needs nothing else to be told; undefined for any other face. */
-function plainWall(face: FaceName | undefined): string | undefined {
-  if (
-    face?.role !== 'wall' ||
-    face.leans ||
-    face.isOnLid ||
-    face.nth !== undefined ||
-    face.above !== undefined
-  )
+/** A wall among those of the base or those of the lid, told by its direction alone; undefined for any other face. */
+function sideWall(
+  face: FaceName | undefined,
+): { readonly faces: string; readonly among: string } | undefined {
+  if (face?.role !== 'wall' || face.leans || face.nth !== undefined || face.above !== undefined)
     return undefined;
-  return face.faces;
+  return { faces: face.faces, among: face.isOnLid ? ' of the lid' : '' };
 }
 
-/**
- * What faces have in common when they are named together, and what tells them apart: `the`, `left`, `wall of
- * the lid`. Undefined for a face that has a name of its own.
- */
-function sharedName(face: FaceName): { readonly own: string; readonly shared: string } | undefined {
-  const { role, faces, leans, of, end, isOnLid, nth } = face;
-  if (role === 'wall' && !leans && nth === undefined && face.above === undefined)
-    return { own: faces, shared: isOnLid ? 'wall of the lid' : 'wall' };
-  if (role === 'flap' && of && end !== undefined) {
-    const wall = plainWall(of);
-    return wall === undefined
-      ? { own: end, shared: `flap of the ${faceInWords(of)}` }
-      : { own: wall, shared: `${end} flap` };
+/** How a face is named together with others that are alike but for one word. */
+interface SharedName {
+  /** The word that tells it from the others: `left`, `top`. */
+  readonly own: string;
+  /** What they all are: `wall`, `tab`, `bottom flap`. */
+  readonly noun: string;
+  /** Whether the word tells the faces themselves, or the walls that they hang on. */
+  readonly tells: 'faces' | 'their walls';
+  /** Where they all are: ` of the lid`, ` of the front wall`; empty where nothing need be said. */
+  readonly among: string;
+}
+
+/** Undefined for a face that has a name of its own. */
+function sharedName(face: FaceName): SharedName | undefined {
+  const { role, of, end } = face;
+  const self = sideWall(face);
+  if (self) return { own: self.faces, noun: 'wall', tells: 'faces', among: self.among };
+  if (!of || (role !== 'rim' && role !== 'tab' && (role !== 'flap' || end === undefined)))
+    return undefined;
+  const noun = role === 'flap' ? 'flap' : roleInWords(role, 1);
+  const wall = sideWall(of);
+  if (wall) {
+    const hanging = role === 'flap' ? `${end ?? ''} flap` : noun;
+    return { own: wall.faces, noun: hanging, tells: 'their walls', among: wall.among };
   }
-  const wall = plainWall(of);
-  return wall === undefined || (role !== 'rim' && role !== 'tab')
-    ? undefined
-    : { own: wall, shared: roleInWords(role, 1) };
+  return role === 'flap' && end !== undefined
+    ? { own: end, noun, tells: 'faces', among: ` of the ${faceInWords(of)}` }
+    : undefined;
 }
 
 /** Faces that share a name: `the left and the right wall`, `the top flaps of the left and the right wall`. */
-function togetherInWords(shared: string, own: readonly string[]): string {
-  const isWall = / ?wall(?: of the lid)?$/.test(shared) || shared.includes(' of the ');
-  if (isWall && shared.startsWith('wall') && own.length === 4)
-    return `all four ${shared.replace('wall', 'walls')}`;
-  if (isWall) return `${inRow(own.map((each) => `the ${each}`))} ${shared}`;
-  return own.length === 4
-    ? `the ${shared}s of all four walls`
-    : `the ${shared}s of ${inRow(own.map((each) => `the ${each}`))} wall`;
+function togetherInWords({ noun, tells, among }: SharedName, own: readonly string[]): string {
+  const each = inRow(own.map((word) => `the ${word}`));
+  const areAll = own.length === 4;
+  if (tells === 'faces')
+    return areAll && noun === 'wall' ? `all four walls${among}` : `${each} ${noun}${among}`;
+  return areAll ? `the ${noun}s of all four walls${among}` : `the ${noun}s of ${each} wall${among}`;
+}
+
+interface FaceGroup {
+  readonly name: SharedName | undefined;
+  readonly faces: FaceName[];
+  readonly own: string[];
 }
 
 /** Faces by name, those of one kind together: `the front and the back wall`. */
 export function facesInWords(faces: readonly FaceName[]): string {
-  const groups = new Map<string, { readonly faces: FaceName[]; readonly own: string[] }>();
+  const groups = new Map<string, FaceGroup>();
   for (const face of faces) {
     const name = sharedName(face);
-    const key = name?.shared ?? faceInWords(face);
-    const group = groups.get(key) ?? { faces: [], own: [] };
+    const key = name ? `${name.tells} ${name.noun} ${name.among}` : faceInWords(face);
+    const group = groups.get(key) ?? { name, faces: [], own: [] };
     groups.set(key, group);
     group.faces.push(face);
     if (name && !group.own.includes(name.own)) group.own.push(name.own);
   }
-  const all = [...groups].map(([shared, group]) => {
-    const [first] = group.faces;
-    if (!first || group.own.length > 1) return togetherInWords(shared, group.own);
+  const all = [...groups.values()].flatMap(({ name, faces: alike, own }) => {
+    const [first] = alike;
+    if (!first) return [];
+    if (name && own.length > 1) return [togetherInWords(name, own)];
     // A wall may have a tab at either end.
-    return first.role === 'tab' && first.of && group.faces.length > 1
-      ? `the ${roleInWords('tab', 2)} of the ${faceInWords(first.of)}`
-      : `the ${faceInWords(first)}`;
+    return first.role === 'tab' && first.of && alike.length > 1
+      ? [`the ${roleInWords('tab', 2)} of the ${faceInWords(first.of)}`]
+      : [`the ${faceInWords(first)}`];
   });
   // A row of rows is parted by commas.
   return all.some((each) => each.includes(' and ')) ? all.join(', and ') : inRow(all);

@@ -29,10 +29,11 @@ export function namesOfFaces(phrase: string): readonly string[] {
     const around = ['left', 'right', 'front', 'back'];
     if (group.startsWith('all four walls'))
       return around.map((side) => `${side} wall${ofAll ?? ''}`);
-    const [, many, on = ''] = /^the (.+)s of (all four walls|the .+ wall)$/.exec(group) ?? [];
+    const [, many, on = '', ofLid = ''] =
+      /^the (.+)s of (all four walls|the .+ wall)( of the lid)?$/.exec(group) ?? [];
     if (many !== undefined)
       return (on === 'all four walls' ? around : own(on.replace(/ wall$/, ''))).map(
-        (side) => `${many} of the ${side} wall`,
+        (side) => `${many} of the ${side} wall${ofLid}`,
       );
     const [, row = '', shared = ''] =
       /^(the \w+(?:(?:, | and )the \w+)+) ((?:wall|flap)(?: of the .+)?)$/.exec(group) ?? [];
