@@ -140,7 +140,8 @@ export function facesInWords(faces: readonly FaceName[]): string {
       : [`the ${faceInWords(first)}`];
   });
   // A row of rows is parted by commas.
-  return all.some((each) => each.includes(' and ')) ? all.join(', and ') : inRow(all);
+  const isRowOfRows = [...groups.values()].some(({ own }) => own.length > 1);
+  return isRowOfRows ? all.join(', and ') : inRow(all);
 }
 
 /** Tabs and the like that wait next to a wall: `the two tabs next to the front wall`. */

@@ -11,7 +11,7 @@ import {
   type SlitOperation,
   type TaperOperation,
 } from '../make/index.ts';
-import { formatNearest, nearestInRow, stretchInWords } from './measures.ts';
+import { formatNearest, nearestInRow, nearestMark, stretchInWords } from './measures.ts';
 import { atCorners, cornersInWords, edgesOf, placeInWords } from './places.ts';
 import { capitalised, countInWords, inRow, ordinalInWords, plural } from './plain.ts';
 import { isOpening, allInWords, roleInWords, useInWords } from './roles.ts';
@@ -199,7 +199,7 @@ export function taperSentences(taper: TaperOperation, unit: Unit): readonly stri
 }
 
 function nearestIsNothing(length: Length, unit: Unit): boolean {
-  return formatNearest(length, unit).startsWith('0 ');
+  return nearestMark(length, unit) === zero;
 }
 
 /** Scissors are led by eye: never by nothing. */

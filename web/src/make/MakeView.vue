@@ -14,7 +14,7 @@ import LidCornersChoice from './LidCornersChoice.vue';
 import MakeBar from './MakeBar.vue';
 import MakeFooter from './MakeFooter.vue';
 import MakeHeading from './MakeHeading.vue';
-import { minutesInWords } from './minutes.ts';
+import { timeLeftInWords } from './minutes.ts';
 import { nextInWords } from './moment-words.ts';
 import { useMoments } from './use-moments.ts';
 import { useStepWords } from './use-step-words.ts';
@@ -117,10 +117,7 @@ const names = computed(
   () => new Map(shown.value?.plan.pieces.map(({ id, name }) => [id, name]) ?? []),
 );
 
-const leftWords = computed(() => {
-  const words = minutesInWords(making.leftInAll);
-  return words.startsWith('under') ? `${words} left` : `about ${words} left`;
-});
+const leftWords = computed(() => timeLeftInWords(making.leftInAll));
 
 const problem = computed(() => project.problems[0]?.message);
 const boxesMade = computed(() => {
