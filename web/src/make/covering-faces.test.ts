@@ -23,8 +23,13 @@ describe('faces that lie over one that is to be seen', () => {
     const found = coveringFaces(faces, (face) => face === seen);
     // What lies behind hides nothing, nor does what lies beside.
     expect([...found]).toEqual([2]);
-    const wider = coveringFaces([seen, square(-1, 0, 10)], (face) => face === seen);
+    const wider = coveringFaces([seen, square(-4, 0, 10)], (face) => face === seen);
     expect([...wider]).toEqual([1]);
+    // What is to be seen itself may lie over another that is.
+    const both = coveringFaces([seen, over, square(-2, -2, 14)], (face) =>
+      [seen, over].includes(face),
+    );
+    expect([...both]).toEqual([2]);
   });
 
   it('are none where nothing is to be seen, or all is', () => {
