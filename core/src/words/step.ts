@@ -11,9 +11,10 @@ import type {
   ScoreOperation,
   SlitOperation,
   Step,
+  TaperOperation,
 } from '../make/index.ts';
 import { pieceOf } from '../make/index.ts';
-import { cutSizeOf } from '../piece/index.ts';
+import { cutSizeOf, type CutoutUse } from '../piece/index.ts';
 import { cutUnit, type Kit } from '../tools/index.ts';
 import { adhesiveSentence } from './adhesives.ts';
 import { assemblyFigure, assemblyLine, assemblySentences, foldUpFigure } from './assembly.ts';
@@ -22,7 +23,7 @@ import { faceInWords } from './faces.ts';
 import { laidInWords } from './laid.ts';
 import { capitalised, countInWords, counted, plural } from './plain.ts';
 import { punchFigure, punchFigures, punchHeadline, punchSentences } from './punch.ts';
-import { isOpening, allInWords, roleInWords, useInWords } from './roles.ts';
+import { isOpening, roleInWords, useInWords } from './roles.ts';
 import { namesFrom, type NameOf, type Passage, type Said } from './said.ts';
 import { scoreFigure, scoreLine, scoreSentences, scoreUnit } from './score.ts';
 import {
@@ -101,77 +102,125 @@ function isCutIn({ use, shape }: CutAwayOperation): boolean {
   return use !== 'waste' && (shape.kind === 'slit' || isOpening(use));
 }
 
-/** What is cut into a piece, all that is for one use together. */
-function cutInHeadlines(operations: readonly FlatOperation[]): readonly string[] {
-  const counts = new Map<CutAwayOperation['use'], number>();
-  for (const each of operations)
-    if (each.kind === 'cut away' && isCutIn(each))
-      counts.set(each.use, (counts.get(each.use) ?? 0) + each.at.corners.length);
-  return [...counts].flatMap(([use, count]) =>
-    use === 'waste' ? [] : [`cut ${counted(count, useInWords(use))}`],
-  );
+/** What is made so often for one use: holes that are punched, flaps that are trimmed. */
+interface CountedWork {
+  readonly verb: 'cut' | 'punch' | 'trim';
+  readonly use: CutoutUse;
+  readonly count: number;
 }
 
-/** One thing that is done to a flat piece, short. */
-function headline(operation: FlatOperation): string {
+function countedWork(operation: FlatOperation): CountedWork | undefined {
+  switch (operation.kind) {
+    case 'cut away': {
+      const { use, at } = operation;
+      const verb = isCutIn(operation) ? 'cut' : 'trim';
+      return use === 'waste' ? undefined : { verb, use, count: at.corners.length };
+    }
+    case 'cut out': {
+      const verb = operation.punch === undefined ? 'cut' : 'punch';
+      return { verb, use: operation.use, count: operation.cutouts.length };
+    }
+    default:
+      return undefined;
+  }
+}
+
+/** All that is done in one way for one use, together: `punch four ribbon holes`, `trim the flaps`. */
+function workHeadlines(work: readonly CountedWork[]): readonly string[] {
+  const all = new Map<string, CountedWork>();
+  for (const each of work) {
+    const key = `${each.verb} ${each.use}`;
+    all.set(key, { ...each, count: each.count + (all.get(key)?.count ?? 0) });
+  }
+  return [...all.values()].map(({ verb, use, count }) => {
+    const what = useInWords(use);
+    return verb === 'cut' || verb === 'punch'
+      ? `${verb} ${counted(count, what)}`
+      : `${verb} the ${count === 1 ? what : plural(what)}`;
+  });
+}
+
+/** What is told of one operation by itself, short; nothing of what is counted with others of its kind. */
+function ownHeadline(operation: FlatOperation): readonly string[] {
   switch (operation.kind) {
     case 'punch':
-      return punchHeadline(operation);
-    case 'score':
-      return `score ${counted(operation.marks.length, 'line')}`;
-    case 'mark':
-      return `mark ${counted(operation.marks.length, 'line')}`;
-    case 'slanted score':
-      return `score ${counted(operation.diagonals.length, 'line')} along a ruler`;
-    case 'slit':
-      return counted(operation.lines.length, 'slit');
+      return [punchHeadline(operation)];
     case 'cut away':
-      return operation.use === 'waste'
-        ? 'cut the waste away'
-        : `trim the ${operation.at.corners.length === 1 ? useInWords(operation.use) : plural(useInWords(operation.use))}`;
+      return operation.use === 'waste' ? ['cut the waste away'] : [];
     case 'cut to shape':
-      return 'cut it to shape';
+      return ['cut it to shape'];
+    case 'score':
+    case 'mark':
+    case 'slanted score':
+    case 'slit':
     case 'taper':
-      return `taper ${allInWords(operation.role, operation.places.length)}`;
     case 'round':
-      return `round the ${operation.cutouts.length === 1 ? useInWords(operation.use) : plural(useInWords(operation.use))}`;
     case 'cut out':
-      return `${operation.punch === undefined ? 'cut' : 'punch'} ${counted(operation.cutouts.length, useInWords(operation.use))}`;
+      return [];
   }
+}
+
+/** How much all operations together make of something; nothing where they make none. */
+function countAll(
+  operations: readonly FlatOperation[],
+  countIn: (operation: FlatOperation) => number,
+  told: (count: number) => string,
+): readonly string[] {
+  const count = operations.reduce((sum, each) => sum + countIn(each), 0);
+  return count > 0 ? [told(count)] : [];
+}
+
+function ruledLines(operation: FlatOperation): number {
+  if (operation.kind === 'slanted score') return operation.diagonals.length;
+  return operation.kind === 'score' && operation.tool === 'ruler' ? operation.marks.length : 0;
+}
+
+function groovedLines(operation: FlatOperation): number {
+  return operation.kind === 'score' && operation.tool !== 'ruler' ? operation.marks.length : 0;
+}
+
+function markedLines(operation: FlatOperation): number {
+  return operation.kind === 'mark' ? operation.marks.length : 0;
+}
+
+function slitLines(operation: FlatOperation): number {
+  return isSlit(operation) ? operation.lines.length : 0;
+}
+
+function roundedCorners(operation: FlatOperation): number {
+  return operation.kind === 'round' ? operation.cutouts.length : 0;
+}
+
+/** What is tapered, all parts together: `taper the seam and four flaps`. */
+function taperHeadline(operations: readonly FlatOperation[]): readonly string[] {
+  const counts = new Map<TaperOperation['role'], number>();
+  for (const each of operations)
+    if (each.kind === 'taper')
+      counts.set(each.role, (counts.get(each.role) ?? 0) + each.places.length);
+  if (counts.size === 0) return [];
+  const roles = [...counts].map(([role, count]) =>
+    count === 1
+      ? `the ${roleInWords(role, 1)}`
+      : `${countInWords(count)} ${roleInWords(role, count)}`,
+  );
+  return [`taper ${roles.join(' and ')}`];
 }
 
 /** What a flat step does, things of one kind together: `six slits, taper the seam and four flaps`. */
 export function flatHeadlines(operations: readonly FlatOperation[]): readonly string[] {
-  const slits = operations.filter(isSlit).reduce((sum, { lines }) => sum + lines.length, 0);
-  const ruled = operations.reduce((sum, each) => {
-    if (each.kind === 'slanted score') return sum + each.diagonals.length;
-    return each.kind === 'score' && each.tool === 'ruler' ? sum + each.marks.length : sum;
-  }, 0);
-  const tapers = new Map<string, number>();
-  for (const each of operations)
-    if (each.kind === 'taper')
-      tapers.set(each.role, (tapers.get(each.role) ?? 0) + each.places.length);
-  const tapered = operations.flatMap((each) => (each.kind === 'taper' ? [each.role] : []));
-  const roles = [...new Set(tapered)].map((role) => {
-    const count = tapers.get(role) ?? 1;
-    return count === 1
-      ? `the ${roleInWords(role, 1)}`
-      : `${countInWords(count)} ${roleInWords(role, count)}`;
-  });
-  const others = operations.filter(
-    (each) =>
-      each.kind !== 'slit' &&
-      each.kind !== 'taper' &&
-      each.kind !== 'slanted score' &&
-      !(each.kind === 'cut away' && isCutIn(each)) &&
-      !(each.kind === 'score' && each.tool === 'ruler'),
-  );
+  const work = operations.flatMap((each) => countedWork(each) ?? []);
+  const isCut = ({ verb }: CountedWork) => verb === 'cut';
+  const lines = (count: number) => counted(count, 'line');
   return [
-    ...(ruled > 0 ? [`score ${counted(ruled, 'line')} along a ruler`] : []),
-    ...(slits > 0 ? [counted(slits, 'slit')] : []),
-    ...(roles.length > 0 ? [`taper ${roles.join(' and ')}`] : []),
-    ...new Set(others.map(headline)),
-    ...cutInHeadlines(operations),
+    ...countAll(operations, ruledLines, (count) => `score ${lines(count)} along a ruler`),
+    ...countAll(operations, groovedLines, (count) => `score ${lines(count)}`),
+    ...countAll(operations, markedLines, (count) => `mark ${lines(count)}`),
+    ...countAll(operations, slitLines, (count) => counted(count, 'slit')),
+    ...taperHeadline(operations),
+    ...new Set(operations.flatMap(ownHeadline)),
+    ...workHeadlines(work.filter((each) => !isCut(each))),
+    ...countAll(operations, roundedCorners, (count) => `round ${counted(count, 'corner')}`),
+    ...workHeadlines(work.filter(isCut)),
   ];
 }
 
