@@ -65,3 +65,18 @@ export function seenFrom(from: Frame, point: Vector): Vector {
   const away = subtract(point, from.at);
   return { x: dot(away, from.right), y: dot(away, from.up), z: dot(away, from.out) };
 }
+
+/** Where a thing comes to be that goes along with another one, as that comes from one frame to another. */
+export function carriedAlong(
+  thing: Frame,
+  { from, to }: { readonly from: Frame; readonly to: Frame },
+): Frame {
+  const turned = (v: Vector) =>
+    turnInto(to, vector(dot(v, from.right), dot(v, from.up), dot(v, from.out)));
+  return {
+    right: turned(thing.right),
+    up: turned(thing.up),
+    out: turned(thing.out),
+    at: placeInto(to, seenFrom(from, thing.at)),
+  };
+}

@@ -17,7 +17,7 @@ export {
   type PlacedFace,
 } from './folded-box.ts';
 export type { FoldFault } from './fold-fault.ts';
-export { compose, placeInto, shifted, turnInto, type Frame } from './frame.ts';
+export { carriedAlong, compose, flat, placeInto, shifted, turnInto, type Frame } from './frame.ts';
 export { jointsOf, type Joint, type JointFace } from './joints.ts';
 export { measureGap } from './measure-gap.ts';
 export { foldedTo, largestOpening, poseFaces, progressOf, type FoldProgress } from './pose.ts';

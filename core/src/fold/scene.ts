@@ -111,9 +111,12 @@ export interface PartPose {
   readonly away?: Vector;
 }
 
-/** Where a part is as a whole when it has come a share of the way from the mat into the box. */
-export function partPlace(part: FoldingPart, lying: Frame, share: number): Frame {
-  return onTheWay(part, lying, part.closed, eased(share));
+/** Where a part is as a whole when it has come a share of its way: from the mat, say, into the box. */
+export function partPlace(
+  part: FoldingPart,
+  { from, to, share }: { readonly from: Frame; readonly to: Frame; readonly share: number },
+): Frame {
+  return onTheWay(part, from, to, eased(share));
 }
 
 /** The faces of a part that is folded so far, in its place. */
@@ -142,7 +145,11 @@ export function sceneAt(box: FoldingBox, time: number, open: number): Scene {
   const lying = lyingFrames(box);
   const faces = box.parts.flatMap((part, i) =>
     posePart(part, {
-      place: partPlace(part, lying[i] ?? part.closed, progressOf(part.part.joins, time)),
+      place: partPlace(part, {
+        from: lying[i] ?? part.closed,
+        to: part.closed,
+        share: progressOf(part.part.joins, time),
+      }),
       progress: foldedTo(time),
       settled: progressOf(part.pattern.stages - 1, time),
       away: scale(part.part.opens ?? origin, open),

@@ -201,14 +201,13 @@ function attachSteps(bench: Bench): readonly AssemblyDraft[] {
       narrow: nanometres(Math.min(...here.map(({ narrow }) => narrow))),
       isFlat: isGluedFlat(bench, first.on.piece),
     };
+    // What comes into the box later is glued before the gift all the same.
+    const at = Math.min(meetsAt(bench, first), bench.box.assembly.giftEnters);
     // Counted by boxes: all joints between two pieces are one thing to do.
-    return step(
-      bench,
-      first.face.piece,
-      [operation],
-      meetsAt(bench, first),
-      meetsAt(bench, first),
-    ).map((each) => ({ ...each, copies: 1 }));
+    return step(bench, first.face.piece, [operation], at, at).map((each) => ({
+      ...each,
+      copies: 1,
+    }));
   });
 }
 

@@ -12,7 +12,10 @@ import {
   type AssemblyStep,
   type PlacedFace,
 } from '../index.ts';
+import { jointsOf } from '../fold/index.ts';
 import { requestsIn } from '../testing/requests.ts';
+
+type FaceAt = Pick<PlacedFace, 'part' | 'face'>;
 
 /** How far the faces of one scene are from those of another, in millimetres; those that both show. */
 function apart(one: readonly PlacedFace[], other: readonly PlacedFace[]): number {
@@ -26,6 +29,23 @@ function apart(one: readonly PlacedFace[], other: readonly PlacedFace[]): number
       });
     }),
   );
+}
+
+/** How much farther or nearer two faces are than in the closed box, corner by corner; nothing where one isn't shown. */
+function loosened(
+  faces: readonly PlacedFace[],
+  closed: readonly PlacedFace[],
+  [one, other]: readonly [FaceAt, FaceAt],
+): number {
+  const between = (all: readonly PlacedFace[]) => {
+    const ringOf = (at: FaceAt) =>
+      all.find(({ part, face }) => part === at.part && face === at.face)?.ring ?? [];
+    return ringOf(one).flatMap((a) =>
+      ringOf(other).map((b) => Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z)),
+    );
+  };
+  const whole = between(closed);
+  return Math.max(0, ...between(faces).map((far, i) => Math.abs(far - (whole[i] ?? 0))));
 }
 
 /** The faces of a scene that are said to move. */
@@ -52,6 +72,11 @@ describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', 
             step.kind === 'assembly' && step.operations[0].kind !== 'fold',
         );
         let last: readonly PlacedFace[] = [];
+        const closed = closedFaces(box);
+        const joints = jointsOf(box).filter(
+          ({ face, on, holds }) => holds === 'glue' && face.part !== on.part,
+        );
+        const glued: (readonly [FaceAt, FaceAt])[] = [];
         for (const step of inSpace) {
           const scene = assemblyScenes(box, step);
           step.operations.forEach((operation, at) => {
@@ -59,6 +84,16 @@ describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', 
             const end = scene({ at, share: 1 });
             if (at > 0)
               expect(apart(scene({ at: at - 1, share: 1 }).faces, start.faces)).toBeLessThan(1e-6);
+            // What is glued together stays together.
+            for (const pair of glued)
+              for (const { faces } of [start, end])
+                expect(loosened(faces, closed, pair)).toBeLessThan(0.5);
+            if (operation.kind === 'attach')
+              for (const { face, on } of joints)
+                if (face.piece === operation.piece && on.piece === operation.onto) {
+                  glued.push([face, on]);
+                  expect(loosened(end.faces, closed, [face, on])).toBeLessThan(0.5);
+                }
             // What is told is seen: something moves, and what moves is named.
             if (['glue', 'fold up', 'join', 'attach', 'close'].includes(operation.kind)) {
               const names = `${operation.kind} in ${step.id}`;
@@ -70,9 +105,9 @@ describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', 
           last = scene({ at: step.operations.length - 1, share: 1 }).faces;
         }
         expect(last.length).toBe(box.parts.reduce((sum, each) => sum + each.faces.length, 0));
-        expect(apart(last, closedFaces(box))).toBeLessThan(1e-6);
+        expect(apart(last, closed)).toBeLessThan(1e-6);
       }),
-      { numRuns: 6 },
+      { numRuns: 12 },
     );
   });
 });

@@ -1,4 +1,5 @@
 import {
+  carriedAlong,
   foldedTo,
   giftAt,
   lyingFrames,
@@ -15,9 +16,9 @@ import {
   type Scene,
 } from '../fold/index.ts';
 import { gluedAt, jointsWithin } from './assemble-piece.ts';
+import { carriedPlace, carrierPlace, carryingsOf, type Carrying } from './carrying.ts';
 import { foldsOfPart, turnsAbout, withParents, type FoldsOfPart } from './folds-of-part.ts';
 import type { AssemblyOperation, GlueOperation } from './operations/assembly.ts';
-import { resting } from './resting.ts';
 import type { AssemblyStep } from './step.ts';
 
 /** What one operation of a step does to the box in space. */
@@ -110,6 +111,8 @@ function motionsOf(box: FoldingBox, step: AssemblyStep): readonly Motion[] {
     if (kind === 'join')
       return { ...still, from: joinsAt(box, piece), to: joinsAt(box, piece) + 1 };
     if (kind === 'attach') {
+      // What is carried from then on comes to where the other one lies, whatever the stage of the box.
+      if (step.from >= giftEnters) return still;
       const meets = Math.max(joinsAt(box, piece), joinsAt(box, operation.onto));
       return { ...still, from: meets, to: meets + 1 };
     }
@@ -154,6 +157,7 @@ interface Shown {
   readonly motions: readonly Motion[];
   readonly lying: readonly Frame[];
   readonly parents: ReadonlyMap<FoldingPart, FoldsOfPart['parents']>;
+  readonly carryings: readonly Carrying[];
 }
 
 /** Whether the whole box is on the table: pieces are brought together, or the gift is in. */
@@ -164,8 +168,21 @@ function isAllAtHand({ operations, from }: AssemblyStep, gift: number): boolean 
   );
 }
 
+/** What is glued to a part of a step that is not in its place yet, and goes with it from then on. */
+function carriedFrom({ step, carryings }: Shown): readonly Carrying[] {
+  const attached = step.operations.flatMap((each) =>
+    each.kind === 'attach' ? [[each.piece, each.onto]] : [],
+  );
+  return carryings.filter(({ part, by }) =>
+    attached.some((pair) => pair.includes(part.piece.id) && pair.includes(by.piece.id)),
+  );
+}
+
 /** The parts that are together when a step is done; those that come later are not on the table yet. */
-function partsTogether({ box, step, motions }: Shown): readonly FoldingPart[] {
+function partsTogether(shown: Shown): readonly FoldingPart[] {
+  const { box, step, motions } = shown;
+  const glued = carriedFrom(shown).flatMap(({ part, by }) => [part, by]);
+  if (glued.length > 0) return box.parts.filter((part) => glued.includes(part));
   const end = Math.max(...motions.map(({ to }) => to));
   const named = new Set(
     step.operations.flatMap((each) =>
@@ -194,7 +211,9 @@ export function assemblyScenes(
   const motions = motionsOf(box, step);
   const lying = lyingFrames(box);
   const parents = new Map(box.parts.map((part) => [part, foldsOfPart(part).parents]));
-  return (moment) => sceneOf({ box, step, motions, lying, parents }, moment);
+  // Before that every piece is put together by itself.
+  const carryings = step.from < box.assembly.giftEnters ? [] : carryingsOf(box);
+  return (moment) => sceneOf({ box, step, motions, lying, parents, carryings }, moment);
 }
 
 /** The piece that comes as a whole to what is there: of two that are glued together the one that joins later. */
@@ -205,8 +224,42 @@ function wholeMoving(box: FoldingBox, operation: AssemblyOperation): readonly st
   return [joinsAt(box, onto) > joinsAt(box, piece) ? onto : piece];
 }
 
+interface PlacingMoment {
+  /** What is being glued just now to a part that carries it from then on, and how far it has come. */
+  readonly glued: readonly Carrying[];
+  readonly share: number;
+  readonly time: number;
+  readonly progressIn: (part: FoldingPart) => FoldProgress;
+}
+
+/** Where each part is as a whole: on the mat, on its way into the box, or carried by what it is glued to. */
+function placesOf(
+  { box, lying, carryings }: Shown,
+  { glued, share, time, progressIn }: PlacingMoment,
+): (part: FoldingPart) => Frame {
+  const onMat = (part: FoldingPart) => lying[box.parts.indexOf(part)] ?? part.closed;
+  const byItself = (part: FoldingPart) => {
+    if (glued.length > 0) return onMat(part);
+    // What carries the part that the box stands on is there with it.
+    const standing = carryings.find((each) => each.by === part && each.part === box.parts[0]);
+    if (standing) return carrierPlace(standing, { progress: progressIn(part) });
+    return partPlace(part, {
+      from: onMat(part),
+      to: part.closed,
+      share: progressOf(part.part.joins, time),
+    });
+  };
+  return (part) => {
+    const carrying = carryings.find((each) => each.part === part);
+    if (!carrying) return byItself(part);
+    const { by } = carrying;
+    const to = carriedPlace(carrying, { place: byItself(by), progress: progressIn(by) });
+    return glued.includes(carrying) ? partPlace(part, { from: onMat(part), to, share }) : to;
+  };
+}
+
 function sceneOf(shown: Shown, { at, share }: AssemblyMoment): AssemblyScene {
-  const { box, step, motions, lying, parents } = shown;
+  const { box, step, motions, parents } = shown;
   const now = motions[at];
   const done = Math.max(step.from, ...motions.slice(0, at).map(({ to }) => to));
   // What no operation names goes along as time passes.
@@ -226,17 +279,18 @@ function sceneOf(shown: Shown, { at, share }: AssemblyMoment): AssemblyScene {
       return progressOf(crease.stage, motion.from + share * (motion.to - motion.from));
     };
   };
-  const poseOf = (part: FoldingPart): PartPose => {
-    const place = lying[box.parts.indexOf(part)] ?? part.closed;
-    return {
-      place: partPlace(part, place, progressOf(part.part.joins, time)),
-      progress: progressIn(part),
-      settled: progressOf(part.pattern.stages - 1, time),
-    };
-  };
+  const glued = carriedFrom(shown);
+  const placeOf = placesOf(shown, { glued, share, time, progressIn });
+  const poseOf = (part: FoldingPart): PartPose => ({
+    place: placeOf(part),
+    progress: progressIn(part),
+    settled: progressOf(part.pattern.stages - 1, time),
+  });
 
   const movesWhole = new Set(
-    step.operations.slice(at, at + 1).flatMap((each) => wholeMoving(box, each)),
+    glued.length > 0
+      ? glued.map(({ part }) => part.piece.id)
+      : step.operations.slice(at, at + 1).flatMap((each) => wholeMoving(box, each)),
   );
   const movingIn = ({ part, piece, root }: FoldingPart) => [
     ...(now?.piece === piece.id ? [...now.turns] : []).map((face) => ({ part: part.id, face })),
@@ -261,7 +315,7 @@ function sceneOf(shown: Shown, { at, share }: AssemblyMoment): AssemblyScene {
       // It stands in the part that is glued round it as it will in the closed box.
       ...(inner
         ? posePart(inner, {
-            place: resting(inner, { in: first, at: pose.place }),
+            place: carriedAlong(inner.closed, { from: first.closed, to: pose.place }),
             progress: foldedTo(box.assembly.giftEnters),
             settled: 1,
           })
