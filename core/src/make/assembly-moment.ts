@@ -16,7 +16,7 @@ import {
   type Scene,
 } from '../fold/index.ts';
 import { gluedAt, jointsWithin } from './assemble-piece.ts';
-import { carriedPlace, carrierPlace, carryingsOf, type Carrying } from './carrying.ts';
+import { carriedPlace, carrierPlace, carryingsOf, heldBefore, type Carrying } from './carrying.ts';
 import { foldsOfPart, turnsAbout, withParents, type FoldsOfPart } from './folds-of-part.ts';
 import type { AssemblyOperation, GlueOperation } from './operations/assembly.ts';
 import type { AssemblyStep } from './step.ts';
@@ -253,8 +253,11 @@ function placesOf(
     const carrying = carryings.find((each) => each.part === part);
     if (!carrying) return byItself(part);
     const { by } = carrying;
-    const to = carriedPlace(carrying, { place: byItself(by), progress: progressIn(by) });
-    return glued.includes(carrying) ? partPlace(part, { from: onMat(part), to, share }) : to;
+    const carrier = { place: byItself(by), progress: progressIn(by) };
+    const to = carriedPlace(carrying, carrier);
+    return glued.includes(carrying)
+      ? partPlace(part, { from: heldBefore(carrying, carrier), to, share })
+      : to;
   };
 }
 

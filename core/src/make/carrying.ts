@@ -5,18 +5,24 @@ import {
   foldedTo,
   jointsOf,
   poseFaces,
+  scale,
+  shifted,
   type FoldingBox,
   type FoldingPart,
   type Frame,
+  type Joint,
   type PartPose,
 } from '../fold/index.ts';
+import { largest, toMillimetres } from '../length/index.ts';
+import { cutSizeOf } from '../piece/index.ts';
 
 /** A part that is glued to another one before either is in its place: from then on it goes where that goes. */
 export interface Carrying {
   readonly part: FoldingPart;
   readonly by: FoldingPart;
-  /** The face of the other one that it is glued to. */
+  /** The face of the other one that it is glued to, and the side of it. */
   readonly face: number;
+  readonly side: Joint['touches'];
 }
 
 /**
@@ -27,15 +33,15 @@ export interface Carrying {
 export function carryingsOf(box: FoldingBox): readonly Carrying[] {
   const partOf = (id: string) => box.parts.find(({ part }) => part.id === id);
   const found = new Map<FoldingPart, Carrying>();
-  for (const { face, on, holds } of jointsOf(box)) {
+  for (const { face, on, holds, touches, touched } of jointsOf(box)) {
     const [upper, lower] = [partOf(face.part), partOf(on.part)];
     if (holds !== 'glue' || !upper || !lower || upper === lower) continue;
     const [first, second] = [upper.part.joins, lower.part.joins];
     if (Math.max(first, second) < box.assembly.giftEnters) continue;
     const carrying =
       first === second
-        ? { part: lower, by: upper, face: face.face }
-        : { part: upper, by: lower, face: on.face };
+        ? { part: lower, by: upper, face: face.face, side: touches }
+        : { part: upper, by: lower, face: on.face, side: touched };
     if (!found.has(carrying.part)) found.set(carrying.part, carrying);
   }
   return [...found.values()];
@@ -63,6 +69,15 @@ export function carriedPlace(
     from: closedFrame(by, face),
     to: faceFrame(by, face, pose),
   });
+}
+
+/** Where a part is held that is about to be glued to the one that carries it from then on: straight before its face. */
+export function heldBefore(carrying: Carrying, pose: Pick<PartPose, 'place' | 'progress'>): Frame {
+  const { part, by, face, side } = carrying;
+  const { out } = faceFrame(by, face, pose);
+  const { width, height } = cutSizeOf(part.piece.grid);
+  const far = toMillimetres(largest(width, height)) * 0.6 + 20;
+  return shifted(carriedPlace(carrying, pose), scale(out, side === 'drawn face' ? far : -far));
 }
 
 /** Where the part that carries another one is, folded so far, when that other one is in its place already. */
