@@ -16,7 +16,7 @@ import type {
 import { faceInWords, facesInWords, nextTo, rowOfFaces } from './faces.ts';
 import { formatNearest } from './measures.ts';
 import { atCorners, placeInWords } from './places.ts';
-import { capitalised, countInWords, inRow } from './plain.ts';
+import { capitalised, countInWords, inRow, plural } from './plain.ts';
 import { allInWords, roleInWords } from './roles.ts';
 import type { NameOf } from './said.ts';
 
@@ -204,18 +204,21 @@ function whichOf(count: number, at: number, name: string): string {
   return count === 2 ? ` of the other ${name}` : ` of the next ${name}`;
 }
 
-function attachSentences(
-  { joints, piece, pieces, onto, isFlat }: AttachOperation,
-  nameOf: NameOf,
-  unit: Unit,
-): readonly string[] {
+/** Whether all parts with adhesive wait for one face of the other piece, as the tabs of a ring for its plate. */
+function waitForOne({ joints }: AttachOperation): boolean {
+  const [first] = joints;
+  return (
+    joints.length > 1 &&
+    joints.every(({ on }) => on.role === first?.on.role && on.faces === first.on.faces)
+  );
+}
+
+function attachSentences(attach: AttachOperation, nameOf: NameOf, unit: Unit): readonly string[] {
+  const { joints, piece, pieces, onto, isFlat } = attach;
   const [name, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
   const [first] = joints;
   if (!first) return [];
-  const isOnOne = joints.every(
-    ({ on }) => on.role === first.on.role && on.faces === first.on.faces,
-  );
-  if (isOnOne && joints.length > 1) {
+  if (waitForOne(attach)) {
     const role = first.face.role;
     const what =
       joints.length > 2
@@ -319,8 +322,10 @@ export function assemblyFigure(
         : first.how === 'into'
           ? `${nameOf(first.piece)} in`
           : `${nameOf(first.piece)} in place`;
-    case 'attach':
-      return `Glue the ${nameOf(first.onto).toLowerCase()} on`;
+    case 'attach': {
+      const comes = nameOf(waitForOne(first) ? first.onto : first.piece).toLowerCase();
+      return `Glue the ${first.pieces > 1 ? plural(comes) : comes} on`;
+    }
     case 'thread':
       return {
         'ribbon pull': 'Thread the pull',

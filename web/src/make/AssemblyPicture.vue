@@ -110,8 +110,11 @@ const view = computed((): View => {
   for (let at = 0; at <= props.at; at++) {
     const { adhesive, target } = gluedSides(at);
     const toSee = sceneOf.value({ at, share: 0.3 }).faces.flatMap((face): readonly SideToSee[] => {
-      const glued = isAmong(face, adhesive) ?? isAmong(face, target);
-      return glued ? [{ face, side: glued.side }] : [];
+      const under = isAmong(face, adhesive);
+      const glued = under ?? isAmong(face, target);
+      // Of a plate and the tabs that wait for it only one is seen: the one with the adhesive.
+      const weight = under && props.step.operations[at]?.kind === 'attach' ? 3 : 1;
+      return glued ? [{ face, side: glued.side, weight }] : [];
     });
     had = chooseView(had, toSee);
   }

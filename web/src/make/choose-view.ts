@@ -5,6 +5,8 @@ import { towardsEye, type View } from '../fold/axonometric.ts';
 export interface SideToSee {
   readonly face: PlacedFace;
   readonly side: 'inside' | 'outside';
+  /** How much it counts beside the others. */
+  readonly weight: number;
 }
 
 /** From the front, and from the other corners of the box; always from above, so that it is never on its head. */
@@ -37,9 +39,9 @@ function areaOf(ring: readonly Vector[]): number {
 /** How much is seen of sides from a view; what lies in front of them is not asked for. */
 function shown(sides: readonly SideToSee[], view: View): number {
   const toEye = towardsEye(view);
-  return sides.reduce((sum, { face, side }) => {
+  return sides.reduce((sum, { face, side, weight }) => {
     const facing = dot(face.out, toEye) * (side === 'inside' ? 1 : -1);
-    return sum + Math.max(0, facing) * areaOf(face.ring);
+    return sum + weight * Math.max(0, facing) * areaOf(face.ring);
   }, 0);
 }
 
