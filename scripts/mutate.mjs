@@ -221,7 +221,7 @@ const wanted = Number(args[0] ?? 320);
 const seed = Number(args[1] ?? 20261126);
 const files = filesOf(room);
 const mutants = await mutantsIn(files);
-const all = mutants.length <= wanted * 2;
+const all = mutants.length <= wanted * 1.5;
 console.log(
   `${room}: ${mutants.length} mutants, ${all ? 'all of them' : `a sample of ${wanted}, seed ${seed}`}`,
 );

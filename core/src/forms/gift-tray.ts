@@ -1,4 +1,4 @@
-import { clearDepth, clearInside, wallFor } from '../gaps/index.ts';
+import { wallFor } from '../gaps/index.ts';
 import type { Section } from '../marks/index.ts';
 import { vector, type Cavity, type Part } from '../fold/index.ts';
 import type { Extents } from '../gift/index.ts';
@@ -7,6 +7,7 @@ import { paperFor, type Papers } from '../paper/index.ts';
 import type { Cutout } from '../piece/index.ts';
 import type { PieceTemplate, SizeOf, StyleAnswer, StyleBrief } from './brief.ts';
 import { boxRoom, sitting } from './placing.ts';
+import { trayInside } from './tray-inside.ts';
 import {
   addLayers,
   evenLayers,
@@ -68,11 +69,7 @@ export function giftTray(
     least: needed(high.least),
     target: needed(high.target),
   });
-  const inside = (size: SizeOf): Extents => ({
-    across: clearInside(size(floor.across), card, layers.across),
-    deep: clearInside(size(floor.deep), card, layers.deep),
-    high: clearDepth(size(wall.id), card),
-  });
+  const inside = (size: SizeOf) => trayInside({ floor, wall, card, layers }, size);
   const tray = { ...plain, wall: wall.id, floor, floorRole: 'floor' } as const;
   return {
     tray,

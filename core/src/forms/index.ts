@@ -70,6 +70,7 @@ export {
   type TubePanels,
 } from './tube.ts';
 export { giftTray, openTray, roomOf, withCutouts } from './gift-tray.ts';
+export { trayInside } from './tray-inside.ts';
 export { lidTray, lidWallTarget } from './lid-tray.ts';
 export {
   overlappedEnd,

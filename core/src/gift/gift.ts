@@ -52,14 +52,15 @@ const cardSchema = z.object({
 /** Something without straight sides, by the greatest measure each way. */
 const lumpySchema = z.object({ shape: z.literal('lumpy'), ...sides });
 
-const itemSchema = z.discriminatedUnion('shape', [
+const itemSchemas = [
   blockSchema,
   cylinderSchema,
   ballSchema,
   bottleSchema,
   cardSchema,
   lumpySchema,
-]);
+] as const;
+const itemSchema = z.discriminatedUnion('shape', itemSchemas);
 /** One thing to be boxed, by its measures. A lying cylinder lies with its length across the box. */
 export type GiftItem = z.infer<typeof itemSchema>;
 
@@ -82,16 +83,7 @@ const setSchema = z.object({
 });
 
 /** What goes into the box: one thing, several alike in rows, or different ones side by side. */
-export const giftSchema = z.discriminatedUnion('shape', [
-  blockSchema,
-  cylinderSchema,
-  ballSchema,
-  bottleSchema,
-  cardSchema,
-  lumpySchema,
-  severalSchema,
-  setSchema,
-]);
+export const giftSchema = z.discriminatedUnion('shape', [...itemSchemas, severalSchema, setSchema]);
 export type Gift = z.infer<typeof giftSchema>;
 export type BlockGift = Extract<Gift, { shape: 'block' }>;
 export type CylinderGift = Extract<Gift, { shape: 'cylinder' }>;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clearDepth, clearInside, wallFor, hingedSidesGap, hingedFrontGap } from '../gaps/index.ts';
+import { wallFor, hingedSidesGap, hingedFrontGap } from '../gaps/index.ts';
 import type { Section } from '../marks/index.ts';
 import { vector } from '../fold/index.ts';
 import {
@@ -22,6 +22,7 @@ import {
   tabTaper,
   thumbRadius,
   valley,
+  trayInside,
   type SizeOf,
   type StyleAnswer,
   type StyleBrief,
@@ -319,11 +320,7 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
         ...(lip ? [{ less: lip.id, more: lidWall.id, by: millimetres(0.5) }] : []),
       ],
       settle: (size) => {
-        const inside = {
-          across: clearInside(size(floor.across), card, layers.across),
-          deep: clearInside(size(floor.deep), card, layers.deep),
-          high: clearDepth(size(wall.id), card),
-        };
+        const inside = trayInside({ floor, wall, card, layers }, size);
         return {
           clearInside: inside,
           assembly: {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clearDepth, clearInside, wallFor } from '../gaps/index.ts';
+import { wallFor } from '../gaps/index.ts';
 import type { Section } from '../marks/index.ts';
 import { vector } from '../fold/index.ts';
 import {
@@ -17,6 +17,7 @@ import {
   webCreases,
   webStacks,
   webTrims,
+  trayInside,
   type StyleAnswer,
   type FloorSections,
   type SizeOf,
@@ -208,11 +209,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         ? [{ less: lieOn, more: wall.id, moreTimes: 2, by: times(hookReach, 1.5) }]
         : [],
       settle: (size) => {
-        const inside = {
-          across: clearInside(size(floor.across), card, layers.across),
-          deep: clearInside(size(floor.deep), card, layers.deep),
-          high: clearDepth(size(wall.id), card),
-        };
+        const inside = trayInside({ floor, wall, card, layers }, size);
         return {
           clearInside: inside,
           assembly: {

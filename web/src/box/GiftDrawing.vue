@@ -3,6 +3,8 @@ import {
   giftLimits,
   millimetres,
   type Gift,
+  type GiftMeasure,
+  type Length,
   type Unit,
   itemOf,
   measuresOf,
@@ -30,13 +32,32 @@ const origin = computed(() => ({
   x: 84 + (view.solid.width - solid.value.width) / 2,
   y: 2 + (view.solid.height - solid.value.height) / 2,
 }));
-const measures = computed(() => {
-  const item = itemOf(props.gift, props.at);
-  return item ? measuresOf(item).map((measure) => ({ ...measure, shape: item.shape })) : [];
-});
 /** What may be thinner or shorter than anything else. */
 const leastOf = (name: string) =>
   name === 'thick' ? millimetres(0.2) : name === 'shoulder' ? millimetres(0) : giftLimits.least;
+
+const measures = computed(() => {
+  const item = itemOf(props.gift, props.at);
+  if (!item) return [];
+  const place = props.at > 0 ? `${props.at}.` : '';
+  return measuresOf(item).map((measure) => ({
+    ...measure,
+    key: `${props.at} ${item.shape} ${measure.name}`,
+    field: {
+      field: `${props.project} gift.${place}${measure.name}`,
+      label: measure.label,
+      length: measure.length,
+      unit: props.unit,
+      least: leastOf(measure.name),
+      most: giftLimits.most,
+    },
+  }));
+});
+
+function take(measure: GiftMeasure, length: Length): void {
+  const what = `gift ${props.at} ${measure.name}`;
+  emit('change', withItem(props.gift, props.at, measure.take(length)), what);
+}
 </script>
 
 <template>
@@ -57,36 +78,20 @@ const leastOf = (name: string) =>
     </svg>
     <MeasureField
       v-for="measure in measures.filter(({ place }) => place !== 'more')"
-      :key="`${at} ${measure.shape} ${measure.name}`"
+      :key="measure.key"
+      v-bind="measure.field"
       :class="['chip', measure.place]"
-      :field="`${project} gift.${at > 0 ? `${at}.` : ''}${measure.name}`"
-      :label="measure.label"
-      :length="measure.length"
-      :unit="unit"
-      :least="leastOf(measure.name)"
-      :most="giftLimits.most"
       :fault-from="measure.place === 'right' ? 'right' : 'left'"
-      @change="
-        (length) =>
-          emit('change', withItem(gift, at, measure.take(length)), `gift ${at} ${measure.name}`)
-      "
+      @change="(length) => take(measure, length)"
     />
   </div>
   <div v-if="measures.some(({ place }) => place === 'more')" class="more">
     <MeasureField
       v-for="measure in measures.filter(({ place }) => place === 'more')"
-      :key="`${at} ${measure.shape} ${measure.name}`"
-      :field="`${project} gift.${at > 0 ? `${at}.` : ''}${measure.name}`"
-      :label="measure.label"
-      :length="measure.length"
-      :unit="unit"
-      :least="leastOf(measure.name)"
-      :most="giftLimits.most"
+      :key="measure.key"
+      v-bind="measure.field"
       fault-from="left"
-      @change="
-        (length) =>
-          emit('change', withItem(gift, at, measure.take(length)), `gift ${at} ${measure.name}`)
-      "
+      @change="(length) => take(measure, length)"
     />
   </div>
 </template>
