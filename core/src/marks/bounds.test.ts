@@ -85,6 +85,22 @@ describe('the least number of scores off the grooves', () => {
     );
   });
 
+  const _ = undefined;
+  it.each([
+    // Beyond the grooves from one edge, and between two of them from the other.
+    { sizes: [_, 30, 3], off: 1 },
+    { sizes: [_, 30, 5], off: 0 },
+    // What is open may bring a score onto a groove from its own side only.
+    { sizes: [7, _, _], off: 0 },
+    { sizes: [7, _, 25], off: 1 },
+    { sizes: [_, 3, 4], off: 0 },
+    { sizes: [3, _, 4], off: 1 },
+    { sizes: [3, 30, _, 25], off: 3 },
+  ])('of $sizes on every fifth up to twenty is $off', ({ sizes: some, off }) => {
+    const grooves = { pitch: nanometres(5), reach: nanometres(20) };
+    expect(leastOffGrid({ sizes: some, grooves })).toBe(off);
+  });
+
   it('with one section open, is that of the best size that the trimmer can cut', () => {
     fc.assert(
       fc.property(
