@@ -77,7 +77,8 @@ export function finishTube(
   return {
     template: tubeTemplate(tube),
     stacks: tubeStacks(tube),
-    part: (size, joins) => tubePart(tube, size, (-toMillimetres(card) * ends.bottom) / 2, joins),
+    part: (size, joins) =>
+      tubePart(tube, size, { lower: (-toMillimetres(card) * ends.bottom) / 2, joins }),
     inside: (size) => ({
       ...tubeInside(size, panels),
       high: minus(size(wall.id), times(card, (ends.bottom + ends.top) / 2)),

@@ -60,6 +60,14 @@ type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'> & {
   readonly papers: Papers;
 };
 
+/** What a lid lies on, in millimetres, and the stage at which it comes. */
+interface OverWhat {
+  readonly top: number;
+  /** How far to the right of the middle; not at all where nothing is said. */
+  readonly aside?: number;
+  readonly joins: number;
+}
+
 /** A tray upside down over something. */
 export interface LidTray {
   readonly wall: Section;
@@ -67,8 +75,8 @@ export interface LidTray {
   readonly template: PieceTemplate;
   readonly fits: readonly StyleFit[];
   readonly smaller: readonly SmallerPair[];
-  /** The lid in its place, when the top of what it lies on is so high and so far to the right, in millimetres. */
-  readonly part: (size: SizeOf, top: number, aside: number, joins: number) => Part;
+  /** The lid in its place. */
+  readonly part: (size: SizeOf, over: OverWhat) => Part;
   readonly stacks: readonly Stack[];
 }
 
@@ -114,7 +122,7 @@ export function lidTray(
       gap: paper.gaps.lid,
     }),
     smaller: isFull ? [] : [{ less: wall.id, more: under.wall.id, by: zero }],
-    part: (size, top, aside, joins) =>
+    part: (size, { top, aside = 0, joins }) =>
       overturned({
         id: plain.id,
         root: trayFloor(tray),

@@ -19,6 +19,7 @@ import {
   tubePart,
   tubeStacks,
   tubeTemplate,
+  type Standing,
 } from './tube.ts';
 
 type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'> & {
@@ -39,7 +40,7 @@ export interface Liner {
   readonly template: PieceTemplate;
   readonly floor: FloorSections;
   readonly fits: readonly StyleFit[];
-  readonly part: (size: SizeOf, lower: number, joins: number) => Part;
+  readonly part: (size: SizeOf, standing: Standing) => Part;
   /** How far in millimetres to the right the walls round it stand, for the gift's room to be in the middle. */
   readonly aside: number;
   readonly stacks: readonly Stack[];
@@ -72,7 +73,7 @@ export function liner(brief: Brief, slot: number, high: Section, around: Around)
       layers: between,
       gap,
     }),
-    part: (size, lower, joins) => tubePart(tube, size, lower, joins),
+    part: (size, standing) => tubePart(tube, size, standing),
     aside: tubeAside(panels),
     stacks: tubeStacks(tube),
     inside: (size) => tubeInside(size, panels),

@@ -295,8 +295,14 @@ export function tubeStacks(tube: TubePiece): readonly Stack[] {
   ];
 }
 
-/** A tube standing in its place, its lower edges so high in millimetres; it turns upright at stage `joins`. */
-export function tubePart(tube: TubePiece, size: SizeOf, lower: number, joins: number): Part {
+/** How high the lower edges of a tube stand, in millimetres, and the stage at which it turns upright. */
+export interface Standing {
+  readonly lower: number;
+  readonly joins: number;
+}
+
+/** A tube standing in its place. */
+export function tubePart(tube: TubePiece, size: SizeOf, { lower, joins }: Standing): Part {
   const { floor } = tube.panels;
   const above = tube.top.rows.length;
   return atFront({

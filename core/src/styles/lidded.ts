@@ -12,7 +12,7 @@ import { defineStyle } from './define-style.ts';
 import { oneOf, whether } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
-const stages = { gift: 3 } as const;
+const stages = { gift: 3, lid: 4 } as const;
 
 const options = z.object({
   lidDepth: oneOf('Lid', ['shallow', 'half', 'full']),
@@ -53,10 +53,11 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       smaller: lid.smaller,
       settle: (size) => {
         const clearInside = base.inside(size);
+        const top = toMillimetres(clearInside.high);
         return {
           clearInside,
           assembly: {
-            parts: [base.part, lid.part(size, toMillimetres(clearInside.high), 0, 4)],
+            parts: [base.part, lid.part(size, { top, joins: stages.lid })],
             stacks: [...trayStacks(base.tray, base.part), ...lid.stacks],
             cavity: base.room(size),
             giftEnters: stages.gift,

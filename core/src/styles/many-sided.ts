@@ -39,7 +39,7 @@ import { defineStyle } from './define-style.ts';
 import { howMany, oneOf } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
-const stages = { standsUp: 2, lid: 5 } as const;
+const stages = { standsUp: 2, gift: 4, giftPastHandle: 5, lid: 5 } as const;
 
 const options = z.object({
   sides: howMany('Sides', 3, 12),
@@ -297,7 +297,7 @@ function answer(brief: Brief): StyleAnswer {
                 : []),
             ],
             cavity: manySidedRoom(sides, toMillimetres(apothem), top),
-            giftEnters: handle ? 5 : 4,
+            giftEnters: handle ? stages.giftPastHandle : stages.gift,
           },
         };
       },

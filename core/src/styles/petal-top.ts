@@ -247,7 +247,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 root: { column: 2.5, row: 2.5 },
                 at: vector(inner.aside, 0, -thick / 2),
               }),
-              inner.part(size, 0.01, stages.liner),
+              inner.part(size, { lower: 0.01, joins: stages.liner }),
             ],
             stacks: [...stacksOf('base'), ...inner.stacks],
             cavity: roomOf(clearInside),

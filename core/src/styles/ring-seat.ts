@@ -41,7 +41,7 @@ import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
-const stages = { seat: 4, gift: 5 } as const;
+const stages = { seat: 4, gift: 5, lid: 6 } as const;
 
 const options = z.object({
   seat: oneOf('Seat', ['low', 'middle', 'high']),
@@ -231,7 +231,7 @@ function answer(brief: Brief): StyleAnswer {
                 joins: stages.seat,
                 opens: vector(0, 0, top + 10),
               }),
-              lid.part(size, top, 0, 6),
+              lid.part(size, { top, joins: stages.lid }),
             ],
             stacks: [
               ...trayStacks(base, { id: 'base' }),

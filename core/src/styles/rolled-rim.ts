@@ -25,7 +25,7 @@ import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
-const stages = { gift: 4 } as const;
+const stages = { gift: 4, lid: 5 } as const;
 
 const options = z.object({
   rimDepth: oneOf('Rim', ['part', 'full']),
@@ -81,7 +81,7 @@ function answer(brief: Brief): StyleAnswer {
         return {
           clearInside,
           assembly: {
-            parts: [base.part, lid.part(size, top, 0, 5)],
+            parts: [base.part, lid.part(size, { top, joins: stages.lid })],
             stacks: [...trayStacks(base.tray, base.part), ...lid.stacks],
             cavity: base.room(size),
             giftEnters: stages.gift,

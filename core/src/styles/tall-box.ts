@@ -25,7 +25,7 @@ import { defineStyle } from './define-style.ts';
 import { oneOf, whether } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
-const stages = { gift: 5 } as const;
+const stages = { stands: 4, gift: 5, cap: 6 } as const;
 
 const options = z.object({
   capDepth: oneOf('Cap', ['shallow', 'half', 'full']),
@@ -82,8 +82,8 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           clearInside,
           assembly: {
             parts: [
-              tubePart(tube, size, -toMillimetres(card) / 2, 4),
-              cap.part(size, top, tubeAside(walls), 6),
+              tubePart(tube, size, { lower: -toMillimetres(card) / 2, joins: stages.stands }),
+              cap.part(size, { top, aside: tubeAside(walls), joins: stages.cap }),
             ],
             stacks: [...tubeStacks(tube), ...cap.stacks],
             cavity: roomOf(clearInside),

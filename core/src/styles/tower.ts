@@ -26,7 +26,7 @@ import { defineStyle } from './define-style.ts';
 import { howMany, oneOf } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
-const stages = { gift: 3, wrapper: 4, cap: 5 } as const;
+const stages = { gift: 3, wraps: 4, stands: 5, cap: 6 } as const;
 
 const options = z.object({
   trays: howMany('Trays', 2, 4),
@@ -82,7 +82,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         columns: across.map(size),
         rows: [size(high.id)],
         picture: ['wwww'],
-        lines: [1, 2, 3].map((line) => columnScore(line, 0, 1, valley(90, stages.wrapper))),
+        lines: [1, 2, 3].map((line) => columnScore(line, 0, 1, valley(90, stages.wraps))),
       }),
   };
   return {
@@ -120,7 +120,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           ...inner.part,
           id: level === 0 ? 'tray' : `tray ${level + 1}`,
           at: vector(0, 0, inner.part.at.z + level * step),
-          joins: level === 0 ? 0 : stages.wrapper,
+          joins: level === 0 ? 0 : stages.wraps,
         }));
         const top = foot + toMillimetres(size(high.id));
         // The trays stand in the middle, so each panel is off its tray by half of what the marks leave.
@@ -139,10 +139,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 id: 'wrapper',
                 root: { column: 1.5, row: 0.5 },
                 at: vector(0, -toMillimetres(size(panels.deep)) / 2, (foot + top) / 2),
-                joins: stages.cap,
+                joins: stages.stands,
                 opens: vector(0, -40, 0),
               }),
-              cap.part(size, top, 0, 6),
+              cap.part(size, { top, joins: stages.cap }),
             ],
             stacks: [
               ...trayParts.flatMap((part) => trayStacks(inner.tray, part)),
