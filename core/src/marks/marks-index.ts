@@ -37,7 +37,6 @@ export interface SectionTies {
   /** Fits with another section. */
   readonly fits: readonly IndexedFit[];
   readonly chains: readonly IndexedChain[];
-  readonly smaller: readonly IndexedSmaller[];
   readonly limits: readonly IndexedLimit[];
   readonly spans: readonly IndexedSpan[];
 }
@@ -215,7 +214,6 @@ export function indexProblem(problem: MarksProblem): ProblemIndex {
         ({ outerAt, innerAt }) => outerAt !== innerAt && (outerAt === i || innerAt === i),
       ),
       chains: chains.filter(({ sections }) => sections.includes(i)),
-      smaller: smaller.filter(({ less, more }) => less === i || more === i),
       limits: limits.filter(
         ({ acrossChain, downChain }) => acrossChain.includes(i) || downChain.includes(i),
       ),

@@ -278,13 +278,15 @@ export class MarksSearch {
     return [...new Set([...every(pitch, 0), ...every(step, 0), ...shimmed])];
   }
 
-  /** Whether a section whose size is made already may have it: on grooves, whole grooves only. */
+  /**
+   * Whether a section whose size is made already may have it: on grooves, whole grooves only. That it is in its
+   * range has been seen by then.
+   */
   #mayBe(at: number, made: number): boolean {
     const section = this.#problem.sections[at];
     if (!section || !Number.isInteger(made)) return false;
-    if (isSettled(section)) return true;
     const isOff = this.#decided.onPitch[at] && made % this.#problem.tools.pitch !== 0;
-    return made >= section.least && made <= section.most && (this.#offGrooves || !isOff);
+    return isSettled(section) || this.#offGrooves || !isOff;
   }
 
   /** What each value adds to the cost; those that already cost too much are left out. Best first. */

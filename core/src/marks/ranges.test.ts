@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { nanometres } from '../length/index.ts';
+import { nanometres, type Length } from '../length/index.ts';
 import { anyProblem, names, wholeLength } from '../testing/marks-problems.ts';
 import { componentsOf } from './components.ts';
 import { solveMarks } from './index.ts';
@@ -141,6 +141,49 @@ describe('sheets', () => {
         }
       }),
       { numRuns: 60 },
+    );
+  });
+});
+
+describe('two parts of a problem that share a sheet', () => {
+  const side = wholeLength(3, 12);
+
+  it('come to the best that the sheet holds, either way round where it may be turned', () => {
+    fc.assert(
+      fc.property(
+        fc.record({ x: side, y: side, width: side, height: side, mayTurn: fc.boolean() }),
+        ({ x, y, width, height, mayTurn }) => {
+          const section = (id: string, target: Length): Section => ({
+            id,
+            least: nanometres(1),
+            target,
+            most: nanometres(14),
+            weight: 1,
+          });
+          const fine = nanometres(1);
+          const solution = solveMarks({
+            sections: [section('x', x), section('y', y)],
+            chains: [
+              { id: 'across', sections: ['x'] },
+              { id: 'down', sections: ['y'] },
+            ],
+            fits: [],
+            smaller: [],
+            spans: [],
+            limits: [{ across: 'across', down: 'down', width, height, mayTurn }],
+            tools: { step: fine, pitch: fine, reach: nanometres(99), edges: 'both' },
+            lean: 'loose',
+          });
+          const off = (wide: number, high: number) => Math.max(0, x - wide) + Math.max(0, y - high);
+          const straight = off(width, height);
+          const best = mayTurn ? Math.min(straight, off(height, width)) : straight;
+          expect(solution?.cost.deviation).toBe(best);
+          const [wide = 0, high = 0] = ['x', 'y'].map((id) => solution?.sections.get(id));
+          const isOn =
+            (wide <= width && high <= height) || (mayTurn && wide <= height && high <= width);
+          expect(isOn).toBe(true);
+        },
+      ),
     );
   });
 });

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { allStyles, planBox, type PlanRequest } from '../index.ts';
 import { plus } from '../length/index.ts';
@@ -7,11 +8,12 @@ import { problemOf } from '../planning/put-to-solver.ts';
 import { drawn } from '../testing/approved-boxes.ts';
 import { requestsIn } from '../testing/requests.ts';
 import { componentsOf } from './components.ts';
+import { noCost } from './marks-cost.ts';
 import type { MarksProblem } from './marks-problem.ts';
 import type { MarksSolution } from './marks-solution.ts';
 import type { SearchAim } from './marks-search.ts';
 import type { SearchGrid } from './partial-choice.ts';
-import { searchOver, type Budget, type Found } from './search-over.ts';
+import { onThenOff, searchOver, type Budget, type Found } from './search-over.ts';
 import { clipToSheets } from './sheet-limits.ts';
 import { solveMarks, solveMisfits, type Patience } from './solve-marks.ts';
 
@@ -20,6 +22,8 @@ const searches: readonly (readonly [SearchGrid, SearchAim, Budget])[] = [
   ['on grooves', 'best', { toFind: 300, toImprove: 60 }],
   ['off grooves', 'any holding', { toFind: 100, toImprove: 100 }],
   ['off grooves', 'best', { toFind: 100, toImprove: 40 }],
+  ['on grooves', 'best holding', { toFind: 5, toImprove: 2 }],
+  ['off grooves', 'best', { toFind: 3, toImprove: 1 }],
 ];
 
 /** What each search looks at, and what its best choice costs. */
@@ -70,6 +74,41 @@ function withFirstPieceMade(request: PlanRequest): readonly PlanRequest[] {
  * at for some boxes of each kind. Fewer are better; where the change is meant, take it over with
  * `npx vitest run --root . -u core/src/marks/search-over`.
  */
+describe('off the grooves', () => {
+  const budget: Budget = { toFind: 9, toImprove: 5 };
+  const few = fc.constantFrom(0, 0, 1, 2);
+
+  it('is looked for only where the grooves alone can’t do it, from the best on them', () => {
+    fc.assert(
+      fc.property(
+        fc.option(fc.record({ unfit: few, offGrid: few, shims: few }), { nil: undefined }),
+        fc.constantFrom<SearchAim>('best', 'best holding', 'any holding'),
+        (costs, aim) => {
+          const onThem = costs && { values: [], chains: [], cost: { ...noCost, ...costs } };
+          const offThem = { values: [1], chains: [], cost: noCost };
+          const calls: unknown[] = [];
+          const best = onThenOff(
+            (where, given, wanted, known) => {
+              calls.push([where, given, wanted, known]);
+              return { best: where === 'on grooves' ? onThem : offThem, looked: 1 };
+            },
+            budget,
+            aim,
+          );
+          const holds = costs?.unfit === 0;
+          const isDone =
+            holds && (aim === 'any holding' || (costs.offGrid === 0 && costs.shims === 0));
+          expect(best).toBe(isDone ? onThem : offThem);
+          expect(calls).toEqual([
+            ['on grooves', budget, aim, undefined],
+            ...(isDone ? [] : [['off grooves', budget, aim, onThem]]),
+          ]);
+        },
+      ),
+    );
+  });
+});
+
 describe('the search over the marks', () => {
   it('looks at no more choices than it did', async () => {
     const lines = allStyles.flatMap((style) =>

@@ -26,6 +26,14 @@ export type Search = (
   known?: BestMarks,
 ) => Found;
 
+/** Off the grooves only where the grooves alone can't do it. */
+export function onThenOff(search: Search, budget: Budget, aim: SearchAim): BestMarks | undefined {
+  const { best } = search('on grooves', budget, aim);
+  const isGood =
+    best?.cost.unfit === 0 && (best.cost.offGrid + best.cost.shims === 0 || aim === 'any holding');
+  return isGood ? best : search('off grooves', budget, aim, best).best;
+}
+
 /** Searches over every choice of the sections that take the odd remainders. */
 export function searchOver(problem: MarksProblem): Search {
   const index = indexProblem(problem);

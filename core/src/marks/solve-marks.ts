@@ -3,8 +3,7 @@ import { componentsOf } from './components.ts';
 import type { MarksProblem } from './marks-problem.ts';
 import { partThatHolds, together, type MarksSolution, type SolvedPart } from './marks-solution.ts';
 import type { BestMarks } from './complete-choice.ts';
-import type { SearchAim } from './marks-search.ts';
-import { searchOver, type Budget, type Search } from './search-over.ts';
+import { onThenOff, searchOver, type Budget } from './search-over.ts';
 import { clipToSheets } from './sheet-limits.ts';
 
 /**
@@ -106,14 +105,6 @@ function budgetsFor(problem: MarksProblem): Budgets {
 }
 
 type Solver = (problem: MarksProblem) => BestMarks | undefined;
-
-/** Off the grooves only where the grooves alone can't do it. */
-function onThenOff(search: Search, budget: Budget, aim: SearchAim): BestMarks | undefined {
-  const { best } = search('on grooves', budget, aim);
-  const isGood =
-    best?.cost.unfit === 0 && (best.cost.offGrid + best.cost.shims === 0 || aim === 'any holding');
-  return isGood ? best : search('off grooves', budget, aim, best).best;
-}
 
 /** A lid that goes on is worth looking for by itself: what doesn't hold is left out at once. */
 const solveThoroughly: Solver = (problem) => {
