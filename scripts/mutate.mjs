@@ -23,7 +23,7 @@ const testsOf = {
   make: ['core/src/words/approved.test.ts', 'core/src/make/storyboard.test.ts', 'core/src/make/**'],
   words: ['core/src/words/approved.test.ts', 'core/src/words/**'],
   rescue: ['core/src/rescue/**'],
-  fold: ['core/src/make/storyboard.test.ts', 'core/src/fold/**'],
+  fold: ['core/src/fold/approved.test.ts', 'core/src/fold/**', 'core/src/make/storyboard.test.ts'],
 };
 
 const results = join(root, '.cache', 'mutate');
