@@ -91,7 +91,7 @@ const shots: readonly Shot[] = [
     set: async (page, origin) => {
       await openBox(page, origin, 'Night tea, a bag');
       await page.getByRole('link', { name: 'Make', exact: true }).click();
-      await page.getByRole('button', { name: /follow the last lines/ }).click();
+      await page.getByRole('button', { name: /^Base: punch and score/ }).click();
       await page.waitForTimeout(900);
       await page.waitForTimeout(1200);
     },
