@@ -37,4 +37,28 @@ describe('reading scores', () => {
       }),
     );
   });
+
+  it('lays the shim in only where no groove does it, and says so', () => {
+    const shim = inchFraction(1, 16);
+    // From the other end all are a thirty-second off.
+    const list = [
+      [15, 16],
+      [33, 16],
+      [7, 8],
+      [33, 32],
+    ] as const;
+    const sections = list.map(([over, under]) => inchFraction(over, under));
+    const { scores } = readChain('any', sections, { ...tools, shim });
+    expect(scores.map(({ reading, onGroove, shimmed }) => [reading, onGroove, shimmed])).toEqual([
+      [inchFraction(15, 16), true, true],
+      [inches(3), true, undefined],
+      [inchFraction(31, 8), true, undefined],
+    ]);
+    const bare = readChain('any', sections, tools);
+    expect(bare.scores.map(({ onGroove, shimmed }) => [onGroove, shimmed])).toEqual([
+      [false, undefined],
+      [true, undefined],
+      [true, undefined],
+    ]);
+  });
 });
