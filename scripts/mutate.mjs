@@ -1,8 +1,8 @@
 /*
  * How many faults the tests of a room would see: the code is spoilt in one place at a time and the tests are run.
  * `npm run mutate -- ROOM [mutants] [seed]`: all mutants of a small room, a seeded sample of a large one.
- * `npm run mutate -- show ROOM` lists those of the last run that no test saw; `npm run mutate -- again ROOM` tries
- * them once more, after tests have been added.
+ * `npm run mutate -- show ROOM` lists those of the last run that no test saw; `npm run mutate -- again ROOM [files]`
+ * tries them once more, all or those in some files, after tests have been added.
  */
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
@@ -117,10 +117,11 @@ function show(room) {
   }
 }
 
-/** Places that the last run left unseen, in files that are as they were then. */
-function unseenPlaces({ files }) {
+/** Places that the last run left unseen, in files that are as they were then; only in some, where they are named. */
+function unseenPlaces({ files }, names) {
+  const isWanted = (file) => names.length === 0 || names.some((name) => file.includes(name));
   return Object.entries(files).flatMap(([file, { source, mutants }]) =>
-    readFileSync(join(root, file), 'utf8') === source
+    isWanted(file) && readFileSync(join(root, file), 'utf8') === source
       ? mutants
           .filter(isUnseen)
           .map(
@@ -213,7 +214,7 @@ if (testsOf[room] === undefined) {
 }
 if (command === 'again') {
   const before = readReport(room);
-  const status = run(room, unseenPlaces(before), `${room}-again`);
+  const status = run(room, unseenPlaces(before, args.slice(1)), `${room}-again`);
   if (status === 0) merge(room, before);
   process.exit(status);
 }

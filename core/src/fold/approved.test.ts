@@ -3,15 +3,19 @@ import {
   allStyles,
   checkFolding,
   foldingBox,
+  measureGap,
   outermostPoints,
   paperFor,
   planBox,
   sceneAt,
+  toMillimetres,
+  vector,
   type FoldingBox,
   type Plan,
   type PlanRequest,
   type Vector,
 } from '../index.ts';
+import { jointsOf } from './index.ts';
 import { approvedBoxes } from '../testing/approved-boxes.ts';
 
 function boxOf({ pieces, assembly }: Plan, request: PlanRequest): FoldingBox {
@@ -46,6 +50,37 @@ function onTheWay(box: FoldingBox): readonly string[] {
       }),
     ];
   });
+}
+
+/** What holds the box together, and how far its pieces are from one another. */
+function heldBy(box: FoldingBox, { pairs }: Plan): readonly string[] {
+  const axes = { across: vector(1, 0, 0), deep: vector(0, 1, 0), high: vector(0, 0, 1) };
+  const partsOf = (piece: string) =>
+    box.parts.filter((part) => part.piece.id === piece).map(({ part }) => part.id);
+  return [
+    ...jointsOf(box).map(({ face, on, holds, touches, touched, stage, narrow }) => {
+      const told = ({ part, role, face: at }: typeof face) => `${role} ${at} of ${part}`;
+      const width = hundredths(toMillimetres(narrow));
+      return `  ${holds}: ${touches} of ${told(face)} to ${touched} of ${told(on)} at ${stage}, ${width} narrow`;
+    }),
+    ...pairs.flatMap(({ outer, inner, fits }) =>
+      fits.map(({ direction }) => {
+        const [part = ''] = partsOf(outer);
+        const gap = measureGap(box, part, partsOf(inner), axes[direction]);
+        return `  ${outer} over ${inner}, ${direction}: ${hundredths(gap)}`;
+      }),
+    ),
+  ];
+}
+
+/** What the proof says of a gift that is larger than the room, or that lies askew in it. */
+function giftsThatStandOut(plan: Plan, request: PlanRequest): readonly string[] {
+  const points = outermostPoints(plan.gift);
+  const larger = points.map(({ x, y, z }) => vector(x * 1.5, y, z));
+  const askew = points.map(({ x, y, z }) => vector(x + 9, y - 7, z + 3));
+  return [larger, askew].flatMap((gift) =>
+    checkFolding(boxOf(plan, request), gift).map(({ message }) => `  ${message}`),
+  );
 }
 
 /** Ways to spoil a plan that the proof must find, or tell rightly by how much. */
@@ -103,7 +138,9 @@ describe('the folding', () => {
         return [
           `== box ${nth + 1}`,
           ...onTheWay(boxOf(plan, request)),
+          ...heldBy(boxOf(plan, request), plan),
           ...(nth < 2 ? foundIn(plan, request) : []),
+          ...giftsThatStandOut(plan, request),
         ];
       });
       await expect(`${lines.join('\n')}\n`).toMatchFileSnapshot(`approved/${id}.txt`);
