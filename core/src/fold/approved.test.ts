@@ -9,14 +9,16 @@ import {
   planBox,
   sceneAt,
   toMillimetres,
+  usualRequest,
   vector,
   type FoldingBox,
   type Plan,
   type PlanRequest,
   type Vector,
 } from '../index.ts';
-import { jointsOf } from './index.ts';
+import { assemblySchema, jointsOf } from './index.ts';
 import { approvedBoxes } from '../testing/approved-boxes.ts';
+import { sundial } from '../testing/requests.ts';
 
 function boxOf({ pieces, assembly }: Plan, request: PlanRequest): FoldingBox {
   return foldingBox(pieces, ({ paper }) => paperFor(request.papers, paper).thickness, assembly);
@@ -146,4 +148,23 @@ describe('the folding', () => {
       await expect(`${lines.join('\n')}\n`).toMatchFileSnapshot(`approved/${id}.txt`);
     },
   );
+});
+
+describe('how a box goes together', () => {
+  const usual = usualRequest(sundial, 'inch');
+  const result = planBox(usual);
+
+  it('is read back as it was written', () => {
+    if (!result.ok) throw new Error('The usual box is planned');
+    const { assembly } = result.plan;
+    expect(assemblySchema.parse(JSON.parse(JSON.stringify(assembly)))).toEqual(assembly);
+  });
+
+  it('names only parts that are there', () => {
+    if (!result.ok) throw new Error('The usual box is planned');
+    const plan = structuredClone(result.plan);
+    const [stack] = plan.assembly.stacks;
+    if (stack) stack.on.part = 'nowhere';
+    expect(() => boxOf(plan, usual)).toThrow('No part nowhere');
+  });
 });
