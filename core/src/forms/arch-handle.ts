@@ -89,7 +89,7 @@ export function archHandle(
         drawGrid({
           columns: across.map(size),
           rows: [size(width.id)],
-          picture: ['w'.repeat(across.length)],
+          picture: [`e${'a'.repeat(facets)}e`],
           lines: Array.from({ length: sides / 2 }, (_, i) =>
             columnScore(i + 1, 0, 1, valley(360 / sides, stages.bends)),
           ),

@@ -21,6 +21,8 @@ const letters: Readonly<Record<string, CellRole>> = {
   s: 'seam',
   r: 'rim',
   g: 'gusset',
+  a: 'arch',
+  e: 'end',
   '.': 'waste',
 };
 
@@ -72,7 +74,7 @@ export function diagonalScore(from: GridPoint, to: GridPoint, fold: Fold): Diago
 interface Drawing {
   readonly columns: readonly Length[];
   readonly rows: readonly Length[];
-  /** Roles row by row, a letter a cell: floor, wall, lid, tab, flap (p), seam, rim, gusset, waste (.). */
+  /** Roles row by row, a letter a cell: floor, wall, lid, tab, flap (p), seam, rim, gusset, arch, end, waste (.). */
   readonly picture: readonly string[];
   readonly lines: readonly PlacedSpan[];
   readonly diagonals?: readonly Diagonal[];

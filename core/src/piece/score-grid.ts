@@ -10,7 +10,7 @@ import {
   type Length,
 } from '../length/index.ts';
 
-/** What a cell of the grid becomes in the box. Waste is cut away. */
+/** What a cell of the grid becomes in the box: a handle has an arch and two ends; waste is cut away. */
 export const cellRoleSchema = z.enum([
   'floor',
   'wall',
@@ -20,6 +20,8 @@ export const cellRoleSchema = z.enum([
   'seam',
   'rim',
   'gusset',
+  'arch',
+  'end',
   'waste',
 ]);
 export type CellRole = z.infer<typeof cellRoleSchema>;

@@ -90,7 +90,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       drawGrid({
         columns: [upright.id, span.id, upright.id].map(size),
         rows: [size(width.id)],
-        picture: ['wlw'],
+        picture: ['eae'],
         lines: [1, 2].map((line) => columnScore(line, 0, 1, valley(90, stages.handleBends))),
       }),
   };

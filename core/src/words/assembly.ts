@@ -16,7 +16,7 @@ import type {
 import { faceInWords, facesInWords, nextTo, rowOfFaces } from './faces.ts';
 import { formatNearest } from './measures.ts';
 import { atCorners, placeInWords } from './places.ts';
-import { capitalised, countInWords, inRow, plural } from './plain.ts';
+import { capitalised, countInWords, inRow } from './plain.ts';
 import { allInWords, roleInWords } from './roles.ts';
 import type { NameOf } from './said.ts';
 
@@ -60,10 +60,11 @@ function foldSentences({ out, rows }: FoldOperation, unit: Unit): readonly strin
 }
 
 /** Parts that are folded where nothing is glued, in the order in which hands do it, and how that is called. */
-function foldedUp({ faces }: FoldUpOperation) {
+export function foldedUp({ faces }: FoldUpOperation) {
   const ways = [
     { verb: 'Turn in', here: faces.filter(({ role }) => role === 'tab') },
     { verb: 'Fold up', here: faces.filter(({ role }) => role === 'wall') },
+    { verb: 'Bend', here: faces.filter(({ role }) => role === 'end' || role === 'arch') },
     { verb: 'Turn in', here: faces.filter(({ role }) => role === 'rim') },
     { verb: 'Fold', here: faces.filter(({ role }) => role === 'lid' || role === 'seam') },
   ];
@@ -73,18 +74,9 @@ function foldedUp({ faces }: FoldUpOperation) {
   });
 }
 
-/** What is folded first where nothing is glued, to be read from two metres. */
-export function foldUpFigure(operation: FoldUpOperation): string {
-  const [part] = foldedUp(operation);
-  if (!part) return 'Fold it up';
-  const { verb, here, first } = part;
-  return here.length === 1
-    ? `${verb} the ${faceInWords(first)}`
-    : `${verb} the ${roleInWords(first.role, here.length)}`;
-}
-
 function foldUpSentences(operation: FoldUpOperation): readonly string[] {
   return foldedUp(operation).map(({ verb, here, first }) => {
+    if (verb === 'Bend') return 'Bend it to an arch along its scores.';
     const isCounted = first.role === 'tab' && first.of?.nth !== undefined;
     return `${verb} ${isCounted ? allInWords('tab', here.length) : facesInWords(here)}.`;
   });
@@ -205,7 +197,7 @@ function whichOf(count: number, at: number, name: string): string {
 }
 
 /** Whether all parts with adhesive wait for one face of the other piece, as the tabs of a ring for its plate. */
-function waitForOne({ joints }: AttachOperation): boolean {
+export function waitForOne({ joints }: AttachOperation): boolean {
   const [first] = joints;
   return (
     joints.length > 1 &&
@@ -295,90 +287,5 @@ export function assemblySentences(
       return ['Put the gift in.'];
     case 'close':
       return closeSentences(operation);
-  }
-}
-
-/** The figure of an assembly step: what is done, to be read from two metres. */
-export function assemblyFigure(
-  operations: readonly [AssemblyOperation, ...AssemblyOperation[]],
-  nameOf: NameOf,
-): string {
-  const glue = operations.find((each): each is GlueOperation => each.kind === 'glue');
-  const [first] = operations;
-  if (glue) {
-    const faces = operations.flatMap((each) => (each.kind === 'glue' ? each.faces : []));
-    const [face] = faces;
-    if (!face) return 'Glue';
-    return face.role === 'seam' ? 'Glue the seam' : `Glue ${allInWords(face.role, faces.length)}`;
-  }
-  switch (first.kind) {
-    case 'fold':
-      return first.folds === 1 ? 'Fold and burnish' : `Burnish ${countInWords(first.folds)} folds`;
-    case 'put in':
-      return operations.length === 1 ? 'Gift in' : 'Fill and close';
-    case 'join':
-      return first.how === 'over'
-        ? `${nameOf(first.piece)} on`
-        : first.how === 'into'
-          ? `${nameOf(first.piece)} in`
-          : `${nameOf(first.piece)} in place`;
-    case 'attach': {
-      const comes = nameOf(waitForOne(first) ? first.onto : first.piece).toLowerCase();
-      return `Glue the ${first.pieces > 1 ? plural(comes) : comes} on`;
-    }
-    case 'thread':
-      return {
-        'ribbon pull': 'Thread the pull',
-        wire: 'Put the wire on',
-        ribbon: 'Tie the ribbon',
-        brad: 'Close with the brad',
-        tongue: 'Close with the tongue',
-      }[first.what];
-    case 'fold corners':
-      return 'Fold the corners';
-    case 'tuck':
-    case 'fold up':
-    case 'close':
-    case 'glue':
-      return operations.some(({ kind }) => kind === 'fold corners')
-        ? 'Fold the corners'
-        : operations.some((each) => each.kind === 'close' || (each.kind === 'tuck' && each.isLast))
-          ? 'Close the box'
-          : 'Fold it up';
-  }
-}
-
-/** What tells an assembly step from the others of its piece in the list. */
-export function assemblyLine(
-  operations: readonly [AssemblyOperation, ...AssemblyOperation[]],
-  nameOf: NameOf,
-): string {
-  const glues = operations.flatMap((each) => (each.kind === 'glue' ? [each] : []));
-  const [first] = glues;
-  const face = first?.faces[0];
-  if (first && face) {
-    const count = glues.reduce((sum, { faces }) => sum + faces.length, 0);
-    const what = `glue ${countInWords(count)} ${roleInWords(face.role, count)}`;
-    const last = glues.find(({ round }) => round !== undefined);
-    if (last?.round !== undefined)
-      return `${what}, the last ${countInWords(last.faces.length)} round the ${nameOf(last.round).toLowerCase()}`;
-    return face.role === 'seam' ? 'glue the seam' : what;
-  }
-  const [only] = operations;
-  switch (only.kind) {
-    case 'fold':
-      return 'fold and burnish';
-    case 'put in':
-      return operations.length === 1 ? 'gift in' : 'gift in, close the box';
-    case 'join':
-      return only.how === 'place'
-        ? 'in its place'
-        : `${only.how} the ${nameOf(only.onto).toLowerCase()}`;
-    case 'attach':
-      return `glue to the ${nameOf(only.onto).toLowerCase()}`;
-    default: {
-      const figure = assemblyFigure(operations, nameOf);
-      return `${figure.charAt(0).toLowerCase()}${figure.slice(1)}`;
-    }
   }
 }

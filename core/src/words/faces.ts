@@ -18,6 +18,10 @@ export function faceInWords(face: FaceName): string {
       return of ? 'lid' : 'top';
     case 'seam':
       return 'seam';
+    case 'arch':
+      return 'top';
+    case 'end':
+      return `${faces} end`;
     case 'wall': {
       if (nth !== undefined) return `${ordinalInWords(nth)} wall`;
       if (above !== undefined) return `${above} of the ${faces} wall`;
@@ -43,11 +47,13 @@ function isNumbered(face: FaceName | undefined): boolean {
 }
 
 /**
- * Faces as they follow one another across a piece: `left wall, floor and right wall`. Of many walls in a row
- * only their number is told, and where one of them stands for all, what it is.
+ * Faces as they follow one another across a piece: `left wall, floor and right wall`. Of many walls, or many
+ * panels of a handle, only their number is told, and where one wall stands for all, what it is.
  */
 export function rowOfFaces(faces: readonly FaceName[]): string {
-  const numbered = faces.filter((face) => face.role === 'wall' && isNumbered(face));
+  const walls = faces.filter((face) => face.role === 'wall' && isNumbered(face));
+  const arch = faces.filter(({ role }) => role === 'arch');
+  const numbered = arch.length > 1 ? arch : walls;
   if (numbered.length <= 1) {
     const row = faces.map((face) => {
       if (!isNumbered(face)) return faceInWords(face);
@@ -60,7 +66,7 @@ export function rowOfFaces(faces: readonly FaceName[]): string {
   return inRow(
     faces.flatMap((face) => {
       if (!numbered.includes(face)) return [faceInWords(face)];
-      return face === first ? [counted(numbered.length, 'wall')] : [];
+      return face === first ? [counted(numbered.length, roleInWords(face.role, 1))] : [];
     }),
   );
 }

@@ -11,6 +11,8 @@ const roles: Readonly<Record<CellRole, readonly [string, string]>> = {
   wall: ['wall', 'walls'],
   floor: ['floor', 'floors'],
   lid: ['lid panel', 'lid panels'],
+  arch: ['top panel', 'top panels'],
+  end: ['end', 'ends'],
   waste: ['edge', 'edges'],
 };
 

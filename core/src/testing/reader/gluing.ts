@@ -65,6 +65,7 @@ const others = [
   /^Thread a (?:loop of )?ribbon through .+\.$/,
   /^Knot or tape its ends on the inside\.$/,
   /^Bend a wire to a handle\.$/,
+  /^Bend it to an arch along its scores\.$/,
   /^Push its ends through .+ from the outside\.$/,
   /^Curl them up on the inside\.$/,
   /^Push the brad through .+ and spread its legs\.$/,

@@ -31,10 +31,10 @@ const ordinals = [
 /** The names in a row: `left wall, floor and right wall`, `nine walls and seam`. */
 function namesIn(row: string): readonly string[] {
   return row.split(/, | and /).flatMap((name) => {
-    const [, number] = /^(\w+) walls$/.exec(name) ?? [];
+    const [, number, panel] = /^(\w+) (wall|top panel)s$/.exec(name) ?? [];
     return number === undefined
       ? [name]
-      : Array.from({ length: countOf(number) }, (_, i) => `${ordinals[i] ?? ''} wall`);
+      : Array.from({ length: countOf(number) }, (_, i) => `${ordinals[i] ?? ''} ${panel ?? ''}`);
   });
 }
 

@@ -1,0 +1,103 @@
+import type { AssemblyOperation, FoldUpOperation, GlueOperation } from '../make/index.ts';
+import { foldedUp, waitForOne } from './assembly.ts';
+import { faceInWords } from './faces.ts';
+import { countInWords, plural } from './plain.ts';
+import { allInWords, roleInWords } from './roles.ts';
+import type { NameOf } from './said.ts';
+
+/** What is folded first where nothing is glued, to be read from two metres. */
+export function foldUpFigure(operation: FoldUpOperation): string {
+  const [part] = foldedUp(operation);
+  if (!part) return 'Fold it up';
+  const { verb, here, first } = part;
+  if (verb === 'Bend') return 'Bend it to an arch';
+  return here.length === 1
+    ? `${verb} the ${faceInWords(first)}`
+    : `${verb} the ${roleInWords(first.role, here.length)}`;
+}
+
+type Operations = readonly [AssemblyOperation, ...AssemblyOperation[]];
+
+/** What a step is about that glues nothing within its piece: what is glued to another one, else what comes first. */
+function mainOperation(operations: Operations): AssemblyOperation {
+  return operations.find(({ kind }) => kind === 'attach') ?? operations[0];
+}
+
+/** The figure of an assembly step: what is done, to be read from two metres. */
+export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
+  const glue = operations.find((each): each is GlueOperation => each.kind === 'glue');
+  const main = mainOperation(operations);
+  if (glue) {
+    const faces = operations.flatMap((each) => (each.kind === 'glue' ? each.faces : []));
+    const [face] = faces;
+    if (!face) return 'Glue';
+    return face.role === 'seam' ? 'Glue the seam' : `Glue ${allInWords(face.role, faces.length)}`;
+  }
+  switch (main.kind) {
+    case 'fold':
+      return main.folds === 1 ? 'Fold and burnish' : `Burnish ${countInWords(main.folds)} folds`;
+    case 'put in':
+      return operations.length === 1 ? 'Gift in' : 'Fill and close';
+    case 'join':
+      return main.how === 'over'
+        ? `${nameOf(main.piece)} on`
+        : main.how === 'into'
+          ? `${nameOf(main.piece)} in`
+          : `${nameOf(main.piece)} in place`;
+    case 'attach': {
+      const comes = nameOf(waitForOne(main) ? main.onto : main.piece).toLowerCase();
+      return `Glue the ${main.pieces > 1 ? plural(comes) : comes} on`;
+    }
+    case 'thread':
+      return {
+        'ribbon pull': 'Thread the pull',
+        wire: 'Put the wire on',
+        ribbon: 'Tie the ribbon',
+        brad: 'Close with the brad',
+        tongue: 'Close with the tongue',
+      }[main.what];
+    case 'fold corners':
+      return 'Fold the corners';
+    case 'tuck':
+    case 'fold up':
+    case 'close':
+    case 'glue':
+      return operations.some(({ kind }) => kind === 'fold corners')
+        ? 'Fold the corners'
+        : operations.some((each) => each.kind === 'close' || (each.kind === 'tuck' && each.isLast))
+          ? 'Close the box'
+          : 'Fold it up';
+  }
+}
+
+/** What tells an assembly step from the others of its piece in the list. */
+export function assemblyLine(operations: Operations, nameOf: NameOf): string {
+  const glues = operations.flatMap((each) => (each.kind === 'glue' ? [each] : []));
+  const [first] = glues;
+  const face = first?.faces[0];
+  if (first && face) {
+    const count = glues.reduce((sum, { faces }) => sum + faces.length, 0);
+    const what = `glue ${countInWords(count)} ${roleInWords(face.role, count)}`;
+    const last = glues.find(({ round }) => round !== undefined);
+    if (last?.round !== undefined)
+      return `${what}, the last ${countInWords(last.faces.length)} round the ${nameOf(last.round).toLowerCase()}`;
+    return face.role === 'seam' ? 'glue the seam' : what;
+  }
+  const main = mainOperation(operations);
+  switch (main.kind) {
+    case 'fold':
+      return 'fold and burnish';
+    case 'put in':
+      return operations.length === 1 ? 'gift in' : 'gift in, close the box';
+    case 'join':
+      return main.how === 'place'
+        ? 'in its place'
+        : `${main.how} the ${nameOf(main.onto).toLowerCase()}`;
+    case 'attach':
+      return `glue to the ${nameOf(main.onto).toLowerCase()}`;
+    default: {
+      const figure = assemblyFigure(operations, nameOf);
+      return `${figure.charAt(0).toLowerCase()}${figure.slice(1)}`;
+    }
+  }
+}
