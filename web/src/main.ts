@@ -2,6 +2,7 @@ import '@fontsource-variable/bricolage-grotesque/index.css';
 import '@fontsource-variable/commissioner/index.css';
 import './style/tokens.css';
 import './style/base.css';
+import './style/drawings.css';
 import { createPinia } from 'pinia';
 import PrimeVue from 'primevue/config';
 import { createApp } from 'vue';

@@ -53,6 +53,9 @@ export function roomOf({ across, deep, high }: Extents): Cavity {
   return boxRoom(toMillimetres(across), toMillimetres(deep), toMillimetres(high));
 }
 
+/** A tray that something goes over: all that is glued lies inside, so that nothing rubs on it. */
+export const smoothTray = { id: 'tray', paper: 0, tabsOn: 'sides', tabsLie: 'inside' } as const;
+
 /** The tray that the gift with its room needs; more card may lie inside its walls than its own tabs. */
 export function giftTray(
   asked: Brief,

@@ -8,6 +8,8 @@ import type { PieceTemplate, SizeOf, StyleAnswer, StyleBrief } from './brief.ts'
 import { roomOf } from './gift-tray.ts';
 import { leastWall, section } from './sections.ts';
 import {
+  gluedEnd,
+  gluedFlaps,
   tubePanels,
   tubePart,
   tubeStacks,
@@ -84,6 +86,25 @@ export function finishTube(
       high: minus(size(wall.id), times(card, (ends.bottom + ends.top) / 2)),
     }),
   };
+}
+
+/** The same tube with its top, over a bottom of glued flaps whose section comes with it. */
+export function standOnGluedFlaps(
+  brief: StyleBrief<unknown>,
+  tube: GiftTube,
+  {
+    ends,
+    ...plain
+  }: {
+    readonly id: string;
+    readonly name: string;
+    readonly top: TubeEnd;
+    readonly ends: EndCards;
+  },
+): { readonly finished: FinishedTube; readonly flaps: Section } {
+  const flaps = gluedFlaps(brief, `${plain.id} bottom`);
+  const bottom = gluedEnd(flaps.id, tube.panels.floor, tubeStages.bottom);
+  return { finished: finishTube(tube, { ...plain, bottom }, ends), flaps };
 }
 
 /** Stages of a tube that is all there is of a box: its bottom, standing up, the gift, its top. */

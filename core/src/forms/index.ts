@@ -69,7 +69,7 @@ export {
   type TubeEnd,
   type TubePanels,
 } from './tube.ts';
-export { giftTray, openTray, roomOf, withCutouts } from './gift-tray.ts';
+export { giftTray, openTray, roomOf, smoothTray, withCutouts } from './gift-tray.ts';
 export { trayInside } from './tray-inside.ts';
 export { lidTray, lidWallTarget } from './lid-tray.ts';
 export {
@@ -81,7 +81,7 @@ export {
   tuckFlap,
   tuckRoom,
 } from './closing.ts';
-export { finishTube, giftTube, tubeAnswer, tubeStages } from './gift-tube.ts';
+export { finishTube, giftTube, standOnGluedFlaps, tubeAnswer, tubeStages } from './gift-tube.ts';
 export {
   hookReach,
   hookSlits,

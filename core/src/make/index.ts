@@ -28,7 +28,7 @@ export {
   type QuarterTurns,
 } from './lying.ts';
 export { missingTools, type MissingTool } from './missing-tools.ts';
-export type { FlatOperation, Operation } from './operation.ts';
+export { isFlatOperation, type FlatOperation, type Operation } from './operation.ts';
 export type {
   AssemblyOperation,
   AttachOperation,

@@ -24,3 +24,21 @@ export type FlatOperation =
 
 /** One thing that is done: from taking sheets apart to closing the box round its gift. */
 export type Operation = CutOperation | FlatOperation | AssemblyOperation;
+
+const flatKinds: ReadonlySet<Operation['kind']> = new Set<FlatOperation['kind']>([
+  'punch',
+  'score',
+  'mark',
+  'slanted score',
+  'slit',
+  'cut away',
+  'cut to shape',
+  'taper',
+  'round',
+  'cut out',
+]);
+
+/** Whether something is done to a piece while it lies flat, after it is cut and before it is folded. */
+export function isFlatOperation(operation: Operation): operation is FlatOperation {
+  return flatKinds.has(operation.kind);
+}

@@ -9,6 +9,7 @@ import {
   openTray,
   overturned,
   section,
+  smoothTray,
   trayStacks,
   trayTemplate,
   valley,
@@ -50,11 +51,8 @@ function wireHoles(wall: Length, across: Length, deep: Length): readonly Cutout[
 
 function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const gift = giftTray(brief, {
-    id: 'tray',
+    ...smoothTray,
     name: 'Basket',
-    paper: 0,
-    tabsOn: 'sides',
-    tabsLie: 'inside',
   });
   const { tray, wall } = gift;
   const { floor } = tray;

@@ -11,6 +11,7 @@ import {
   seamTaper,
   section,
   sitting,
+  smoothTray,
   trayStacks,
   trayTemplate,
   valley,
@@ -88,12 +89,9 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { thickness: card, gaps } = paperFor(brief.papers, 1);
   // The tray slides front to back; its front is the drawn bottom.
   const gift = giftTray(brief, {
-    id: 'tray',
+    ...smoothTray,
     name: 'Tray',
-    paper: 0,
     copies: trays,
-    tabsOn: 'sides',
-    tabsLie: 'inside',
     ...(pull === 'notch' && { thumb: 'front' }),
   });
   const { tray, wall } = gift;

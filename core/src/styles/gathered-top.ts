@@ -1,13 +1,11 @@
 import { z } from 'zod';
 import {
-  finishTube,
   gatheredEnd,
   giftTube,
-  gluedEnd,
-  gluedFlaps,
   noNarrowerThan,
   pleatWidth,
   section,
+  standOnGluedFlaps,
   tubeAnswer,
   tubeStages,
   type StyleAnswer,
@@ -39,20 +37,15 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     target: largest(least, times(narrow.target, share)),
     weight: 0.2,
   });
-  const flaps = gluedFlaps(brief, 'box bottom');
-  const box = finishTube(
-    tube,
-    {
-      id: 'box',
-      name: 'Box',
-      top: gatheredEnd(collar.id, floor, tubeStages.top),
-      bottom: gluedEnd(flaps.id, floor, tubeStages.bottom),
-    },
+  const { finished, flaps } = standOnGluedFlaps(brief, tube, {
+    id: 'box',
+    name: 'Box',
+    top: gatheredEnd(collar.id, floor, tubeStages.top),
     ends,
-  );
+  });
   return tubeAnswer({
     tube,
-    finished: box,
+    finished,
     ends: [collar, flaps],
     closes: () => 'gathered',
   });

@@ -1,11 +1,9 @@
 import { z } from 'zod';
 import {
-  finishTube,
   giftTube,
-  gluedEnd,
-  gluedFlaps,
   overlappedEnd,
   section,
+  standOnGluedFlaps,
   tubeAnswer,
   tubeStages,
   type StyleAnswer,
@@ -32,21 +30,16 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     }),
     most: deep.least,
   };
-  const flaps = gluedFlaps(brief, 'box bottom');
-  const box = finishTube(
-    tube,
-    {
-      id: 'box',
-      name: 'Box',
-      top: overlappedEnd(flap.id, floor, tubeStages.top, brief.options.edge),
-      bottom: gluedEnd(flaps.id, floor, tubeStages.bottom),
-    },
+  const { finished, flaps } = standOnGluedFlaps(brief, tube, {
+    id: 'box',
+    name: 'Box',
+    top: overlappedEnd(flap.id, floor, tubeStages.top, brief.options.edge),
     ends,
-  );
+  });
   // Each of the two reaches past the middle.
   return tubeAnswer({
     tube,
-    finished: box,
+    finished,
     ends: [flap, flaps],
     smaller: [{ less: floor.deep, more: flap.id, moreTimes: 2, by: millimetres(1) }],
   });

@@ -1,12 +1,10 @@
 import { z } from 'zod';
 import {
-  finishTube,
   giftTube,
-  gluedEnd,
-  gluedFlaps,
   pinchedEnd,
   pinchesSides,
   section,
+  standOnGluedFlaps,
   tubeAnswer,
   tubeStages,
   type StyleAnswer,
@@ -48,26 +46,21 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     weight: 0.1,
   });
   const folds = brief.options.closing === 'fold over';
-  const flaps = gluedFlaps(brief, 'bag bottom');
-  const bag = finishTube(
-    tube,
-    {
-      id: 'bag',
-      name: 'Bag',
-      top: pinchedEnd({
-        gable: gable.id,
-        fin: fin.id,
-        ...(folds && { over: over.id }),
-        floor,
-        begins: tubeStages.top,
-      }),
-      bottom: gluedEnd(flaps.id, floor, tubeStages.bottom),
-    },
+  const { finished, flaps } = standOnGluedFlaps(brief, tube, {
+    id: 'bag',
+    name: 'Bag',
+    top: pinchedEnd({
+      gable: gable.id,
+      fin: fin.id,
+      ...(folds && { over: over.id }),
+      floor,
+      begins: tubeStages.top,
+    }),
     ends,
-  );
+  });
   return tubeAnswer({
     tube,
-    finished: bag,
+    finished,
     ends: [gable, fin, ...(folds ? [over] : []), flaps],
     smaller: folds ? [{ less: over.id, more: fin.id, by: millimetres(1) }] : [],
     closes: (size) =>

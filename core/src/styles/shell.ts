@@ -13,6 +13,7 @@ import {
   section,
   sectionsOver,
   sitting,
+  smoothTray,
   tabTaper,
   trayStacks,
   trayTemplate,
@@ -137,11 +138,8 @@ function frontCutouts({
 function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { thickness: card, gaps } = paperFor(brief.papers, 1);
   const inner = giftTray(brief, {
-    id: 'tray',
+    ...smoothTray,
     name: 'Inner tray',
-    paper: 0,
-    tabsOn: 'sides',
-    tabsLie: 'inside',
   });
   const { floor } = inner.tray;
   // Beside the tray's own walls the cover has its card, and tabs behind its fronts.

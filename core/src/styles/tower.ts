@@ -13,6 +13,7 @@ import {
   lidTray,
   marksWindow,
   sectionsOver,
+  smoothTray,
   trayStacks,
   trayTemplate,
   valley,
@@ -45,12 +46,9 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { trays, capDepth } = brief.options;
   const { thickness: card, gaps } = paperFor(brief.papers, 1);
   const inner = giftTray(brief, {
-    id: 'tray',
+    ...smoothTray,
     name: 'Tray',
-    paper: 0,
     copies: trays,
-    tabsOn: 'sides',
-    tabsLie: 'inside',
   });
   const { floor } = inner.tray;
   const between = evenLayers(plus(inner.card, card));

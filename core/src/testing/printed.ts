@@ -1,6 +1,7 @@
 import {
   cutListEntry,
   formatWithUnit,
+  isFlatOperation,
   markWords,
   momentFigure,
   noteBefore,
@@ -22,24 +23,15 @@ function inLines(text: string): readonly string[] {
 function figuresOf(step: Step, telling: Telling): readonly string[] {
   if (step.kind === 'cut') return [];
   return step.operations.flatMap((operation): readonly string[] => {
-    switch (operation.kind) {
-      case 'score':
-      case 'mark':
-        return operation.marks.map((mark) => {
-          const { figure, words } = markWords(mark, operation, telling.kit);
-          return words === '' ? figure : `${figure}, ${words}`;
-        });
-      case 'slanted score':
-      case 'slit':
-      case 'cut away':
-      case 'cut to shape':
-      case 'taper':
-      case 'round':
-      case 'cut out':
-        return [];
-      default:
-        return [momentFigure(operation, telling)];
-    }
+    if (operation.kind === 'score' || operation.kind === 'mark')
+      return operation.marks.map((mark) => {
+        const { figure, words } = markWords(mark, operation, telling.kit);
+        return words === '' ? figure : `${figure}, ${words}`;
+      });
+    // What is punched is told line by line; any other work on flat card is one moment.
+    if (operation.kind === 'punch' || !isFlatOperation(operation))
+      return [momentFigure(operation, telling)];
+    return [];
   });
 }
 

@@ -14,6 +14,7 @@ import { useEventListener } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import OpeningNote from '../parts/OpeningNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import Choice from '../parts/Choice.vue';
 import MadeNote from '../rescue/MadeNote.vue';
@@ -99,6 +100,11 @@ const trouble = computed(() => {
     : undefined;
 });
 
+const turns = computed(() => [
+  { label: 'Undo', keys: 'Ctrl Z', icon: Undo2, can: project.canUndo, turn: project.undo },
+  { label: 'Redo', keys: 'Ctrl Shift Z', icon: Redo2, can: project.canRedo, turn: project.redo },
+]);
+
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const inText = event.target instanceof HTMLInputElement && event.target.type === 'text';
   if (inText || !(event.ctrlKey || event.metaKey)) return;
@@ -155,24 +161,16 @@ async function keepBoth(): Promise<void> {
       </template>
       <template v-if="project.document" #tools>
         <Button
+          v-for="{ label, keys, icon, can, turn } in turns"
+          :key="label"
           text
           size="small"
           severity="secondary"
-          aria-label="Undo"
-          title="Undo (Ctrl Z)"
-          :disabled="!project.canUndo"
-          @click="project.undo()"
-          ><Undo2 :size="18"
-        /></Button>
-        <Button
-          text
-          size="small"
-          severity="secondary"
-          aria-label="Redo"
-          title="Redo (Ctrl Shift Z)"
-          :disabled="!project.canRedo"
-          @click="project.redo()"
-          ><Redo2 :size="18"
+          :aria-label="label"
+          :title="`${label} (${keys})`"
+          :disabled="!can"
+          @click="turn()"
+          ><component :is="icon" :size="18"
         /></Button>
         <Choice
           label="Ruler"
@@ -245,21 +243,7 @@ async function keepBoth(): Promise<void> {
         />
       </CutList>
     </main>
-    <main v-else class="waiting">
-      <p v-if="project.openState.kind === 'opening'" class="quiet" role="status">
-        Getting the box from the shelf…
-      </p>
-      <template v-else-if="project.openState.kind === 'missing'">
-        <h1>This box is not on the shelf</h1>
-        <p>It may have been deleted, or the address is not whole.</p>
-        <Button label="Back to the shelf" @click="router.push('/')" />
-      </template>
-      <template v-else-if="project.openState.kind === 'failed'">
-        <h1>The box can’t be opened</h1>
-        <p>{{ project.openState.message }}</p>
-        <Button label="Try again" @click="project.open(id)" />
-      </template>
-    </main>
+    <OpeningNote v-else :state="project.openState" @retry="project.open(id)" />
     <VerdictBar
       v-if="project.openState.kind === 'open' && project.shown"
       :plan="project.shown.plan"
@@ -300,14 +284,6 @@ async function keepBoth(): Promise<void> {
   position: relative;
   background: var(--mat);
   grid-column: 2 / -1;
-}
-
-.waiting {
-  flex: 1;
-  display: grid;
-  place-content: center;
-  justify-items: center;
-  gap: 12px;
 }
 
 @media (max-width: 1100px) {

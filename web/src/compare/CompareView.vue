@@ -15,6 +15,7 @@ import {
 import { computed, onBeforeUnmount, ref, shallowReactive, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import MeasureText from '../parts/MeasureText.vue';
+import OpeningNote from '../parts/OpeningNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useOpenProject } from '../stores/open-project.ts';
 import StyleCard from './StyleCard.vue';
@@ -141,18 +142,11 @@ async function take(compared: Compared): Promise<void> {
         No kind of box meets all of these for this gift. Take one of the wishes back.
       </p>
     </main>
-    <main v-else class="waiting">
-      <p class="quiet" role="status">Getting the box from the shelf…</p>
-    </main>
+    <OpeningNote v-else :state="project.openState" @retry="project.open(id)" />
   </div>
 </template>
 
 <style scoped>
-.view {
-  min-height: 100dvh;
-  background: var(--paper);
-}
-
 header {
   display: flex;
   flex-wrap: wrap;
@@ -220,8 +214,7 @@ h1 {
   background: var(--rule);
 }
 
-.none,
-.waiting {
+.none {
   padding: 60px 20px;
   text-align: center;
 }

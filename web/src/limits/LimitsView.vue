@@ -24,6 +24,7 @@ import { RouterLink } from 'vue-router';
 import BoxPicture from '../fold/BoxPicture.vue';
 import MeasureText from '../parts/MeasureText.vue';
 import Pick from '../parts/Pick.vue';
+import OpeningNote from '../parts/OpeningNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useOpenProject } from '../stores/open-project.ts';
 import { useLimits } from './limits.ts';
@@ -203,9 +204,7 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
         />
       </section>
     </main>
-    <main v-else class="waiting">
-      <p class="quiet" role="status">Getting the box from the shelf…</p>
-    </main>
+    <OpeningNote v-else :state="project.openState" @retry="project.open(id)" />
   </div>
 </template>
 
@@ -213,8 +212,6 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
 .view {
   display: flex;
   flex-direction: column;
-  min-height: 100dvh;
-  background: var(--paper);
 }
 
 .name {
@@ -325,8 +322,7 @@ label {
   margin-left: auto;
 }
 
-.none,
-.waiting {
+.none {
   padding: 60px 20px;
   text-align: center;
 }

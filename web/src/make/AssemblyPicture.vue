@@ -202,7 +202,7 @@ const thread = computed(() => {
 </script>
 
 <template>
-  <div ref="frame" class="frame">
+  <div ref="frame" class="filled-frame">
     <FacesDrawing
       class="drawing"
       :faces="picture.faces"
@@ -250,18 +250,6 @@ const thread = computed(() => {
 </template>
 
 <style scoped>
-.frame {
-  position: relative;
-  height: 100%;
-}
-
-.drawing {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-}
-
 path {
   stroke-linejoin: round;
   vector-effect: non-scaling-stroke;

@@ -23,7 +23,7 @@ const picture = computed(() => drawnAt(share.value));
 </script>
 
 <template>
-  <div class="frame">
+  <div class="filled-frame">
     <FacesDrawing
       class="drawing"
       :faces="picture.faces"
@@ -33,17 +33,3 @@ const picture = computed(() => drawnAt(share.value));
     />
   </div>
 </template>
-
-<style scoped>
-.frame {
-  position: relative;
-  height: 100%;
-}
-
-.drawing {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-}
-</style>

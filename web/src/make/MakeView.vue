@@ -7,6 +7,7 @@ import { RouterLink } from 'vue-router';
 import MadeNote from '../rescue/MadeNote.vue';
 import RescueDialog from '../rescue/RescueDialog.vue';
 import { useMaking } from '../stores/making.ts';
+import OpeningNote from '../parts/OpeningNote.vue';
 import { useOpenProject } from '../stores/open-project.ts';
 import CopyCount from './CopyCount.vue';
 import FoldPicture from './FoldPicture.vue';
@@ -129,12 +130,11 @@ const boxesMade = computed(() => {
 <template>
   <div class="make">
     <MakeBar :id="id" :name="project.document?.name" :sentence="words?.text ?? ''" />
-    <p v-if="project.openState.kind === 'missing'" class="state">
-      This box is not on the shelf any more. <RouterLink to="/">Back to the shelf</RouterLink>
-    </p>
-    <p v-else-if="project.openState.kind === 'failed'" class="state">
-      {{ project.openState.message }}
-    </p>
+    <OpeningNote
+      v-if="project.openState.kind !== 'open'"
+      :state="project.openState"
+      @retry="project.open(id)"
+    />
     <div v-else-if="problem !== undefined" class="state">
       <p><b>This box can’t be made yet.</b></p>
       <p>{{ problem }}</p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   cutSizeOf,
+  isFlatOperation,
   litBy,
   litCutouts,
   toMillimetres,
@@ -51,18 +52,10 @@ const lit = computed(() =>
         };
       case 'thread':
         return litCutouts(operation.cutouts, props.piece);
-      case 'score':
-      case 'mark':
-      case 'slanted score':
-      case 'slit':
-      case 'cut away':
-      case 'cut to shape':
-      case 'taper':
-      case 'round':
-      case 'cut out':
-        return litBy(operation, props.piece);
       default:
-        return { lines: [], areas: [] };
+        return isFlatOperation(operation)
+          ? litBy(operation, props.piece)
+          : { lines: [], areas: [] };
     }
   }),
 );
@@ -75,7 +68,7 @@ const areas = computed(() =>
 </script>
 
 <template>
-  <div ref="frame" class="frame">
+  <div ref="frame" class="measured-frame">
     <svg
       :width="(size.across + 2 * border) * scale"
       :height="(size.down + 2 * border) * scale"
@@ -106,14 +99,6 @@ const areas = computed(() =>
 </template>
 
 <style scoped>
-.frame {
-  display: flex;
-  align-items: flex-start;
-  min-width: 0;
-  min-height: 0;
-  height: 100%;
-}
-
 svg {
   overflow: visible;
 }

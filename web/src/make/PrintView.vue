@@ -14,6 +14,7 @@ import {
 import { Printer } from '@lucide/vue';
 import Button from 'primevue/button';
 import { computed, onBeforeUnmount, watch } from 'vue';
+import OpeningNote from '../parts/OpeningNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import MatMeasures from '../parts/MatMeasures.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
@@ -96,7 +97,12 @@ function print(): void {
         <Button size="small" @click="print"><Printer :size="16" />Print</Button>
       </template>
     </TopBar>
-    <p v-if="project.problems[0]" class="state">{{ project.problems[0].message }}</p>
+    <OpeningNote
+      v-if="project.openState.kind !== 'open'"
+      :state="project.openState"
+      @retry="project.open(id)"
+    />
+    <p v-else-if="project.problems[0]" class="state">{{ project.problems[0].message }}</p>
     <article v-else-if="shown && kit && layout && making.job" class="sheet">
       <header>
         <h1>{{ project.document?.name }}</h1>
@@ -141,7 +147,6 @@ function print(): void {
 
 <style scoped>
 .view {
-  min-height: 100dvh;
   background: var(--ground);
 }
 

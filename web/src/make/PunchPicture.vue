@@ -184,8 +184,10 @@ const turnWords = computed(() => {
         :scale="scale"
       />
       <g v-for="mark in named" :key="mark.name">
-        <line class="tick" :x1="mark.x" :x2="mark.x" y1="-8" y2="0" />
-        <text :x="mark.x" y="-10.5" :font-size="15 * grain">{{ mark.name }}</text>
+        <line class="ruler-tick" :x1="mark.x" :x2="mark.x" y1="-8" y2="0" />
+        <text class="ruler-figure" :x="mark.x" y="-10.5" :font-size="15 * grain">{{
+          mark.name
+        }}</text>
       </g>
       <g class="piece" :style="placed">
         <rect class="card" x="0" y="0" :width="sheet" :height="tall" :fill="colour" />
@@ -206,18 +208,6 @@ const turnWords = computed(() => {
 </template>
 
 <style scoped>
-.tick {
-  stroke: var(--ink);
-  stroke-width: calc(1.4px * var(--grain));
-}
-
-text {
-  font-family: var(--figures);
-  font-weight: 700;
-  text-anchor: middle;
-  fill: var(--ink);
-}
-
 .casing {
   stroke: var(--ink);
   stroke-width: calc(6.5px * var(--grain));

@@ -26,7 +26,7 @@ const tall = computed(() => Math.max(props.down, height.value / scale.value));
 </script>
 
 <template>
-  <div ref="frame" class="frame">
+  <div ref="frame" class="measured-frame frame">
     <svg
       :width="across * scale"
       :height="tall * scale"
@@ -42,11 +42,6 @@ const tall = computed(() => Math.max(props.down, height.value / scale.value));
 
 <style scoped>
 .frame {
-  display: flex;
-  align-items: flex-start;
-  min-width: 0;
-  min-height: 0;
-  height: 100%;
   overflow: hidden;
   /* The knob stands over the tool's edge. */
   margin: -12px;

@@ -43,8 +43,8 @@ const marks = computed(() =>
         y1="0"
         :y2="grooves"
       />
-      <line class="tick" :x1="mark.x" :x2="mark.x" :y1="-heights[mark.kind]" y2="0" />
-      <text v-if="mark.figure" :x="mark.x" y="-10.5" :font-size="15 * grain">
+      <line class="ruler-tick" :x1="mark.x" :x2="mark.x" :y1="-heights[mark.kind]" y2="0" />
+      <text v-if="mark.figure" class="ruler-figure" :x="mark.x" y="-10.5" :font-size="15 * grain">
         {{ mark.figure }}
       </text>
     </g>
@@ -60,17 +60,5 @@ const marks = computed(() =>
 .groove.figure {
   stroke: #a9bdb4;
   stroke-width: calc(1.6px * var(--grain));
-}
-
-.tick {
-  stroke: var(--ink);
-  stroke-width: calc(1.4px * var(--grain));
-}
-
-text {
-  font-family: var(--figures);
-  font-weight: 700;
-  text-anchor: middle;
-  fill: var(--ink);
 }
 </style>

@@ -164,7 +164,6 @@ onMounted(load);
 
 <style scoped>
 .view {
-  min-height: 100dvh;
   background: var(--ground);
 }
 
