@@ -45,10 +45,9 @@ function clip(ring: readonly Vector[], { normal, reach }: HalfSpace): readonly V
     const a = dot(normal, here) - reach;
     const b = dot(normal, next) - reach;
     if (a <= 0) kept.push(here);
-    if (a < 0 !== b < 0 && a !== b) {
-      const share = a / (a - b);
-      if (share > 0 && share < 1) kept.push(add(here, scale(subtract(next, here), share)));
-    }
+    // Where the two lie on different sides, it is the share at which their edge goes through.
+    const share = a / (a - b);
+    if (share > 0 && share < 1) kept.push(add(here, scale(subtract(next, here), share)));
   });
   return kept;
 }
