@@ -26,9 +26,9 @@ export interface Carrying {
 }
 
 /**
- * The parts that are carried by another one. Of two that come into the box together it is the one without
- * flaps of its own that is carried, as a plate by its ring; else the one that is finished first, as a tray by
- * a wrapper that still lies flat.
+ * The parts that are carried by another one. Of two that come into the box together it is the one that flaps
+ * are glued to, as a plate by the flaps of its ring; else the one whose face is glued to the other, as a
+ * tray to a wrapper that still lies flat.
  */
 export function carryingsOf(box: FoldingBox): readonly Carrying[] {
   const partOf = (id: string) => box.parts.find(({ part }) => part.id === id);
@@ -76,6 +76,8 @@ export function heldBefore(carrying: Carrying, pose: Pick<PartPose, 'place' | 'p
   const { part, by, face, side } = carrying;
   const { out } = faceFrame(by, face, pose);
   const { width, height } = cutSizeOf(part.piece.grid);
+  // More than half its longer side away, so that it is clear of the face however it is turned, and a little
+  // more, so that a small part is seen to move as well.
   const far = toMillimetres(largest(width, height)) * 0.6 + 20;
   return shifted(carriedPlace(carrying, pose), scale(out, side === 'drawn face' ? far : -far));
 }

@@ -109,4 +109,20 @@ onMounted(() => {
     display: none;
   }
 }
+
+@media (min-width: 561px) and (max-width: 920px) and (max-height: 520px) {
+  .bar {
+    flex-wrap: nowrap;
+  }
+
+  .bar :deep(nav a) {
+    padding: 5px 8px;
+    white-space: nowrap;
+  }
+
+  .name,
+  .quiet {
+    display: none;
+  }
+}
 </style>

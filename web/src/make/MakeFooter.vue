@@ -52,7 +52,7 @@ footer :deep(.big:focus-visible) {
   outline-offset: 2px;
 }
 
-@media (max-width: 560px) {
+@media (max-width: 560px), (max-height: 520px) {
   footer {
     position: sticky;
     bottom: 0;
@@ -60,7 +60,21 @@ footer :deep(.big:focus-visible) {
     padding: 10px 16px;
     background: var(--mat);
   }
+}
 
+@media (min-width: 561px) and (max-height: 520px) {
+  footer {
+    margin-bottom: 0;
+    padding: 6px 16px;
+  }
+
+  footer :deep(.big) {
+    min-height: 44px;
+    line-height: 44px;
+  }
+}
+
+@media (max-width: 560px) {
   .left {
     display: none;
   }

@@ -89,4 +89,19 @@ p {
     font-size: 16px;
   }
 }
+
+@media (min-width: 561px) and (max-height: 520px) {
+  h1 {
+    font-size: 40px;
+  }
+
+  h1.long {
+    font-size: 26px;
+  }
+
+  p {
+    margin-top: 4px;
+    font-size: 16px;
+  }
+}
 </style>

@@ -384,4 +384,37 @@ header {
     gap: 10px;
   }
 }
+
+/* A phone that lies on its side: the picture stands beside the words. */
+@media (min-width: 561px) and (max-height: 520px) {
+  .bench {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    align-content: start;
+    gap: 8px 16px;
+    padding: 8px 16px 0;
+  }
+
+  .bench > * {
+    grid-column: 1 / -1;
+  }
+
+  .bench > header {
+    grid-column: 1;
+    flex-wrap: wrap;
+    gap: 8px;
+  }
+
+  .bench > .tool-drawing {
+    position: sticky;
+    top: 8px;
+    grid-column: 2;
+    align-self: start;
+  }
+
+  .tool-drawing > :not(.picture) {
+    height: calc(100dvh - 130px);
+    min-height: 150px;
+  }
+}
 </style>

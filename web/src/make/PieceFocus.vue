@@ -10,10 +10,11 @@ import {
   type Operation,
   type Piece,
 } from '@rangoli/core';
-import { useElementSize } from '@vueuse/core';
+
 import { computed, useTemplateRef } from 'vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import { drawPiece } from '../parts/piece-paths.ts';
+import { useFrameSize } from '../parts/use-frame-size.ts';
 
 /** A piece laid out large, as it is when the step begins, with what is to be done to it lit. */
 const props = defineProps<{
@@ -24,7 +25,7 @@ const props = defineProps<{
 }>();
 
 const frame = useTemplateRef('frame');
-const { width, height } = useElementSize(frame, { width: 840, height: 440 });
+const { width, height } = useFrameSize(frame);
 const size = computed(() => {
   const { width: across, height: down } = cutSizeOf(props.piece.grid);
   return { across: toMillimetres(across), down: toMillimetres(down) };

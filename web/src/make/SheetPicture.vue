@@ -9,9 +9,10 @@ import {
   type SheetCut,
   type CutOperation,
 } from '@rangoli/core';
-import { useElementSize } from '@vueuse/core';
+
 import { computed, useTemplateRef } from 'vue';
 import { isDark } from '../parts/colour.ts';
+import { useFrameSize } from '../parts/use-frame-size.ts';
 
 /** The sheets that are cut, with what lies where, and the cuts at hand lit. */
 const props = defineProps<{
@@ -22,7 +23,7 @@ const props = defineProps<{
 }>();
 
 const frame = useTemplateRef('frame');
-const { width, height } = useElementSize(frame, { width: 840, height: 440 });
+const { width, height } = useFrameSize(frame);
 
 const use = computed(() =>
   sheetsFor(props.plan, props.request.papers, props.boxes).find(

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
+import { useFrameSize } from '../parts/use-frame-size.ts';
 
 /**
  * A tool as it lies in front of the maker, drawn as large as there is room: its ruler on top, the card under
@@ -17,7 +17,7 @@ const props = defineProps<{
 }>();
 
 const frame = useTemplateRef('frame');
-const { width, height } = useElementSize(frame, { width: 840, height: 440 });
+const { width, height } = useFrameSize(frame);
 
 const scale = computed(() => Math.min(width.value / props.across, height.value / props.down));
 const grain = computed(() => 1 / scale.value);
