@@ -9,6 +9,7 @@ import ts from 'typescript-eslint';
  * index only.
  */
 const coreRooms = {
+  keeping: [],
   length: [],
   gift: ['length'],
   gaps: ['length'],

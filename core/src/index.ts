@@ -1,3 +1,4 @@
+export * from './keeping/index.ts';
 export * from './length/index.ts';
 export * from './gift/index.ts';
 export * from './paper/index.ts';

@@ -71,6 +71,16 @@ export {
   withDone,
   type Progress,
 } from './progress.ts';
+export {
+  mergeFacts,
+  noFacts,
+  progressFactsSchema,
+  progressOf,
+  storedProgressSchema,
+  tell,
+  type Moment,
+  type ProgressFacts,
+} from './progress-facts.ts';
 export { lineFromMark, linesAtCorner } from './on-punch-board.ts';
 export { scoreRun, type ScoreRun } from './score-run.ts';
 export {

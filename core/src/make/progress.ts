@@ -7,7 +7,7 @@ import type { Bench, Step } from './step.ts';
 export const mostBoxes = 200;
 
 /** What so many pieces took, counted in the usual time of their step. */
-const spentSchema = z.object({
+export const spentSchema = z.object({
   usualTimes: z.number().nonnegative(),
   copies: z.int().nonnegative(),
 });

@@ -1,0 +1,1 @@
+export { mergeChanges, type Clash, type Merged } from './merge-changes.ts';
