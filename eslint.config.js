@@ -37,7 +37,7 @@ const coreRooms = {
     'make',
     'request',
   ],
-  words: ['length', 'paper', 'tools', 'piece', 'make', 'request', 'planning'],
+  words: ['keeping', 'length', 'paper', 'tools', 'piece', 'make', 'request', 'planning'],
   compare: ['length', 'gift', 'piece', 'styles', 'make', 'request', 'planning'],
   trial: ['length', 'paper', 'request', 'planning'],
   rescue: ['length', 'paper', 'piece', 'make', 'request', 'planning', 'words', 'compare'],

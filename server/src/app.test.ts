@@ -5,21 +5,28 @@ import { join } from 'node:path';
 import {
   inches,
   newProject,
-  noLessons,
+  noFacts,
   noProgress,
+  progressFactsSchema,
+  progressOf,
   projectDocumentSchema,
   shippedToolbox,
   stockPaper,
+  tell,
+  toolboxOf,
+  toolItemSchema,
+  type ProgressFacts,
 } from '@rangoli/core';
 import { pino } from 'pino';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { createApp } from './app.ts';
+import { migrations } from './database/migrations.ts';
 import { openDatabase, type Database } from './database/index.ts';
 import { demoProjects, seedDemo } from './demo/index.ts';
 import { ProgressStore } from './progress/index.ts';
 import { ProjectStore } from './projects/index.ts';
-import { keptLessons, keptToolbox } from './kept/index.ts';
+import { lessonItems, toolItems } from './items/index.ts';
 
 const projectSchema = z.object({
   id: z.string(),
@@ -48,8 +55,8 @@ async function open(): Promise<void> {
   const app = createApp({
     store: new ProjectStore(database),
     progress: new ProgressStore(database),
-    toolbox: keptToolbox(database),
-    lessons: keptLessons(database),
+    tools: toolItems(database),
+    lessons: lessonItems(database),
     logger: pino({ level: 'silent' }),
     client: join(folder, 'no-client'),
   });
@@ -195,77 +202,239 @@ describe('boxes on the server', () => {
   });
 });
 
+describe('a body that is no box', () => {
+  it('is refused by its fields and never breaks the server, whatever numbers are in it', async () => {
+    const { box } = newProject('inch');
+    const beyond = [2 ** 53, 1e300, -(2 ** 53), 5e15, 0.5, -1];
+    const spoilt = beyond.flatMap((length) => [
+      { ...box, gift: { shape: 'block', across: length, deep: length, high: length } },
+      { ...box, made: [{ piece: 'base', way: 'across', cut: length, marks: [] }] },
+      {
+        ...box,
+        made: [{ piece: 'base', way: 'across', cut: 1000, marks: [{ mark: 1, at: length }] }],
+      },
+      { ...box, kit: { ...box.kit, board: { ...box.kit.board, pitch: length } } },
+    ]);
+    for (const each of spoilt) {
+      const document = { version: 1, name: 'Too much', box: each };
+      const response = await send('POST', '', { document });
+      expect([201, 422]).toContain(response.status);
+      if (response.status === 422) {
+        const { errors = [] } = await problemOf(response);
+        expect(errors.length).toBeGreaterThan(0);
+      }
+    }
+  });
+
+  it('is told in twenty sentences at the most, in no time, however much is wrong', async () => {
+    const { box } = newProject('inch');
+    const crowd = (count: number) => ({
+      document: { version: 1, name: 'Many', box: { ...box, papers: Array(count).fill({}) } },
+    });
+    for (const count of [500, 60_000]) {
+      const begun = performance.now();
+      const problem = await problemOf(await send('POST', '', crowd(count)));
+      expect(problem.status).toBe(422);
+      expect(problem.errors?.length ?? 0).toBeLessThanOrEqual(20);
+      expect(performance.now() - begun).toBeLessThan(2000);
+    }
+  });
+});
+
+describe('a row that can’t be read', () => {
+  it('is set aside and named, and all the others open', async () => {
+    const { id } = await create('Hand lens');
+    const broken = [
+      { id: 'broken', document: '{"version":1,"na' },
+      { id: 'future', document: JSON.stringify({ version: 9, name: 'From the future' }) },
+    ];
+    for (const { id: lost, document } of broken)
+      await database('projects').insert({
+        id: lost,
+        revision: 1,
+        document,
+        created_at: '',
+        updated_at: '',
+      });
+    const list = z.object({
+      projects: z.array(projectSchema),
+      unreadable: z.array(z.object({ id: z.string(), name: z.string() })),
+    });
+    const shelf = list.parse(await (await send('GET', '')).json());
+    expect(shelf.projects.map((each) => each.id)).toEqual([id]);
+    expect(shelf.unreadable).toEqual([
+      { id: 'broken', name: 'A box without a name' },
+      { id: 'future', name: 'From the future' },
+    ]);
+    const problem = await problemOf(await send('GET', '/future'));
+    expect(problem.status).toBe(422);
+    expect(problem.detail).toMatch(/kept as it is/);
+  });
+});
+
 describe('the making of a box', () => {
-  it('is resumed where it was left, after a restart too', async () => {
+  const answer = z.object({ facts: progressFactsSchema });
+
+  async function factsNow(id: string): Promise<ProgressFacts> {
+    return answer.parse(await (await send('GET', `/${id}`, undefined, making)).json()).facts;
+  }
+
+  it('holds what every device has told, whatever came first, after a restart too', async () => {
     const { id } = await create('Pocket sundial');
-    const untouched = await send('GET', `/${id}`, undefined, making);
-    expect(await untouched.json()).toEqual({ progress: noProgress() });
+    expect(progressOf(await factsNow(id))).toEqual(noProgress());
     const progress = { ...noProgress(6), done: { 'cut base': 4 }, at: 'cut base' };
-    expect((await send('PUT', `/${id}`, { progress }, making)).status).toBe(200);
-    const later = {
-      ...progress,
-      done: { 'cut base': 6 },
-      spent: { cut: { usualTimes: 9, copies: 6 } },
-    };
-    await send('PUT', `/${id}`, { progress: later }, making);
+    const tablet = tell(noFacts(), progress, { time: 2, by: 'tablet' });
+    const computer = tell(
+      noFacts(),
+      { ...noProgress(), done: { 'cut lid': 2 } },
+      { time: 1, by: 'computer' },
+    );
+    for (const facts of [tablet, computer, tablet])
+      expect((await send('POST', `/${id}`, { facts }, making)).status).toBe(200);
     await close();
     await open();
-    const resumed = await send('GET', `/${id}`, undefined, making);
-    expect(await resumed.json()).toEqual({ progress: later });
+    expect(progressOf(await factsNow(id))).toEqual({
+      ...progress,
+      done: { 'cut base': 4, 'cut lid': 2 },
+    });
+  });
+
+  it('loses no tick of many that come at the same moment', async () => {
+    const { id } = await create('Moon-phase top');
+    const told = Array.from({ length: 12 }, (_, i) =>
+      tell(
+        noFacts(),
+        { ...noProgress(), done: { [`step ${String(i)}`]: 1 } },
+        { time: i, by: `device ${String(i)}` },
+      ),
+    );
+    await Promise.all(told.map((facts) => send('POST', `/${id}`, { facts }, making)));
+    expect(Object.keys(progressOf(await factsNow(id)).done)).toHaveLength(12);
+  });
+
+  it('goes on from a count that was stored before', async () => {
+    const { id } = await create('Night tea tin');
+    await database('progress').insert({
+      project: id,
+      document: JSON.stringify({ ...noProgress(6), done: { 'cut base': 4 } }),
+      updated_at: '',
+    });
+    expect(progressOf(await factsNow(id))).toEqual({ ...noProgress(6), done: { 'cut base': 4 } });
   });
 
   it('is refused in words where it is none', async () => {
     const { id } = await create('Hand lens');
-    const none = { ...noProgress(), boxes: 0 };
-    const problem = await problemOf(await send('PUT', `/${id}`, { progress: none }, making));
+    const none = { ...noFacts(), boxes: { value: 0, at: { time: 1, by: 'tablet' } } };
+    const problem = await problemOf(await send('POST', `/${id}`, { facts: none }, making));
     expect(problem.errors?.[0]).toEqual({
-      field: 'progress.boxes',
+      field: 'facts.boxes.value',
       message: 'Make one box at least.',
     });
-    for (const answer of [
+    for (const refused of [
       await send('GET', `/${missing}`, undefined, making),
-      await send('PUT', `/${missing}`, { progress: noProgress(2) }, making),
+      await send('POST', `/${missing}`, { facts: noFacts() }, making),
     ])
-      expect((await problemOf(answer)).status).toBe(404);
+      expect((await problemOf(refused)).status).toBe(404);
   });
 });
 
 describe('the maker’s tools', () => {
-  const tools = () => making.replace('progress', 'toolbox');
+  const tools = () => making.replace('progress', 'tools');
+  const listSchema = z.object({
+    items: z.array(z.object({ id: z.string(), revision: z.int(), value: toolItemSchema })),
+    unreadable: z.array(z.string()),
+  });
+  const list = async () =>
+    listSchema.parse(await (await send('GET', '', undefined, tools())).json());
+  const board = shippedToolbox.boards[0]?.tool;
+  const owned = { kind: 'boards', owned: true, tool: board, added: 0 };
 
-  it('are the shipped ones until they are changed, and then stay so', async () => {
-    const shipped = await send('GET', '', undefined, tools());
-    expect(await shipped.json()).toEqual({ toolbox: shippedToolbox });
-    const toolbox = {
-      ...shippedToolbox,
-      boards: shippedToolbox.boards.map(({ tool }) => ({ owned: true, tool })),
-    };
-    expect((await send('PUT', '', { toolbox }, tools())).status).toBe(200);
+  it('are changed one by one, and nobody writes over a change that they have not seen', async () => {
+    expect(await list()).toEqual({ items: [], unreadable: [] });
+    const path = `/${board?.id ?? ''}`;
+    expect((await send('PUT', path, { revision: 0, value: owned }, tools())).status).toBe(200);
+    const stale = await send('PUT', path, { revision: 0, value: { kind: 'gone' } }, tools());
+    expect(await problemOf(stale)).toMatchObject({
+      status: 409,
+      current: { id: board?.id, revision: 1, value: owned },
+    });
     await close();
     await open();
-    expect(await (await send('GET', '', undefined, tools())).json()).toEqual({ toolbox });
+    expect((await list()).items).toEqual([{ id: board?.id, revision: 1, value: owned }]);
+    const next = { ...owned, owned: false };
+    expect((await send('PUT', path, { revision: 1, value: next }, tools())).status).toBe(200);
+    expect((await list()).items).toMatchObject([{ revision: 2, value: next }]);
+  });
+
+  it('take only one of many changes of one tool at the same moment, and all of many tools', async () => {
+    const put = (id: string) =>
+      send('PUT', `/${id}`, { revision: 0, value: { kind: 'gone' } }, tools());
+    const same = await Promise.all(Array.from({ length: 8 }, () => put('one')));
+    expect(same.map(({ status }) => status).sort()).toEqual([200, ...Array<number>(7).fill(409)]);
+    await Promise.all(Array.from({ length: 8 }, (_, i) => put(`tool ${String(i)}`)));
+    expect((await list()).items).toHaveLength(9);
   });
 
   it('are refused by the field where a number is none', async () => {
-    const [first] = shippedToolbox.boards;
-    const board = { owned: true, tool: { ...first?.tool, pitch: 0 } };
-    const toolbox = { ...shippedToolbox, boards: [board] };
-    const problem = await problemOf(await send('PUT', '', { toolbox }, tools()));
-    expect(problem.errors?.[0]?.field).toBe('toolbox.boards.0.tool.pitch');
+    const value = { ...owned, tool: { ...board, pitch: 0 } };
+    const problem = await problemOf(await send('PUT', '/x', { revision: 0, value }, tools()));
+    expect(problem.errors?.[0]?.field).toBe('value.tool.pitch');
     expect(problem.errors?.[0]?.message).toMatch(/at least 0.25 mm/);
+  });
+
+  it('are all told but for one that can’t be read, which is named', async () => {
+    await send('PUT', `/x`, { revision: 0, value: owned }, tools());
+    await database('items').insert({
+      collection: 'tools',
+      id: 'from the future',
+      revision: 4,
+      value: '{"kind":"laser"',
+      created_at: '',
+      updated_at: '',
+    });
+    expect(await list()).toMatchObject({ items: [{ id: 'x' }], unreadable: ['from the future'] });
   });
 });
 
 describe('what trial boxes have taught', () => {
   it('is nothing at first, and then stays', async () => {
     const address = making.replace('progress', 'lessons');
-    expect(await (await send('GET', '', undefined, address)).json()).toEqual({
-      lessons: noLessons,
-    });
+    const nothing = { items: [], unreadable: [] };
+    expect(await (await send('GET', '', undefined, address)).json()).toEqual(nothing);
     const { id, thickness, gaps } = stockPaper('comet');
-    const lessons = { version: 1, papers: [{ id, thickness, gaps }] };
-    expect((await send('PUT', '', { lessons }, address)).status).toBe(200);
-    expect(await (await send('GET', '', undefined, address)).json()).toEqual({ lessons });
+    const value = { id, thickness, gaps };
+    expect((await send('PUT', `/${id}`, { revision: 0, value }, address)).status).toBe(200);
+    expect(await (await send('GET', '', undefined, address)).json()).toEqual({
+      items: [{ id, revision: 1, value }],
+      unreadable: [],
+    });
+  });
+});
+
+describe('a database of before tools had rows', () => {
+  it('gives each of them its own, and loses none', async () => {
+    await database.migrate.down({ migrationSource: migrations });
+    const [first] = shippedToolbox.boards;
+    const own = { owned: true, tool: { ...first?.tool, id: 'own', name: 'Own board' } };
+    const toolbox = {
+      ...shippedToolbox,
+      boards: [...shippedToolbox.boards.slice(1), own],
+      without: ['trimmers'],
+    };
+    const { id, thickness, gaps } = stockPaper('comet');
+    await database('meta').insert([
+      { key: 'toolbox', value: JSON.stringify(toolbox) },
+      {
+        key: 'lessons',
+        value: JSON.stringify({ version: 1, papers: [{ id, thickness, gaps }] }),
+      },
+    ]);
+    await close();
+    await open();
+    const { items } = await toolItems(database).list();
+    const kept = toolboxOf(new Map(items.map((item) => [item.id, item.value])));
+    expect(kept).toEqual(toolbox);
+    expect((await lessonItems(database).list()).items).toMatchObject([{ id, value: { gaps } }]);
   });
 });
 

@@ -8,13 +8,13 @@ import { pinoHttp } from 'pino-http';
 import { bodyLimit, problemHandler, unknownRoute } from './http/index.ts';
 import { progressRoutes, type ProgressStore } from './progress/index.ts';
 import { projectRoutes, type ProjectStore } from './projects/index.ts';
-import { keptRoutes, type keptLessons, type keptToolbox } from './kept/index.ts';
+import { itemRoutes, type lessonItems, type toolItems } from './items/index.ts';
 
 export interface AppParts {
   readonly store: ProjectStore;
   readonly progress: ProgressStore;
-  readonly toolbox: ReturnType<typeof keptToolbox>;
-  readonly lessons: ReturnType<typeof keptLessons>;
+  readonly tools: ReturnType<typeof toolItems>;
+  readonly lessons: ReturnType<typeof lessonItems>;
   readonly logger: Logger;
   /** Where the built client lies. */
   readonly client: string;
@@ -22,7 +22,7 @@ export interface AppParts {
 
 /** The whole application on one port: the API under `/api`, and the client for every other address. */
 export function createApp(parts: AppParts): Express {
-  const { store, progress, toolbox, lessons, logger, client } = parts;
+  const { store, progress, tools, lessons, logger, client } = parts;
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: false }));
@@ -48,8 +48,8 @@ export function createApp(parts: AppParts): Express {
   });
   app.use('/api/projects', express.json({ limit: bodyLimit }), projectRoutes(store));
   app.use('/api/progress', express.json({ limit: bodyLimit }), progressRoutes(progress));
-  app.use('/api/toolbox', express.json({ limit: bodyLimit }), keptRoutes(toolbox));
-  app.use('/api/lessons', express.json({ limit: bodyLimit }), keptRoutes(lessons));
+  app.use('/api/tools', express.json({ limit: bodyLimit }), itemRoutes(tools));
+  app.use('/api/lessons', express.json({ limit: bodyLimit }), itemRoutes(lessons));
   app.use('/api', unknownRoute);
   const page = join(client, 'index.html');
   if (existsSync(page)) {

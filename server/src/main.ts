@@ -8,7 +8,7 @@ import { openDatabase } from './database/index.ts';
 import { seedDemo } from './demo/index.ts';
 import { ProgressStore } from './progress/index.ts';
 import { ProjectStore } from './projects/index.ts';
-import { keptLessons, keptToolbox } from './kept/index.ts';
+import { lessonItems, toolItems } from './items/index.ts';
 
 const { values } = parseArgs({
   options: {
@@ -29,8 +29,8 @@ if (values.demo) await seedDemo(database);
 const app = createApp({
   store: new ProjectStore(database),
   progress: new ProgressStore(database),
-  toolbox: keptToolbox(database),
-  lessons: keptLessons(database),
+  tools: toolItems(database),
+  lessons: lessonItems(database),
   logger,
   client: resolve(root, 'web/dist'),
 });

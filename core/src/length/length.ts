@@ -88,4 +88,8 @@ export function lengthBetween(least: Length, most: Length) {
 }
 
 /** Any exact length in a plan: whole nanometres, below zero where it is a difference. */
-export const lengthSchema = z.int().transform(nanometres);
+export const lengthSchema = z
+  .int()
+  .min(-1000 * longest)
+  .max(1000 * longest)
+  .transform(nanometres);

@@ -102,7 +102,10 @@ export function undone(progress: Progress, step: Step): Progress {
 }
 
 /** Goes to a step; to the first that is not done without one. */
-export function goTo({ at: _, ...progress }: Progress, step: Step | undefined): Progress {
+export function goTo(
+  { at: _, ...progress }: Progress,
+  step: Pick<Step, 'id'> | undefined,
+): Progress {
   return step ? { ...progress, at: step.id } : progress;
 }
 

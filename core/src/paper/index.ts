@@ -9,4 +9,12 @@ export {
   type Papers,
 } from './paper.ts';
 export { stockPapers } from './stock.ts';
-export { lessonsFrom, lessonsSchema, noLessons, withLessons, type Lessons } from './lessons.ts';
+export {
+  lessonSchema,
+  lessonsFrom,
+  lessonsSchema,
+  noLessons,
+  withLessons,
+  type PaperLesson,
+  type Lessons,
+} from './lessons.ts';

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { paperSchema, type Paper } from './paper.ts';
 
 /** What a trial box has taught about a paper: how thick it counts as, and how what is made of it clears. */
-const lessonSchema = paperSchema.pick({ id: true, thickness: true, gaps: true });
+export const lessonSchema = paperSchema.pick({ id: true, thickness: true, gaps: true });
+export type PaperLesson = z.infer<typeof lessonSchema>;
 
 /** All that trial boxes have taught, by paper; boxes that are begun later are planned by it. */
 export const lessonsSchema = z.object({

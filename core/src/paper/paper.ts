@@ -26,8 +26,15 @@ export const paperSchema = z.object({
 });
 export type Paper = z.infer<typeof paperSchema>;
 
+/** The most papers of one box: no kind of box has so many pieces. */
+const mostPapers = 12;
+
 /** The papers of one box, in the style's order. A style with more pieces takes the last for the rest. */
-export const papersSchema = z.tuple([paperSchema], paperSchema);
+export const papersSchema = z
+  .tuple([paperSchema], paperSchema)
+  .refine(({ length }) => length <= mostPapers, {
+    error: `Give the box ${mostPapers} papers at the most.`,
+  });
 export type Papers = readonly [Paper, ...Paper[]];
 
 /** The paper for one of a style's pieces. */

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Sheet } from '../paper/index.ts';
-import { formatWithUnit, nanometres, type Length, type Unit } from '../length/index.ts';
+import { formatWithUnit, lengthSchema, type Length, type Unit } from '../length/index.ts';
 
 /** Something that stands in the way of a plan: which field, what is wrong, and the way out. */
 export interface Problem {
@@ -43,14 +43,20 @@ function isLengthIssue(issue: z.core.$ZodIssue): boolean {
   return 'origin' in issue && (issue.origin === 'int' || issue.origin === 'number');
 }
 
+/** A limit as a length on the ruler; a number that no ruler has is told as it is. */
+function limitInWords(limit: number | bigint, unit: Unit): string {
+  const parsed = lengthSchema.safeParse(Number(limit));
+  return parsed.success ? formatWithUnit(parsed.data, unit) : `${String(limit)} nanometres`;
+}
+
 function explain(issue: z.core.$ZodIssue, path: string, unit: Unit): string {
   // A schema that has a sentence of its own knows best.
   if (issue.code === 'custom' || issue.message.endsWith('.')) return issue.message;
   const name = nameOfField(path);
   if (issue.code === 'too_small' && isLengthIssue(issue))
-    return `${name} must be at least ${formatWithUnit(nanometres(Number(issue.minimum)), unit)}. Type a larger one.`;
+    return `${name} must be at least ${limitInWords(issue.minimum, unit)}. Type a larger one.`;
   if (issue.code === 'too_big' && isLengthIssue(issue))
-    return `${name} can be at most ${formatWithUnit(nanometres(Number(issue.maximum)), unit)}. Type a smaller one.`;
+    return `${name} can be at most ${limitInWords(issue.maximum, unit)}. Type a smaller one.`;
   if (issue.code === 'invalid_value')
     return `${name} must be ${issue.values.map((value) => `“${String(value)}”`).join(' or ')}.`;
   if (issue.code === 'invalid_type')
@@ -60,10 +66,16 @@ function explain(issue: z.core.$ZodIssue, path: string, unit: Unit): string {
   return `${name} is not right: ${issue.message}.`;
 }
 
-/** A refused document as sentences, one for each field. */
+/** The most sentences that are told of one document: who reads twenty doesn't read a thousand. */
+const mostProblems = 20;
+
+/** A refused document as sentences, one for each field, twenty at the most. */
 export function problemsFrom(error: z.ZodError, unit: Unit): readonly Problem[] {
-  return error.issues.map((issue) => {
-    const path = issue.path.map(String).join('.');
-    return { field: path, message: explain(issue, path, unit) };
-  });
+  const byField = new Map<string, Problem>();
+  for (const issue of error.issues) {
+    if (byField.size >= mostProblems) break;
+    const field = issue.path.map(String).join('.');
+    if (!byField.has(field)) byField.set(field, { field, message: explain(issue, field, unit) });
+  }
+  return [...byField.values()];
 }

@@ -44,4 +44,11 @@ export {
   type Toolbox,
   type ToolOf,
 } from './toolbox.ts';
+export {
+  changedTools,
+  toolboxOf,
+  toolItemSchema,
+  type ToolItem,
+  type ToolItems,
+} from './tool-items.ts';
 export { genericTrimmers, trimmerSchema, type Trimmer } from './trimmer.ts';

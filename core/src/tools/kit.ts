@@ -40,7 +40,7 @@ export const kitSchema = z.object({
     .max(40)
     .default(() => [...genericRulers]),
   /** What the maker has none of, whatever else the kit says. */
-  without: z.array(toolKindSchema).default([]),
+  without: z.array(toolKindSchema).max(toolKindSchema.options.length).default([]),
 });
 export type Kit = z.infer<typeof kitSchema>;
 

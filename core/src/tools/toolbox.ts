@@ -43,7 +43,7 @@ export const toolboxSchema = z
     punches: drawer(punchSchema, genericPunches),
     adhesives: drawer(adhesiveSchema, genericAdhesives),
     /** Kinds of which the maker has none. */
-    without: z.array(toolKindSchema).default([]),
+    without: z.array(toolKindSchema).max(toolKindSchema.options.length).default([]),
   })
   .superRefine((toolbox, context) => {
     const ids = toolKindSchema.options.flatMap((kind) => toolbox[kind].map(({ tool }) => tool.id));

@@ -1,3 +1,4 @@
+export { clashInWords } from './clash.ts';
 export { cutListEntry, type CutListEntry, type RulerStrip, type StripMark } from './cut-list.ts';
 export { faceInWords } from './faces.ts';
 export { laidInWords } from './laid.ts';

@@ -1,4 +1,6 @@
+import { lessonsSchema, shippedToolbox, changedTools, toolboxSchema } from '@rangoli/core';
 import type { Knex } from 'knex';
+import { z } from 'zod';
 
 interface NamedMigration extends Knex.Migration {
   readonly name: string;
@@ -41,12 +43,68 @@ const progressTable: NamedMigration = {
   },
 };
 
+const metaRow = z.object({ value: z.string().transform((text): unknown => JSON.parse(text)) });
+
+/** A document that was kept whole under its name; undefined where there is none, or none that can be read. */
+async function keptWhole<Document>(
+  knex: Knex,
+  key: string,
+  schema: z.ZodType<Document>,
+): Promise<Document | undefined> {
+  const row: unknown = await knex('meta').where({ key }).first('value');
+  try {
+    return row === undefined ? undefined : schema.parse(metaRow.parse(row).value);
+  } catch {
+    // It stays where it is, for somebody who can read it.
+    return undefined;
+  }
+}
+
+/** Tools and lessons were one document each; now each of them has a row, so that two windows can change two of them. */
+const itemsTable: NamedMigration = {
+  name: '003-items',
+  async up(knex) {
+    await knex.schema.createTable('items', (table) => {
+      table.string('collection').notNullable();
+      table.string('id').notNullable();
+      table.integer('revision').notNullable();
+      table.text('value').notNullable();
+      table.string('created_at').notNullable();
+      table.string('updated_at').notNullable();
+      table.primary(['collection', 'id']);
+    });
+    const now = new Date().toISOString();
+    const add = (collection: string, id: string, value: unknown) =>
+      knex('items').insert({
+        collection,
+        id,
+        revision: 1,
+        value: JSON.stringify(value),
+        created_at: now,
+        updated_at: now,
+      });
+    const toolbox = await keptWhole(knex, 'toolbox', toolboxSchema);
+    if (toolbox) {
+      const tools = changedTools(
+        { before: shippedToolbox, after: toolbox },
+        { known: new Map(), now: 1 },
+      );
+      for (const [id, item] of tools) await add('tools', id, item);
+    }
+    const lessons = await keptWhole(knex, 'lessons', lessonsSchema);
+    for (const lesson of lessons?.papers ?? []) await add('lessons', lesson.id, lesson);
+  },
+  async down(knex) {
+    await knex.schema.dropTable('items');
+  },
+};
+
 /**
  * Migrations as values, not files: a directory would be listed as `.ts` under tsx and as `.js` when built,
  * and one database would then refuse the other.
  */
 export const migrations: Knex.MigrationSource<NamedMigration> = {
-  getMigrations: () => Promise.resolve([firstTables, progressTable]),
+  getMigrations: () => Promise.resolve([firstTables, progressTable, itemsTable]),
   getMigrationName: (migration) => migration.name,
   getMigration: (migration) => Promise.resolve(migration),
 };

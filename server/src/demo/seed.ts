@@ -1,4 +1,4 @@
-import { noProgress } from '@rangoli/core';
+import { noProgress, storedProgressSchema } from '@rangoli/core';
 import { readMeta, writeMeta, type Database } from '../database/index.ts';
 import { ProgressStore } from '../progress/index.ts';
 import { ProjectStore } from '../projects/index.ts';
@@ -23,7 +23,7 @@ export async function seedDemo(database: Database): Promise<void> {
   for (const document of demoProjects()) {
     const { id } = await store.create(document);
     const boxes = demoBatches.get(document.name);
-    if (boxes !== undefined) await progress.write(id, noProgress(boxes));
+    if (boxes !== undefined) await progress.add(id, storedProgressSchema.parse(noProgress(boxes)));
   }
   await writeMeta(database, 'kind', 'demo');
 }

@@ -1,4 +1,5 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
+import { Unreadable } from '../database/index.ts';
 import { HttpProblem, type ProblemDetails } from './problem.ts';
 
 /** The largest body that is read. */
@@ -21,6 +22,7 @@ function hasStatus(error: unknown): error is { readonly status: number } {
 
 function detailsOf(error: unknown): ProblemDetails {
   if (error instanceof HttpProblem) return error.details;
+  if (error instanceof Unreadable) return new HttpProblem('unreadable', error.message).details;
   if (hasType(error)) {
     if (error.type === 'entity.parse.failed')
       return new HttpProblem('bad-json', 'The body is not JSON. Send a JSON object.').details;

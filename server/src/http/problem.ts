@@ -18,6 +18,7 @@ const kinds = {
   'too-large': { status: 413, title: 'Too large' },
   'wrong-type': { status: 415, title: 'Not JSON' },
   'bad-fields': { status: 422, title: 'Some fields are wrong' },
+  unreadable: { status: 422, title: 'This can’t be read' },
   failure: { status: 500, title: 'Something broke here' },
 } as const;
 

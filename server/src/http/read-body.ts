@@ -12,6 +12,16 @@ function wordingUnit(body: unknown): Unit {
   return parsed.success ? parsed.data.document.box.unit : 'mm';
 }
 
+/** The longest list that anything in a body may be: beyond it not even its parts are looked at. */
+const longestList = 4000;
+
+/** Whether every list in a value is one that can be gone through in no time. */
+function hasShortLists(value: unknown): boolean {
+  if (typeof value !== 'object' || value === null) return true;
+  if (Array.isArray(value) && value.length > longestList) return false;
+  return Object.values(value).every(hasShortLists);
+}
+
 /**
  * The parsed JSON body.
  * @throws HttpProblem that names every wrong field.
@@ -23,6 +33,11 @@ export function readBody<Schema extends z.ZodType>(
   const body: unknown = request.body;
   if (body === undefined)
     throw new HttpProblem('wrong-type', 'Send the body as JSON, with the type application/json.');
+  if (!hasShortLists(body))
+    throw new HttpProblem(
+      'bad-fields',
+      `A list in the body has more than ${longestList} parts. Send fewer.`,
+    );
   const parsed = schema.safeParse(body);
   if (parsed.success) return parsed.data;
   const errors = problemsFrom(parsed.error, wordingUnit(body));

@@ -1,29 +1,30 @@
-import { progressSchema } from '@rangoli/core';
+import { progressFactsSchema } from '@rangoli/core';
 import { Router } from 'express';
 import { z } from 'zod';
 import { HttpProblem, readBody } from '../http/index.ts';
 import type { ProgressStore } from './store.ts';
 
-const body = z.object({ progress: progressSchema });
+const body = z.object({ facts: progressFactsSchema });
 
 function missing(): HttpProblem {
   return new HttpProblem('not-found', 'There is no such box. It may have been deleted.');
 }
 
-/** How far a box has been made, over HTTP: read and write. */
+/** How far a box has been made, over HTTP: read what is known, and add to it. */
 export function progressRoutes(store: ProgressStore): Router {
   const router = Router();
 
   router.get('/:id', async (request, response) => {
-    const progress = await store.read(request.params.id);
-    if (!progress) throw missing();
-    response.json({ progress });
+    const facts = await store.read(request.params.id);
+    if (!facts) throw missing();
+    response.json({ facts });
   });
 
-  router.put('/:id', async (request, response) => {
-    const { progress } = readBody(request, body);
-    if (!(await store.write(request.params.id, progress))) throw missing();
-    response.json({ progress });
+  router.post('/:id', async (request, response) => {
+    const { facts } = readBody(request, body);
+    const all = await store.add(request.params.id, facts);
+    if (!all) throw missing();
+    response.json({ facts: all });
   });
 
   return router;

@@ -1,12 +1,10 @@
-import { noProgress, progressSchema, type Progress } from '@rangoli/core';
+import { mergeFacts, noFacts, storedProgressSchema, type ProgressFacts } from '@rangoli/core';
 import { z } from 'zod';
-import type { Database } from '../database/index.ts';
+import { jsonIn, Unreadable, type Database } from '../database/index.ts';
 
-const rowSchema = z
-  .object({ document: z.string().transform((text): unknown => JSON.parse(text)) })
-  .transform(({ document }): Progress => progressSchema.parse(document));
+const rowSchema = z.object({ document: z.string() });
 
-/** How far the making of each box has come. */
+/** What was told of the making of each box, by all devices together. */
 export class ProgressStore {
   readonly #database: Database;
   readonly #now: () => Date;
@@ -17,31 +15,34 @@ export class ProgressStore {
   }
 
   /** Undefined when there is no such box. */
-  async read(project: string): Promise<Progress | undefined> {
-    if (!(await this.#exists(project))) return undefined;
-    const row: unknown = await this.#database('progress').where({ project }).first('document');
-    return row === undefined ? noProgress() : rowSchema.parse(row);
+  async read(project: string): Promise<ProgressFacts | undefined> {
+    return (await exists(this.#database, project)) ? factsIn(this.#database, project) : undefined;
   }
 
-  /** False when there is no such box. */
-  async write(project: string, progress: Progress): Promise<boolean> {
-    if (!(await this.#exists(project))) return false;
-    await this.#database('progress')
-      .insert({
-        project,
-        document: JSON.stringify(progress),
-        updated_at: this.#now().toISOString(),
-      })
-      .onConflict('project')
-      .merge();
-    return true;
+  /** Adds what a device tells to what is known; all of it, undefined when there is no such box. */
+  async add(project: string, told: ProgressFacts): Promise<ProgressFacts | undefined> {
+    // One transaction: of two devices that tell something at once, neither may write over the other.
+    return this.#database.transaction(async (transaction) => {
+      if (!(await exists(transaction, project))) return undefined;
+      const all = mergeFacts(await factsIn(transaction, project), told);
+      await transaction('progress')
+        .insert({ project, document: JSON.stringify(all), updated_at: this.#now().toISOString() })
+        .onConflict('project')
+        .merge();
+      return all;
+    });
   }
+}
 
-  async #exists(id: string): Promise<boolean> {
-    const row: unknown = await this.#database('projects')
-      .where({ id })
-      .whereNull('deleted_at')
-      .first('id');
-    return row !== undefined;
-  }
+async function exists(database: Database, id: string): Promise<boolean> {
+  const row: unknown = await database('projects').where({ id }).whereNull('deleted_at').first('id');
+  return row !== undefined;
+}
+
+async function factsIn(database: Database, project: string): Promise<ProgressFacts> {
+  const row: unknown = await database('progress').where({ project }).first('document');
+  if (row === undefined) return noFacts();
+  const parsed = storedProgressSchema.safeParse(jsonIn(rowSchema.parse(row).document));
+  if (!parsed.success) throw new Unreadable('box’s progress');
+  return parsed.data;
 }

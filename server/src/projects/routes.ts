@@ -19,7 +19,7 @@ export function projectRoutes(store: ProjectStore): Router {
   const router = Router();
 
   router.get('/', async (_request, response) => {
-    response.json({ projects: await store.list() });
+    response.json(await store.list());
   });
 
   router.post('/', async (request, response) => {

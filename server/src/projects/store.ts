@@ -1,22 +1,35 @@
 import { randomUUID } from 'node:crypto';
 import { longestName, projectDocumentSchema, type ProjectDocument } from '@rangoli/core';
 import { z } from 'zod';
-import type { Database } from '../database/index.ts';
+import { jsonIn, Unreadable, type Database } from '../database/index.ts';
 import type { ChangeOutcome, Project } from './project.ts';
 
-const rowSchema = z
-  .object({
-    id: z.string(),
-    revision: z.int(),
-    updated_at: z.string(),
-    document: z.string().transform((text): unknown => JSON.parse(text)),
-  })
-  .transform(({ id, revision, updated_at, document }): Project => ({
-    id,
-    revision,
-    updatedAt: updated_at,
-    document: projectDocumentSchema.parse(document),
-  }));
+const rowSchema = z.object({
+  id: z.string(),
+  revision: z.int(),
+  updated_at: z.string(),
+  document: z.string(),
+});
+type Row = z.infer<typeof rowSchema>;
+
+/** @throws Unreadable when the document is none. */
+function projectOf({ id, revision, updated_at, document }: Row): Project {
+  const parsed = projectDocumentSchema.safeParse(jsonIn(document));
+  if (!parsed.success) throw new Unreadable('box');
+  return { id, revision, updatedAt: updated_at, document: parsed.data };
+}
+
+/** What a document that can't be read is called, as far as that can be told. */
+function nameIn(document: string): string {
+  const parsed = z.object({ name: z.string().min(1) }).safeParse(jsonIn(document));
+  return parsed.success ? parsed.data.name.slice(0, longestName) : 'A box without a name';
+}
+
+/** All boxes, and those among them that can't be read. */
+export interface Shelf {
+  readonly projects: readonly Project[];
+  readonly unreadable: readonly { readonly id: string; readonly name: string }[];
+}
 
 /** Projects in the database. Deleted ones are kept, so that a delete can be undone. */
 export class ProjectStore {
@@ -29,7 +42,7 @@ export class ProjectStore {
   }
 
   /** All projects, the one changed last first. */
-  async list(): Promise<readonly Project[]> {
+  async list(): Promise<Shelf> {
     const rows: unknown = await this.#database('projects')
       .whereNull('deleted_at')
       .orderBy([
@@ -37,15 +50,28 @@ export class ProjectStore {
         { column: 'id', order: 'asc' },
       ])
       .select('id', 'revision', 'updated_at', 'document');
-    return z.array(rowSchema).parse(rows);
+    const projects: Project[] = [];
+    const unreadable: { readonly id: string; readonly name: string }[] = [];
+    for (const row of z.array(rowSchema).parse(rows))
+      try {
+        projects.push(projectOf(row));
+      } catch (error) {
+        if (!(error instanceof Unreadable)) throw error;
+        unreadable.push({ id: row.id, name: nameIn(row.document) });
+      }
+    return { projects, unreadable };
   }
 
+  /**
+   * Undefined when there is no such project.
+   * @throws Unreadable when there is one that can't be read.
+   */
   async read(id: string): Promise<Project | undefined> {
     const row: unknown = await this.#database('projects')
       .where({ id })
       .whereNull('deleted_at')
       .first('id', 'revision', 'updated_at', 'document');
-    return row === undefined ? undefined : rowSchema.parse(row);
+    return row === undefined ? undefined : projectOf(rowSchema.parse(row));
   }
 
   async create(document: ProjectDocument): Promise<Project> {

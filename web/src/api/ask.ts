@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-const problemSchema = z.object({ detail: z.string(), current: z.unknown() });
+const problemSchema = z.object({ detail: z.string(), current: z.unknown().optional() });
 
 /** The server's refusal, in its own sentence. */
 export class ServerRefusal extends Error {
@@ -22,6 +22,9 @@ export class Unreachable extends Error {
   }
 }
 
+/** Milliseconds after which an answer is not waited for any more. */
+const longestWait = 20_000;
+
 /**
  * Asks the server; the parsed answer, undefined where there is none.
  * @throws ServerRefusal when it refuses, Unreachable when it doesn't answer.
@@ -37,6 +40,7 @@ export async function ask(
     response = await fetch(`/api${path}`, {
       method,
       keepalive,
+      signal: AbortSignal.timeout(longestWait),
       ...(body !== undefined && {
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify(body),

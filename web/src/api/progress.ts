@@ -1,19 +1,19 @@
-import { progressSchema, type Progress } from '@rangoli/core';
+import { progressFactsSchema, type ProgressFacts } from '@rangoli/core';
 import { z } from 'zod';
 import { ask } from './ask.ts';
 
-const answerSchema = z.object({ progress: progressSchema });
+const answerSchema = z.object({ facts: progressFactsSchema });
 
-/** How far a box has been made, as the server keeps it. */
-export async function readProgress(project: string): Promise<Progress> {
-  return answerSchema.parse(await ask('GET', `/progress/${project}`)).progress;
+/** What all devices have told of the making of a box. */
+export async function readProgress(project: string): Promise<ProgressFacts> {
+  return answerSchema.parse(await ask('GET', `/progress/${project}`)).facts;
 }
 
-/** Stores how far a box has been made. `keepalive` lets it outlive the page. */
-export async function writeProgress(
+/** Adds what this device has told; all that is known then. `keepalive` lets it outlive the page. */
+export async function addProgress(
   project: string,
-  progress: Progress,
+  facts: ProgressFacts,
   keepalive = false,
-): Promise<void> {
-  await ask('PUT', `/progress/${project}`, { progress }, keepalive);
+): Promise<ProgressFacts> {
+  return answerSchema.parse(await ask('POST', `/progress/${project}`, { facts }, keepalive)).facts;
 }

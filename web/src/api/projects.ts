@@ -1,10 +1,9 @@
 import { projectDocumentSchema, type ProjectDocument } from '@rangoli/core';
 import { z } from 'zod';
-import { ask, ServerRefusal } from './ask.ts';
+import { ask } from './ask.ts';
 
-export { Unreachable } from './ask.ts';
-
-const projectSchema = z.object({
+/** A project as the server sends it. */
+export const projectSchema = z.object({
   id: z.string(),
   revision: z.int(),
   updatedAt: z.string(),
@@ -13,40 +12,23 @@ const projectSchema = z.object({
 /** A project as the server keeps it. */
 export type StoredProject = z.infer<typeof projectSchema>;
 
-const listSchema = z.object({ projects: z.array(projectSchema) });
-/** The server's refusal, in its own sentence. */
-export class Refusal extends Error {
-  readonly status: number;
-  /** What stands on the server, when somebody else changed it first. */
-  readonly current: StoredProject | undefined;
+const listSchema = z.object({
+  projects: z.array(projectSchema),
+  unreadable: z.array(z.object({ id: z.string(), name: z.string() })),
+});
+/** What is on the shelf, and what on it can't be read. */
+export type Shelf = z.infer<typeof listSchema>;
 
-  constructor(status: number, message: string, current?: StoredProject) {
-    super(message);
-    this.status = status;
-    this.current = current;
-  }
-}
-
-async function askProjects(method: string, path: string, body?: unknown, keepalive = false) {
-  try {
-    return await ask(method, `/projects${path}`, body, keepalive);
-  } catch (error) {
-    if (!(error instanceof ServerRefusal)) throw error;
-    const current = projectSchema.safeParse(error.current);
-    throw new Refusal(error.status, error.message, current.success ? current.data : undefined);
-  }
-}
-
-export async function listProjects(): Promise<readonly StoredProject[]> {
-  return listSchema.parse(await askProjects('GET', '')).projects;
+export async function listProjects(): Promise<Shelf> {
+  return listSchema.parse(await ask('GET', '/projects'));
 }
 
 export async function readProject(id: string): Promise<StoredProject> {
-  return projectSchema.parse(await askProjects('GET', `/${id}`));
+  return projectSchema.parse(await ask('GET', `/projects/${id}`));
 }
 
 export async function createProject(document: ProjectDocument): Promise<StoredProject> {
-  return projectSchema.parse(await askProjects('POST', '', { document }));
+  return projectSchema.parse(await ask('POST', '/projects', { document }));
 }
 
 /** Stores a change made to `revision`. `keepalive` lets it outlive the page. */
@@ -56,17 +38,19 @@ export async function updateProject(
   document: ProjectDocument,
   keepalive = false,
 ): Promise<StoredProject> {
-  return projectSchema.parse(await askProjects('PUT', `/${id}`, { revision, document }, keepalive));
+  return projectSchema.parse(
+    await ask('PUT', `/projects/${id}`, { revision, document }, keepalive),
+  );
 }
 
 export async function duplicateProject(id: string): Promise<StoredProject> {
-  return projectSchema.parse(await askProjects('POST', `/${id}/duplicate`));
+  return projectSchema.parse(await ask('POST', `/projects/${id}/duplicate`));
 }
 
 export async function deleteProject(id: string): Promise<void> {
-  await askProjects('DELETE', `/${id}`);
+  await ask('DELETE', `/projects/${id}`);
 }
 
 export async function restoreProject(id: string): Promise<StoredProject> {
-  return projectSchema.parse(await askProjects('POST', `/${id}/restore`));
+  return projectSchema.parse(await ask('POST', `/projects/${id}/restore`));
 }

@@ -15,6 +15,7 @@ import Button from 'primevue/button';
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import OpeningNote from '../parts/OpeningNote.vue';
+import QuietButton from '../parts/QuietButton.vue';
 import TopBar from '../parts/TopBar.vue';
 import Choice from '../parts/Choice.vue';
 import MadeNote from '../rescue/MadeNote.vue';
@@ -30,6 +31,7 @@ import RefusalNote from './RefusalNote.vue';
 import NameField from './NameField.vue';
 import { fileName, saveFile } from './save-file.ts';
 import { saveWords } from './save-words.ts';
+import ToolsNote from './ToolsNote.vue';
 import VerdictBar from './VerdictBar.vue';
 
 /** The box: what is asked on the left, the mat in the middle, the cut list on the right. */
@@ -54,9 +56,6 @@ watch(
 onBeforeUnmount(() => {
   project.flush();
   document.title = 'Rangoli';
-});
-useEventListener(window, 'pagehide', () => {
-  project.flushOnLeave();
 });
 
 function cameFromViewOf(id: string): boolean {
@@ -139,8 +138,25 @@ function takeHigh(high: Length): void {
   project.changeBox('gift high', { gift: stretchedGift(gift, 1, by) });
 }
 
+/** What could not be done, until the next try. */
+const failure = shallowRef('');
+
+async function attempt<Outcome>(action: () => Promise<Outcome>): Promise<Outcome | undefined> {
+  failure.value = '';
+  try {
+    return await action();
+  } catch (error) {
+    failure.value = error instanceof Error ? error.message : 'Something broke.';
+    return undefined;
+  }
+}
+
+async function putBack(): Promise<void> {
+  await attempt(() => project.putBack());
+}
+
 async function keepBoth(): Promise<void> {
-  const copy = await project.keepBoth();
+  const copy = await attempt(() => project.keepBoth());
   if (copy !== undefined) await router.push({ name: 'box', params: { id: copy } });
 }
 </script>
@@ -158,6 +174,12 @@ async function keepBoth(): Promise<void> {
         <span class="saved quiet" :class="project.saveState.kind" role="status">{{
           saveWords(project.saveState)
         }}</span>
+        <QuietButton v-if="project.saveState.kind === 'refused'" @click="project.tryAgain()"
+          >Try again</QuietButton
+        >
+        <QuietButton v-if="project.saveState.kind === 'gone'" @click="putBack"
+          >Put it back on the shelf</QuietButton
+        >
       </template>
       <template v-if="project.document" #tools>
         <Button
@@ -189,11 +211,15 @@ async function keepBoth(): Promise<void> {
       </template>
     </TopBar>
     <ConflictBar
-      v-if="project.saveState.kind === 'conflict'"
+      v-if="project.saveState.kind === 'conflict' && project.document"
+      :clashes="project.saveState.clashes"
+      :unit="project.document.box.unit"
       @mine="project.keepMine()"
       @theirs="project.takeTheirs()"
       @both="keepBoth"
     />
+    <ToolsNote v-if="project.toolsNow" @take="project.takeToolsNow()" />
+    <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     <main v-if="project.openState.kind === 'open' && project.document" class="desk">
       <GiftPanel :key="project.id" :request="project.document.box" />
       <CuttingMat
@@ -267,8 +293,14 @@ async function keepBoth(): Promise<void> {
   font-size: 13px;
 }
 
-.saved.unreachable,
+.failure {
+  padding: 8px 16px;
+  color: var(--vermilion);
+  background: var(--vermilion-pale);
+}
+
 .saved.refused,
+.saved.gone,
 .saved.conflict {
   color: var(--vermilion);
 }

@@ -1,4 +1,4 @@
-import type { SaveState } from '../stores/saver.ts';
+import type { SaveState } from '../stores/project.ts';
 
 /** How a change stands, in a word or two. */
 export function saveWords(state: SaveState): string {
@@ -9,10 +9,12 @@ export function saveWords(state: SaveState): string {
     case 'saving':
       return 'Saving…';
     case 'unreachable':
-      return 'Not saved: the server is away. Kept in this browser';
+      return 'Only in this browser for now. It is sent as soon as the server answers.';
     case 'refused':
       return `Not saved: ${state.message}`;
+    case 'gone':
+      return 'Not saved: the box was deleted elsewhere.';
     case 'conflict':
-      return 'Not saved';
+      return 'Not saved yet';
   }
 }

@@ -7,22 +7,20 @@ import {
   type ToolKind,
 } from '@rangoli/core';
 import { Plus } from '@lucide/vue';
-import { useEventListener } from '@vueuse/core';
 import ToggleSwitch from 'primevue/toggleswitch';
-import { computed, nextTick, onBeforeUnmount, onMounted, shallowRef } from 'vue';
+import { computed, nextTick, onMounted, shallowRef } from 'vue';
 import QuietButton from '../parts/QuietButton.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useToolbox } from '../stores/toolbox.ts';
 import { toolFacts } from './tool-facts.ts';
+import ToolClashes from './ToolClashes.vue';
 import ToolDrawing from './ToolDrawing.vue';
 import ToolForm from './ToolForm.vue';
 import ToolRow from './ToolRow.vue';
 
 /** The maker's tools: told once, and from then on every figure is one that they can hit. */
 const kit = useToolbox();
-onMounted(() => void kit.open());
-onBeforeUnmount(() => kit.flush());
-useEventListener(window, 'pagehide', () => kit.flush());
+onMounted(() => void kit.refresh());
 
 interface Section {
   readonly title: string;
@@ -109,13 +107,26 @@ function edit(id: string): void {
         <p class="quiet">
           {{
             hasAny
-              ? 'Boxes are planned for the tools that you have; what you change here changes the boxes that use it.'
+              ? 'Boxes are planned for the tools that you have. A box that is planned already asks before it takes what you change here.'
               : 'Mark the ones on your table. Until then every box may choose from all of these.'
           }}
         </p>
         <p v-if="kit.trouble" role="alert" class="trouble">{{ kit.trouble }}</p>
       </div>
-      <section v-for="section in sections" :key="section.title" :aria-label="section.title">
+      <p v-if="!kit.isHere" class="quiet" role="status">
+        {{
+          kit.trouble
+            ? 'Your tools are on the server. They are shown here as soon as it answers, so that nothing is written over them.'
+            : 'Getting your tools…'
+        }}
+        <QuietButton v-if="kit.trouble" @click="kit.refresh()">Try again</QuietButton>
+      </p>
+      <ToolClashes v-else :clashes="kit.clashes" @settle="kit.settle" />
+      <section
+        v-for="section in kit.isHere ? sections : []"
+        :key="section.title"
+        :aria-label="section.title"
+      >
         <header>
           <h2>{{ section.title }}</h2>
           <label v-if="section.none">

@@ -2,7 +2,7 @@
 import { countInWords, doneOf, isDone, type Step } from '@rangoli/core';
 import { ListChecks } from '@lucide/vue';
 import { useEventListener, useSwipe } from '@vueuse/core';
-import { computed, onBeforeUnmount, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, shallowRef, useTemplateRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import MadeNote from '../rescue/MadeNote.vue';
 import RescueDialog from '../rescue/RescueDialog.vue';
@@ -33,8 +33,6 @@ watch(
   (id) => void making.open(id),
   { immediate: true },
 );
-onBeforeUnmount(() => making.flush());
-useEventListener(window, 'pagehide', () => making.flush());
 
 const shown = computed(() => project.shown);
 const kit = computed(() => shown.value?.request.kit);

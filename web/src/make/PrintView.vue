@@ -13,7 +13,7 @@ import {
 } from '@rangoli/core';
 import { Printer } from '@lucide/vue';
 import Button from 'primevue/button';
-import { computed, onBeforeUnmount, watch } from 'vue';
+import { computed, watch } from 'vue';
 import OpeningNote from '../parts/OpeningNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import MatMeasures from '../parts/MatMeasures.vue';
@@ -36,7 +36,6 @@ watch(
   },
   { immediate: true },
 );
-onBeforeUnmount(() => making.flush());
 
 const shown = computed(() => project.shown);
 const kit = computed(() => shown.value?.request.kit);

@@ -27,6 +27,7 @@ type State =
 const router = useRouter();
 const state = shallowRef<State>({ kind: 'loading' });
 const projects = shallowRef<readonly StoredProject[]>([]);
+const unreadable = shallowRef<readonly { readonly id: string; readonly name: string }[]>([]);
 const deleted = shallowRef<StoredProject>();
 const trouble = ref('');
 const usualUnit = useUsualUnit();
@@ -40,7 +41,9 @@ function sentence(error: unknown): string {
 async function load(): Promise<void> {
   state.value = { kind: 'loading' };
   try {
-    projects.value = await listProjects();
+    const shelf = await listProjects();
+    projects.value = shelf.projects;
+    unreadable.value = shelf.unreadable;
     state.value = { kind: 'ready' };
   } catch (error) {
     state.value = { kind: 'failed', message: sentence(error) };

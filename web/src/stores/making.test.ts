@@ -1,59 +1,63 @@
 import {
   doneOf,
   newProject,
+  noFacts,
   noProgress,
+  progressOf,
   progressSchema,
+  storedProgressSchema,
   type Progress,
-  type ProjectDocument,
 } from '@rangoli/core';
 import fc from 'fast-check';
-import { createPinia, setActivePinia } from 'pinia';
+import { setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { FakeBrowser } from '../testing/fake-browser.ts';
+import { useKeeping } from './keeping.ts';
 import { useMaking } from './making.ts';
 import { useProject } from './project.ts';
 
-/** What the server keeps, and whether it can be reached. */
-const server = { kept: noProgress(), isAway: false };
-
-vi.mock('../api/progress.ts', () => ({
-  readProgress: () => Promise.resolve(server.kept),
-  writeProgress: async (_: string, progress: Progress) => {
-    await new Promise((resolve) => setTimeout(resolve, 40));
-    if (server.isAway) throw new Error('away');
-    server.kept = progress;
-  },
-}));
-vi.mock('../api/projects.ts', async (original) => {
-  const document: ProjectDocument = { ...newProject('inch'), name: 'Sundial' };
-  return {
-    ...(await original<object>()),
-    readProject: () => Promise.resolve({ id: 'x', revision: 1, updatedAt: '', document }),
-    updateProject: () => new Promise(() => undefined),
-  };
-});
-vi.mock('../api/toolbox.ts', () => ({
-  readToolbox: () => new Promise(() => undefined),
-  writeToolbox: () => Promise.resolve(),
+let browser = new FakeBrowser();
+vi.mock('../keeping/windows.ts', () => ({ joinWindows: () => browser.joinWindows() }));
+vi.mock('../keeping/browser-store.ts', async (original) => ({
+  ...(await original<object>()),
+  openBrowserStore: () => Promise.resolve(browser.store),
 }));
 
 beforeEach(() => {
   vi.useFakeTimers();
-  localStorage.clear();
 });
 
 afterEach(() => {
   vi.useRealTimers();
+  vi.unstubAllGlobals();
 });
 
-/** The sundial's box, opened to be made so many times. */
-async function begun(boxes: number) {
-  server.kept = noProgress(boxes);
-  server.isAway = false;
-  setActivePinia(createPinia());
-  await useProject().open('x');
-  const making = useMaking();
-  await making.open('x');
+/** What the server knows of the making of the sundial's box. */
+function onServer(): Progress {
+  return progressOf(browser.server.progress.get('x') ?? noFacts());
+}
+
+/** Opens the sundial's box to make it, however long it takes. */
+async function opened() {
+  const [project, making] = [useProject(), useMaking()];
+  const opening = Promise.all([project.open('x'), making.open('x')]);
+  await vi.advanceTimersByTimeAsync(5000);
+  await opening;
   return making;
+}
+
+/** The sundial's box, opened to be made so many times, in a browser that has never seen it. */
+async function begun(boxes: number) {
+  browser = new FakeBrowser();
+  browser.begin();
+  browser.openWindow();
+  browser.server.delay = 20;
+  browser.server.boxes.set('x', {
+    revision: 1,
+    value: { ...newProject('inch'), name: 'Sundial' },
+  });
+  browser.server.progress.set('x', storedProgressSchema.parse(noProgress(boxes)));
+  return opened();
 }
 
 const acts = fc.array(
@@ -102,8 +106,8 @@ describe('the making of a box', () => {
           else if (act === 'cut again' && step) making.cutAgain(step.piece, 1);
           else if (act === 'corners')
             making.setLidCorners(by === 0 ? 'all at once' : 'round the base');
-          else if (act === 'away') server.isAway = true;
-          else if (act === 'back') server.isAway = false;
+          else if (act === 'away') browser.server.network = 'down';
+          else if (act === 'back') browser.server.network = 'up';
           if (step && (act === 'finish' || act === 'finish all')) {
             const more = act === 'finish' ? by : step.copies;
             expect(doneOf(making.progress, step)).toBe(Math.min(step.copies, (before ?? 0) + more));
@@ -120,9 +124,9 @@ describe('the making of a box', () => {
           expect(making.leftInAll === 0).toBe(making.isFinished);
           await vi.advanceTimersByTimeAsync(Math.abs(by) * 10);
         }
-        server.isAway = false;
-        await vi.advanceTimersByTimeAsync(10_000);
-        expect(server.kept).toEqual(making.progress);
+        browser.server.network = 'up';
+        await vi.advanceTimersByTimeAsync(60_000);
+        expect(onServer()).toEqual(making.progress);
         expect(making.state).toBe('kept');
       }),
       { numRuns: 30 },
@@ -140,11 +144,8 @@ describe('the making of a box', () => {
       if (seen.length === 4) {
         await vi.advanceTimersByTimeAsync(1000);
         const { step } = making;
-        setActivePinia(createPinia());
-        await useProject().open('x');
-        const again = useMaking();
-        await again.open('x');
-        expect(again.step?.id).toBe(step.id);
+        browser.openWindow();
+        expect((await opened()).step?.id).toBe(step.id);
       }
     }
     expect(seen).toEqual(making.job?.steps.map(({ id }) => id));
@@ -158,5 +159,76 @@ describe('the making of a box', () => {
     making.startAnew();
     expect(making.step?.id).toBe(seen[0]);
     expect(making.progress.boxes).toBe(8);
+  });
+});
+
+describe('ticks that the server does not hear of at once', () => {
+  it('are added to what was ticked before, when Make is opened while it is away', async () => {
+    const making = await begun(6);
+    making.finishAll();
+    await vi.advanceTimersByTimeAsync(1000);
+    const before = onServer();
+    // Another device, which has never seen the box being made.
+    const elsewhere = new FakeBrowser();
+    elsewhere.server.boxes.set('x', { revision: 1, value: { ...newProject('inch'), name: 'S' } });
+    const { server } = browser;
+    browser = elsewhere;
+    browser.begin();
+    browser.openWindow();
+    await useProject().open('x');
+    elsewhere.server.network = 'down';
+    const away = await opened();
+    expect(away.state).toBe('here only');
+    away.walk(3);
+    const ticked = away.step?.id ?? '';
+    away.finish(1);
+    elsewhere.server.progress.set('x', server.progress.get('x') ?? noFacts());
+    elsewhere.server.network = 'up';
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(away.state).toBe('kept');
+    expect(onServer().boxes).toBe(6);
+    expect(onServer().done).toEqual({ ...before.done, [ticked]: 1 });
+    expect(away.progress.done).toEqual(onServer().done);
+  });
+
+  it('are there after a reload, and reach the server though Make is not opened again', async () => {
+    const making = await begun(1);
+    browser.server.network = 'down';
+    for (let i = 0; i < 5; i++) making.finishAll();
+    const { done } = making.progress;
+    await vi.advanceTimersByTimeAsync(100);
+    browser.killWindows();
+    const again = await opened();
+    expect(again.progress.done).toEqual(done);
+    browser.killWindows();
+    browser.server.network = 'up';
+    await useKeeping().takeUp();
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(onServer().done).toEqual(done);
+  });
+
+  it('of two devices come together, and neither is led away from its own step', async () => {
+    const making = await begun(1);
+    const one = making.step?.id ?? '';
+    making.finishAll();
+    const here = making.step?.id;
+    const first = browser;
+    await vi.advanceTimersByTimeAsync(1000);
+    const second = new FakeBrowser();
+    vi.stubGlobal('fetch', first.server.fetch);
+    browser = second;
+    localStorage.clear();
+    const window = second.openWindow();
+    const other = await opened();
+    other.walk(2);
+    const two = other.step?.id ?? '';
+    other.finishAll();
+    await vi.advanceTimersByTimeAsync(1000);
+    making.finishAll();
+    await vi.advanceTimersByTimeAsync(1000);
+    setActivePinia(window);
+    const known = progressOf(first.server.progress.get('x') ?? noFacts());
+    expect(Object.keys(known.done).sort()).toEqual([one, two, here ?? ''].sort());
+    expect(making.progress.done).toEqual(known.done);
   });
 });

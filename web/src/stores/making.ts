@@ -3,11 +3,14 @@ import {
   doneOf,
   goTo,
   isDone,
+  noFacts,
   noProgress,
   planJob,
+  progressOf,
   redone,
   secondsLeft,
   stepAtHand,
+  tell,
   undone,
   withDone,
   type Job,
@@ -18,28 +21,39 @@ import {
 import { useTimestamp } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
-import { readProgress, writeProgress } from '../api/progress.ts';
+import { useDevice } from './device.ts';
+import { useKeeping } from './keeping.ts';
 import { useProject } from './project.ts';
 
-/** Milliseconds between tries while the server is away. */
-const retry = 3000;
+/** Milliseconds after which Make opens without the server: what it knows is added when it answers. */
+const patience = 2500;
 
 /** Where the progress of the open box is: on its way here, here, or kept in this browser only. */
 export type ProgressState = 'opening' | 'kept' | 'here only';
+
+function placedAt(progress: Progress, at: string | null): Progress {
+  return goTo(progress, at === null ? undefined : { id: at });
+}
 
 /** The making of the open box: the job, how far it has come, and its way to the server. */
 export const useMaking = defineStore('making', () => {
   const project = useProject();
   const id = shallowRef('');
   const state = shallowRef<ProgressState>('opening');
-  /** As it was read or made here last. */
-  const stored = shallowRef<Progress>(noProgress());
+  /** All that was told of the making, here and elsewhere, as far as it is known here. */
+  const facts = shallowRef(noFacts());
+  /** Where the maker has gone in this window: another one may be somewhere else. */
+  const place = shallowRef<string | null>();
+  const device = useDevice();
+  const keeping = useKeeping();
   /** When the piece at hand was begun. */
   const begun = shallowRef(Date.now());
   const now = useTimestamp({ interval: 1000 });
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  let isSending = false;
 
+  const stored = computed((): Progress => {
+    const told = progressOf(facts.value);
+    return place.value === undefined ? told : placedAt(told, place.value);
+  });
   const job = computed((): Job | undefined =>
     project.shown && project.problems.length === 0
       ? planJob(project.shown.plan, project.shown.request, {
@@ -57,41 +71,35 @@ export const useMaking = defineStore('making', () => {
   async function open(wanted: string): Promise<void> {
     id.value = wanted;
     state.value = 'opening';
-    stored.value = noProgress();
-    try {
-      const read = await readProgress(wanted);
+    facts.value = noFacts();
+    place.value = undefined;
+    const keeper = await keeping.progress;
+    keeper.listen(wanted, (known) => {
       if (id.value !== wanted) return;
-      stored.value = read;
-      state.value = 'kept';
-    } catch {
-      if (id.value === wanted) state.value = 'here only';
-    }
+      facts.value = known.facts;
+      if (state.value !== 'opening') state.value = known.isAway ? 'here only' : 'kept';
+    });
+    const known = await keeper.known(wanted);
+    if (id.value !== wanted) return;
+    const talking = keeper.talk(wanted);
+    if (known) facts.value = known.facts;
+    const answered = await Promise.race([
+      talking,
+      new Promise<boolean>((resolve) => setTimeout(() => resolve(false), patience)),
+    ]);
+    if (id.value !== wanted) return;
+    state.value = answered ? 'kept' : 'here only';
     begun.value = Date.now();
   }
 
-  /** Sends what stands, one after the other; what has changed meanwhile goes next. */
-  async function send(keepalive = false): Promise<void> {
-    clearTimeout(timer);
-    timer = undefined;
-    if (isSending && !keepalive) return;
-    isSending = true;
-    const [project, sent] = [id.value, stored.value];
-    try {
-      await writeProgress(project, sent, keepalive);
-      if (id.value === project) state.value = 'kept';
-    } catch {
-      if (id.value === project) {
-        state.value = 'here only';
-        timer = setTimeout(() => void send(), retry);
-      }
-    }
-    isSending = false;
-    if (timer === undefined && id.value === project && stored.value !== sent) void send();
-  }
-
   function adopt(next: Progress): void {
-    stored.value = next;
-    void send();
+    const told = tell(facts.value, next, { time: Date.now(), by: device });
+    place.value = next.at ?? null;
+    facts.value = told;
+    const wanted = id.value;
+    void keeping.progress.then((keeper) => {
+      keeper.tell(wanted, told);
+    });
   }
 
   /** So many pieces are through the step at hand. */
@@ -152,11 +160,6 @@ export const useMaking = defineStore('making', () => {
     () => job.value?.steps.reduce((sum, each) => sum + left(each), 0) ?? 0,
   );
 
-  /** Sends what is pending, on leaving the view or the page. */
-  function flush(): void {
-    if (timer !== undefined || isSending) void send(true);
-  }
-
   // A page that was out of sight was not worked by.
   watch(now, (time, before) => {
     if (time - before > 60_000) begun.value += time - before;
@@ -181,6 +184,5 @@ export const useMaking = defineStore('making', () => {
     setLidCorners,
     startAnew,
     left,
-    flush,
   };
 });

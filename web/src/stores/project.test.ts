@@ -13,83 +13,55 @@ import {
   type ProjectDocument,
 } from '@rangoli/core';
 import fc from 'fast-check';
-import { createPinia, setActivePinia } from 'pinia';
+import { setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { StoredProject } from '../api/projects.ts';
+import { FakeBrowser } from '../testing/fake-browser.ts';
+import { useKeeping } from './keeping.ts';
 import { useProject } from './project.ts';
 
 const first: ProjectDocument = { ...newProject('inch'), name: 'Pocket sundial, open night' };
 
-/** The shelf on the server; somebody else may have been there. */
-const server = {
-  shelf: new Map<string, StoredProject>(),
-  isAway: false,
-};
-
-function stored(id: string, document: ProjectDocument, revision = 1): StoredProject {
-  return { id, revision, updatedAt: '', document };
-}
-
-vi.mock('../api/projects.ts', async (original) => {
-  const api = await original<typeof import('../api/projects.ts')>();
-  const find = (id: string) => {
-    if (server.isAway) throw new api.Unreachable();
-    const found = server.shelf.get(id);
-    if (!found) throw new api.Refusal(404, 'It is not on the shelf.');
-    return found;
-  };
-  return {
-    ...api,
-    readProject: (id: string) => Promise.resolve().then(() => find(id)),
-    createProject: (document: ProjectDocument) => {
-      const made = stored(`copy ${String(server.shelf.size)}`, document);
-      server.shelf.set(made.id, made);
-      return Promise.resolve(made);
-    },
-    updateProject: (id: string, revision: number, document: ProjectDocument) =>
-      Promise.resolve().then(() => {
-        const found = find(id);
-        if (found.revision !== revision) throw new api.Refusal(409, 'Changed meanwhile.', found);
-        const next = stored(id, document, revision + 1);
-        server.shelf.set(id, next);
-        return next;
-      }),
-  };
-});
-vi.mock('../api/toolbox.ts', () => ({
-  readToolbox: () => new Promise(() => undefined),
-  writeToolbox: () => Promise.resolve(),
+let browser = new FakeBrowser();
+vi.mock('../keeping/windows.ts', () => ({ joinWindows: () => browser.joinWindows() }));
+vi.mock('../keeping/browser-store.ts', async (original) => ({
+  ...(await original<object>()),
+  openBrowserStore: () => Promise.resolve(browser.store),
 }));
+
+function shelve(id: string, document: ProjectDocument, revision = 1): void {
+  browser.server.boxes.set(id, { revision, value: document });
+}
 
 beforeEach(() => {
   vi.useFakeTimers();
-  localStorage.clear();
-  sessionStorage.clear();
-  server.shelf = new Map([['x', stored('x', first)]]);
-  server.isAway = false;
-  setActivePinia(createPinia());
+  browser = new FakeBrowser();
+  browser.begin();
+  browser.openWindow();
+  shelve('x', first);
 });
 
 afterEach(() => {
   vi.useRealTimers();
+  vi.unstubAllGlobals();
 });
 
-async function opened() {
+/** Opens a box, however long it takes. */
+async function opened(id = 'x') {
   const project = useProject();
-  await project.open('x');
+  const opening = project.open(id);
+  await vi.advanceTimersByTimeAsync(5000);
+  await opening;
   return project;
 }
 
-/** The page goes away, with whatever it meant to try again. */
-function leave(): void {
-  vi.clearAllTimers();
-  setActivePinia(createPinia());
+/** What stands on the server once all is quiet. */
+async function settled(id = 'x'): Promise<ProjectDocument | undefined> {
+  await vi.advanceTimersByTimeAsync(60_000);
+  return browser.server.boxes.get(id)?.value;
 }
 
-/** What stands on the server once all is quiet. */
-async function settled(): Promise<ProjectDocument | undefined> {
-  await vi.advanceTimersByTimeAsync(30_000);
-  return server.shelf.get('x')?.document;
+function named(name: string) {
+  return (document: ProjectDocument): ProjectDocument => ({ ...document, name });
 }
 
 function onlyPaper(id: string): PlanRequest['papers'] {
@@ -115,8 +87,10 @@ describe('the open box', () => {
   it('is led back step by step to what it was, and forward again, and saved as it stands', async () => {
     await fc.assert(
       fc.asyncProperty(fc.array(change, { minLength: 1, maxLength: 8 }), async (changes) => {
-        server.shelf.set('x', stored('x', first));
-        setActivePinia(createPinia());
+        browser = new FakeBrowser();
+        browser.begin();
+        browser.openWindow();
+        shelve('x', first);
         const project = await opened();
         const states = [project.document];
         for (const { what, ...part } of changes) {
@@ -150,8 +124,10 @@ describe('the open box', () => {
   it('is the same box again after a look at the other ruler, however often', async () => {
     await fc.assert(
       fc.asyncProperty(fc.array(fc.constantFrom('inch' as const, 'mm' as const)), async (looks) => {
-        server.shelf.set('x', stored('x', first));
-        setActivePinia(createPinia());
+        browser = new FakeBrowser();
+        browser.begin();
+        browser.openWindow();
+        shelve('x', first);
         const project = await opened();
         for (const unit of looks) {
           project.readIn(unit);
@@ -202,13 +178,25 @@ describe('a box that somebody else has changed', () => {
 
   async function inConflict() {
     const project = await opened();
-    server.shelf.set('x', stored('x', theirs, 5));
-    project.change('name', (document) => ({ ...document, name: 'Mine' }));
+    shelve('x', theirs, 5);
+    project.change('name', named('Mine'));
     await vi.advanceTimersByTimeAsync(5000);
-    expect(project.saveState.kind).toBe('conflict');
-    expect(server.shelf.get('x')?.document).toEqual(theirs);
+    expect(project.saveState).toMatchObject({
+      kind: 'conflict',
+      clashes: [{ path: ['name'], mine: 'Mine', theirs: 'Theirs' }],
+    });
+    expect(browser.server.boxes.get('x')?.value).toEqual(theirs);
     return project;
   }
+
+  it('takes both changes where they touch different fields', async () => {
+    const project = await opened();
+    shelve('x', { ...first, box: { ...first.box, lean: 'tight' } }, 5);
+    project.change('name', named('Mine'));
+    expect(await settled()).toMatchObject({ name: 'Mine', box: { lean: 'tight' } });
+    expect(project.document?.box.lean).toBe('tight');
+    expect(project.saveState.kind).toBe('saved');
+  });
 
   it('is stored over theirs only when the maker says so', async () => {
     const project = await inConflict();
@@ -228,22 +216,37 @@ describe('a box that somebody else has changed', () => {
 
   it('is kept twice when neither may be lost', async () => {
     const project = await inConflict();
-    const copy = await project.keepBoth();
-    expect(server.shelf.get(copy ?? '')?.document.name).toBe('Mine, mine');
+    const keeping = project.keepBoth();
+    await vi.advanceTimersByTimeAsync(100);
+    const copy = await keeping;
+    expect(browser.server.boxes.get(copy ?? '')?.value.name).toBe('Mine, mine');
     expect((await settled())?.name).toBe('Theirs');
+  });
+
+  it('still asks after a reload and another change, and never takes their revision for its own', async () => {
+    await inConflict();
+    browser.killWindows();
+    const again = await opened();
+    expect(again.saveState.kind).toBe('conflict');
+    again.changeBox('lean', { lean: 'tight' });
+    browser.killWindows();
+    const third = await opened();
+    expect(third.saveState.kind).toBe('conflict');
+    expect(third.document).toMatchObject({ name: 'Mine', box: { lean: 'tight' } });
+    expect(await settled()).toEqual(theirs);
+    third.keepMine();
+    expect(await settled()).toMatchObject({ name: 'Mine', box: { lean: 'tight' } });
   });
 });
 
 describe('a change that the server never got', () => {
   it('waits in this browser and goes on from there', async () => {
     const project = await opened();
-    server.isAway = true;
-    project.change('name', (document) => ({ ...document, name: 'Kept' }));
+    browser.server.network = 'down';
+    project.change('name', named('Kept'));
     await vi.advanceTimersByTimeAsync(2000);
-    project.flushOnLeave();
-    await vi.advanceTimersByTimeAsync(1);
-    leave();
-    server.isAway = false;
+    browser.killWindows();
+    browser.server.network = 'up';
     const again = await opened();
     expect(again.document?.name).toBe('Kept');
     again.undo();
@@ -252,23 +255,156 @@ describe('a change that the server never got', () => {
     expect((await settled())?.name).toBe('Kept');
   });
 
-  it('meets what others did meanwhile as a conflict, and nothing is lost', async () => {
+  it('is sent after a visit elsewhere, though its box is not opened again', async () => {
     const project = await opened();
-    server.isAway = true;
-    project.change('name', (document) => ({ ...document, name: 'Kept' }));
-    await vi.advanceTimersByTimeAsync(2000);
-    leave();
-    server.isAway = false;
-    server.shelf.set('x', stored('x', { ...first, name: 'Theirs' }, 3));
-    const again = await opened();
-    expect(again.saveState.kind).toBe('conflict');
-    expect(again.document?.name).toBe('Kept');
+    browser.server.network = 'down';
+    project.change('name', named('Kept'));
+    browser.killWindows();
+    browser.server.network = 'up';
+    await useKeeping().takeUp();
+    expect((await settled())?.name).toBe('Kept');
   });
 
-  it('says that a box is gone, or that the server is away', async () => {
-    server.shelf.clear();
-    expect((await opened()).openState).toEqual({ kind: 'missing' });
-    server.isAway = true;
-    expect((await opened()).openState).toMatchObject({ kind: 'failed' });
+  it('is never asked about where it did arrive, and only the answer was lost', async () => {
+    const project = await opened();
+    browser.server.network = 'loses answers';
+    project.change('name', named('Once'));
+    await vi.advanceTimersByTimeAsync(700);
+    expect(browser.server.boxes.get('x')?.value.name).toBe('Once');
+    // A lone maker types on and closes the page in the middle of it.
+    project.change('name', named('Twice'));
+    browser.killWindows();
+    browser.server.network = 'up';
+    const again = await opened();
+    expect(again.saveState.kind).not.toBe('conflict');
+    expect(again.document?.name).toBe('Twice');
+    expect((await settled())?.name).toBe('Twice');
+  });
+
+  it('is tried again after the server has failed at it', async () => {
+    const project = await opened();
+    browser.server.network = 'fails';
+    project.change('name', named('Kept'));
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(project.saveState.kind).toBe('unreachable');
+    browser.server.network = 'up';
+    expect((await settled())?.name).toBe('Kept');
+    expect(project.saveState.kind).toBe('saved');
+  });
+
+  it('stays in its own box, whatever is opened next and however slow the network is', async () => {
+    const other = { ...first, name: 'Hand lens' };
+    for (const network of ['slow', 'away'] as const) {
+      browser = new FakeBrowser();
+      browser.begin();
+      browser.openWindow();
+      shelve('x', first);
+      shelve('y', other);
+      await opened('y');
+      const project = await opened('x');
+      if (network === 'slow') browser.server.delay = 4000;
+      else browser.server.network = 'down';
+      project.change('name', named('Of x'));
+      const next = await opened('y');
+      expect(next.document?.name).toBe('Hand lens');
+      next.changeBox('lean', { lean: 'tight' });
+      browser.killWindows();
+      browser.server.network = 'up';
+      await useKeeping().takeUp();
+      await opened('y');
+      expect(await settled('y')).toEqual({ ...other, box: { ...other.box, lean: 'tight' } });
+      expect(await settled('x')).toMatchObject({ name: 'Of x', box: { lean: first.box.lean } });
+    }
+  });
+
+  it('clashes in its own box only, though its answer comes when another one is open', async () => {
+    shelve('y', { ...first, name: 'Hand lens' });
+    const project = await opened('x');
+    shelve('x', { ...first, name: 'Theirs' }, 5);
+    project.change('name', named('Of x'));
+    const next = await opened('y');
+    await settled();
+    expect(next.saveState.kind).toBe('saved');
+    expect(next.document?.name).toBe('Hand lens');
+    const back = await opened('x');
+    expect(back.saveState.kind).toBe('conflict');
+    expect(back.document?.name).toBe('Of x');
+  });
+
+  it('of one window is not forgotten when another one saves', async () => {
+    const one = browser.openWindow();
+    const here = await opened();
+    const two = browser.openWindow();
+    const there = await opened();
+    browser.server.network = 'down';
+    setActivePinia(one);
+    here.change('name', named('One'));
+    setActivePinia(two);
+    there.changeBox('lean', { lean: 'tight' });
+    await vi.advanceTimersByTimeAsync(2000);
+    browser.killWindows();
+    browser.server.network = 'up';
+    await useKeeping().takeUp();
+    await settled();
+    browser.killWindows();
+    await useKeeping().takeUp();
+    expect(await settled()).toMatchObject({ name: 'One', box: { lean: 'tight' } });
+  });
+
+  it('says that a box is gone, that the server is away, and opens what it knows all the same', async () => {
+    expect((await opened('nowhere')).openState).toEqual({ kind: 'missing' });
+    browser.server.network = 'down';
+    expect((await opened('never seen')).openState).toMatchObject({ kind: 'failed' });
+    browser.server.network = 'up';
+    await opened();
+    browser.killWindows();
+    browser.server.network = 'down';
+    const away = await opened();
+    expect(away.document).toEqual(first);
+    away.change('name', named('Made away'));
+    browser.server.network = 'up';
+    expect((await settled())?.name).toBe('Made away');
+  });
+
+  it('to a box that was deleted elsewhere is kept until it is put back', async () => {
+    const project = await opened();
+    browser.server.boxes.delete('x');
+    project.change('name', named('Kept'));
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(project.saveState.kind).toBe('gone');
+    browser.killWindows();
+    const again = await opened();
+    expect(again.document?.name).toBe('Kept');
+    expect(again.saveState.kind).toBe('gone');
+  });
+});
+
+describe('tools that have changed since a box was planned', () => {
+  it('change nothing in it until the maker says so', async () => {
+    const { trimmer } = first.box.kit;
+    browser.server.items.set(
+      'tools',
+      new Map([
+        [
+          trimmer.id,
+          {
+            revision: 1,
+            value: {
+              kind: 'trimmers',
+              owned: true,
+              added: 0,
+              tool: { ...trimmer, name: 'Longer arm' },
+            },
+          },
+        ],
+      ]),
+    );
+    const project = await opened();
+    expect(project.document).toEqual(first);
+    expect(await settled()).toEqual(first);
+    expect(project.toolsNow?.trimmer.name).toBe('Longer arm');
+    project.takeToolsNow();
+    expect(project.toolsNow).toBeUndefined();
+    expect((await settled())?.box.kit.trimmer.name).toBe('Longer arm');
   });
 });

@@ -1,6 +1,7 @@
 import {
   directedRoom,
   directions,
+  longestName,
   planBox,
   projectDocumentSchema,
   roundRoom,
@@ -15,19 +16,14 @@ import {
   type Unit,
 } from '@rangoli/core';
 import { defineStore } from 'pinia';
-import { computed, shallowRef, watch } from 'vue';
-import {
-  createProject,
-  readProject,
-  Refusal,
-  updateProject,
-  type StoredProject,
-} from '../api/projects.ts';
-import { forgetUnsaved, keepUnsaved, readUnsaved } from '../api/unsaved.ts';
+import { computed, shallowRef } from 'vue';
+import { createProject, restoreProject } from '../api/projects.ts';
+import type { Boxes } from '../keeping/boxes.ts';
+import type { Replica, Standing } from '../keeping/replica.ts';
 import { record, startHistory, stepBack, stepForward, type History } from './history.ts';
+import { useKeeping } from './keeping.ts';
 import { useToolbox } from './toolbox.ts';
 import { useUsualUnit } from './usual-unit.ts';
-import { isSameDocument, Saver, type SaveState } from './saver.ts';
 
 /** Opening a project: it is on its way, here, or can't be had. */
 export type OpenState =
@@ -35,6 +31,9 @@ export type OpenState =
   | { readonly kind: 'open' }
   | { readonly kind: 'missing' }
   | { readonly kind: 'failed'; readonly message: string };
+
+/** How the open box stands between this browser and the server. */
+export type SaveState = Standing<ProjectDocument>;
 
 /** The last plan that came out, with the request that it answers. */
 interface GoodPlan {
@@ -70,7 +69,8 @@ export const useProject = defineStore('project', () => {
   const otherRulers = shallowRef<Partial<Record<Unit, LeftRuler>>>({});
   const usualUnit = useUsualUnit();
   const tools = useToolbox();
-  let saver: Saver | undefined;
+  const keeping = useKeeping();
+  let replica: Replica<ProjectDocument> | undefined;
   let lastGood: GoodPlan | undefined;
 
   const document = computed(() => history.value?.present);
@@ -85,63 +85,45 @@ export const useProject = defineStore('project', () => {
   });
   const problems = computed(() => (result.value?.ok === false ? result.value.problems : []));
 
-  function begin(project: StoredProject): void {
+  /** Follows a box in all that becomes of it; what is told of another one than the open one is not shown. */
+  function follow(opened: Replica<ProjectDocument>, boxes: Boxes): void {
+    replica = opened;
     lastGood = undefined;
-    history.value = startHistory(project.document);
-    saver = new Saver(project.revision, {
-      save: (revision, changed) => updateProject(project.id, revision, changed),
-      onState: (state) => (saveState.value = state),
-      onSaved: () => {
-        if (!saver?.pending) forgetUnsaved(project.id);
+    const before = startHistory(opened.heldValue);
+    // A change that an earlier visit could not send goes on from where it was.
+    history.value = opened.isWaiting
+      ? record(before, opened.value, 'earlier change', Date.now())
+      : before;
+    saveState.value = opened.standing;
+    openState.value = { kind: 'open' };
+    boxes.keeper.listen(id.value, {
+      onStanding: (standing) => {
+        if (replica === opened) saveState.value = standing;
+      },
+      onValue: (value) => {
+        if (replica === opened && history.value)
+          history.value = record(history.value, value, 'elsewhere', Date.now());
       },
     });
-    saveState.value = { kind: 'saved' };
-    openState.value = { kind: 'open' };
   }
 
   async function open(wanted: string): Promise<void> {
-    void tools.open();
+    void tools.refresh();
     id.value = wanted;
     openState.value = { kind: 'opening' };
     history.value = undefined;
-    try {
-      const project = await readProject(wanted);
-      if (id.value !== wanted) return;
-      begin(project);
-      takeUpUnsaved(project);
-    } catch (error) {
-      if (id.value !== wanted) return;
-      openState.value =
-        error instanceof Refusal && error.status === 404
-          ? { kind: 'missing' }
-          : { kind: 'failed', message: error instanceof Error ? error.message : 'It broke.' };
-    }
-  }
-
-  /** A change that an earlier visit could not send goes on from where it was. */
-  function takeUpUnsaved(project: StoredProject): void {
-    const unsaved = readUnsaved(project.id);
-    if (!unsaved || !history.value) return;
-    if (isSameDocument(unsaved.document, project.document)) {
-      forgetUnsaved(project.id);
-      return;
-    }
-    history.value = record(history.value, unsaved.document, 'earlier change', Date.now());
-    if (unsaved.revision === project.revision) saver?.change(unsaved.document);
-    else {
-      const theirs = project;
-      saver = undefined;
-      begin({ ...project, document: unsaved.document });
-      saveState.value = { kind: 'conflict', theirs };
-    }
+    replica = undefined;
+    const boxes = await keeping.boxes;
+    const opened = await boxes.open(wanted);
+    if (id.value !== wanted) return;
+    if (opened.kind === 'open') follow(opened.replica, boxes);
+    else openState.value = opened;
   }
 
   function adopt(next: History<ProjectDocument>): void {
     if (next === history.value) return;
     history.value = next;
-    if (!saver) return;
-    keepUnsaved(id.value, saver.revision, next.present);
-    if (saveState.value.kind !== 'conflict') saver.change(next.present);
+    replica?.change(next.present);
   }
 
   /**
@@ -177,16 +159,18 @@ export const useProject = defineStore('project', () => {
     });
   }
 
-  // A tool that was changed in the kit is changed in the box that uses it.
-  watch(
-    () => [tools.isHere, tools.toolbox, openState.value.kind] as const,
-    ([isHere, toolbox, kind]) => {
-      const kit = document.value?.box.kit;
-      if (!isHere || kind !== 'open' || !kit) return;
-      const now = kitAsItIs(kit, toolbox);
-      if (JSON.stringify(now) !== JSON.stringify(kit)) changeBox('kit', { kit: now });
-    },
-  );
+  /** The box's tools as they are in the toolbox now, where they have become others since it was planned. */
+  const toolsNow = computed((): Kit | undefined => {
+    const kit = document.value?.box.kit;
+    if (!tools.isHere || !kit) return undefined;
+    const now = kitAsItIs(kit, tools.toolbox);
+    return JSON.stringify(now) === JSON.stringify(kit) ? undefined : now;
+  });
+
+  /** Plans the box for its tools as they are now; a box in the making keeps its plan until the maker says so. */
+  function takeToolsNow(): void {
+    if (toolsNow.value) changeBox('kit', { kit: toolsNow.value });
+  }
 
   function undo(): void {
     if (history.value) adopt(stepBack(history.value));
@@ -210,49 +194,42 @@ export const useProject = defineStore('project', () => {
     changeBox('unit', { unit, kit: left?.kit ?? kitFor(tools.toolbox, unit), room });
   }
 
-  /** Stores this state over the other one. */
+  /** Ends a conflict: the fields in question become as they are here. */
   function keepMine(): void {
-    if (saveState.value.kind !== 'conflict' || !history.value || !saver) return;
-    const { revision } = saveState.value.theirs;
-    saveState.value = { kind: 'changed' };
-    saver.change(history.value.present);
-    saver.resume(revision);
+    replica?.resolve('mine');
   }
 
-  /** Goes on with the other state; undo leads back to this one. */
+  /** Ends a conflict: the fields in question become as they are there; undo leads back to what was here. */
   function takeTheirs(): void {
-    if (saveState.value.kind !== 'conflict' || !history.value || !saver) return;
-    const { theirs } = saveState.value;
-    saver.drop();
-    forgetUnsaved(id.value);
-    history.value = record(history.value, theirs.document, 'theirs', Date.now());
-    saver.resume(theirs.revision);
+    replica?.resolve('theirs');
   }
 
   /** Stores this state as a box of its own and goes on with the other one; the copy's id. */
   async function keepBoth(): Promise<string | undefined> {
     const mine = history.value?.present;
+    const opened = replica;
     if (saveState.value.kind !== 'conflict' || !mine) return undefined;
-    const name = `${mine.name.slice(0, 70)}, mine`;
+    const name = `${mine.name.slice(0, longestName - ', mine'.length)}, mine`;
     const copy = await createProject({ ...mine, name });
-    takeTheirs();
+    opened?.takeTheirs();
     return copy.id;
   }
 
-  /** Sends what is pending, on leaving the view or the page. */
-  function flush(): void {
-    void saver?.flush();
+  /** Sends once more what was refused or could not be sent. */
+  function tryAgain(): void {
+    replica?.tryAgain();
   }
 
-  /** A last try as the page goes away; what it can't send waits in this browser. */
-  function flushOnLeave(): void {
-    if (!saver?.pending || saveState.value.kind === 'conflict') return;
-    void updateProject(id.value, saver.revision, saver.pending, true).then(
-      () => {
-        forgetUnsaved(id.value);
-      },
-      () => undefined,
-    );
+  /** Puts a box that was deleted elsewhere back on the shelf, with what was changed here. */
+  async function putBack(): Promise<void> {
+    const opened = replica;
+    await restoreProject(id.value);
+    opened?.tryAgain();
+  }
+
+  /** Sends what is pending, on leaving the view. */
+  function flush(): void {
+    void replica?.flush();
   }
 
   return {
@@ -264,6 +241,8 @@ export const useProject = defineStore('project', () => {
     canRedo,
     shown,
     problems,
+    toolsNow,
+    takeToolsNow,
     open,
     change,
     changeBox,
@@ -274,7 +253,8 @@ export const useProject = defineStore('project', () => {
     keepMine,
     takeTheirs,
     keepBoth,
+    tryAgain,
+    putBack,
     flush,
-    flushOnLeave,
   };
 });

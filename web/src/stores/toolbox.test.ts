@@ -3,33 +3,49 @@ import {
   inchFraction,
   millimetres,
   shippedToolbox,
+  toolboxOf,
   toolboxSchema,
+  toolItemSchema,
   toolKindSchema,
   type Toolbox,
 } from '@rangoli/core';
 import fc from 'fast-check';
-import { createPinia, setActivePinia } from 'pinia';
+import { setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { FakeBrowser } from '../testing/fake-browser.ts';
 import { useToolbox } from './toolbox.ts';
 
-const written: Toolbox[] = [];
-vi.mock('../api/toolbox.ts', () => ({
-  readToolbox: () => Promise.resolve(shippedToolbox),
-  writeToolbox: (toolbox: Toolbox) => {
-    written.push(toolbox);
-    return Promise.resolve();
-  },
+let browser = new FakeBrowser();
+vi.mock('../keeping/windows.ts', () => ({ joinWindows: () => browser.joinWindows() }));
+vi.mock('../keeping/browser-store.ts', async (original) => ({
+  ...(await original<object>()),
+  openBrowserStore: () => Promise.resolve(browser.store),
 }));
 
 beforeEach(() => {
   vi.useFakeTimers();
-  written.length = 0;
-  setActivePinia(createPinia());
+  browser = new FakeBrowser();
+  browser.begin();
+  browser.openWindow();
 });
 
 afterEach(() => {
   vi.useRealTimers();
+  vi.unstubAllGlobals();
 });
+
+async function opened() {
+  const kit = useToolbox();
+  await kit.refresh();
+  return kit;
+}
+
+/** The maker's tools as the server has them, once all is quiet. */
+async function settled(): Promise<Toolbox> {
+  await vi.advanceTimersByTimeAsync(60_000);
+  const items = browser.server.items.get('tools') ?? new Map<string, { value: unknown }>();
+  return toolboxOf(new Map([...items].map(([id, { value }]) => [id, toolItemSchema.parse(value)])));
+}
 
 const anyKind = fc.constantFrom(...toolKindSchema.options);
 
@@ -41,10 +57,12 @@ describe('the maker’s toolbox', () => {
       at: fc.nat({ max: 20 }),
       is: fc.boolean(),
     });
-    fc.assert(
-      fc.property(fc.array(act, { maxLength: 25 }), (acts) => {
-        setActivePinia(createPinia());
-        const kit = useToolbox();
+    return fc.assert(
+      fc.asyncProperty(fc.array(act, { maxLength: 25 }), async (acts) => {
+        browser = new FakeBrowser();
+        browser.begin();
+        browser.openWindow();
+        const kit = await opened();
         for (const { what, kind, at, is } of acts) {
           const drawer = drawerOf(kit.toolbox, kind);
           const kept = drawer[at % Math.max(1, drawer.length)];
@@ -68,13 +86,14 @@ describe('the maker’s toolbox', () => {
           } else kit.remove(kept);
           expect(toolboxSchema.parse(kit.toolbox)).toEqual(kit.toolbox);
         }
+        expect(await settled()).toEqual(kit.toolbox);
       }),
       { numRuns: 40 },
     );
   });
 
-  it('refuses what no tool can be, and goes on with what it was', () => {
-    const kit = useToolbox();
+  it('refuses what no tool can be, and goes on with what it was', async () => {
+    const kit = await opened();
     const [board] = drawerOf(kit.toolbox, 'boards');
     if (!board) throw new Error('Boards are shipped');
     kit.change(board, { pitch: 0 });
@@ -88,14 +107,82 @@ describe('the maker’s toolbox', () => {
     expect(drawerOf(kit.toolbox, 'cornerBoards')[0]?.tool).toEqual(corner.tool);
   });
 
-  it('is sent once the hand rests, with all that has changed', async () => {
-    const kit = useToolbox();
+  it('is sent once the hand rests, item by item', async () => {
+    const kit = await opened();
     const [trimmer] = drawerOf(kit.toolbox, 'trimmers');
     if (!trimmer) throw new Error('Trimmers are shipped');
     kit.change(trimmer, { leastStrip: millimetres(10) });
     kit.setOwned('trimmers', trimmer.tool.id, true);
-    expect(written).toEqual([]);
-    await vi.advanceTimersByTimeAsync(2000);
-    expect(written).toEqual([kit.toolbox]);
+    const puts = () => browser.server.heard.filter((each) => each.startsWith('PUT'));
+    expect(puts()).toEqual([]);
+    expect(await settled()).toEqual(kit.toolbox);
+    expect(puts()).toEqual([`PUT /api/tools/${trimmer.tool.id}`]);
+  });
+
+  it('is not shown as the maker’s while it can’t be read, and nothing can be written over it', async () => {
+    browser.server.network = 'down';
+    const kit = await opened();
+    expect(kit.isHere).toBe(false);
+    expect(kit.trouble).toMatch(/doesn’t answer/);
+    const [trimmer] = drawerOf(kit.toolbox, 'trimmers');
+    if (!trimmer) throw new Error('Trimmers are shipped');
+    kit.setOwned('trimmers', trimmer.tool.id, true);
+    browser.server.network = 'up';
+    expect(await settled()).toEqual(shippedToolbox);
+  });
+
+  it('that was read before is there while the server is away, and what is changed then is sent later', async () => {
+    const kit = await opened();
+    const [board] = drawerOf(kit.toolbox, 'boards');
+    if (!board) throw new Error('Boards are shipped');
+    kit.setOwned('boards', board.tool.id, true);
+    await settled();
+    browser.killWindows();
+    browser.server.network = 'down';
+    const away = await opened();
+    expect(away.isHere).toBe(true);
+    const id = away.copy(board);
+    browser.killWindows();
+    browser.server.network = 'up';
+    const again = await opened();
+    const mine = await settled();
+    expect(mine.boards.map(({ tool, owned }) => [tool.id, owned])).toContainEqual([id, true]);
+    expect(mine).toEqual(again.toolbox);
+    expect(drawerOf(mine, 'boards').find(({ tool }) => tool.id === board.tool.id)?.owned).toBe(
+      true,
+    );
+  });
+
+  it('of two windows keeps what each of them has changed, and asks where it is one number', async () => {
+    const one = browser.openWindow();
+    const here = await opened();
+    const two = browser.openWindow();
+    const there = await opened();
+    const [board, other] = drawerOf(here.toolbox, 'boards');
+    if (board?.kind !== 'boards' || !other) throw new Error('Boards are shipped');
+    setActivePinia(one);
+    here.change(board, { name: 'Old board' });
+    here.setOwned('boards', other.tool.id, true);
+    setActivePinia(two);
+    there.setOwned('boards', board.tool.id, true);
+    there.change(board, { pitch: inchFraction(1, 4) });
+    const both = await settled();
+    expect(both.boards.filter(({ owned }) => owned)).toHaveLength(2);
+    expect(both.boards.find(({ tool }) => tool.id === board.tool.id)?.tool).toMatchObject({
+      name: 'Old board',
+      pitch: inchFraction(1, 4),
+    });
+    await Promise.all([here.refresh(), there.refresh()]);
+    here.change(board, { pitch: inchFraction(1, 8) });
+    there.change(board, { pitch: inchFraction(1, 16) });
+    await settled();
+    const asking = [here, there].filter(({ clashes }) => clashes.length > 0);
+    expect(asking).toHaveLength(1);
+    expect(asking[0]?.clashes[0]?.fields).toHaveLength(1);
+    asking[0]?.settle(board.tool.id, 'theirs');
+    await settled();
+    await Promise.all([here.refresh(), there.refresh()]);
+    expect(here.toolbox).toEqual(there.toolbox);
+    expect(await settled()).toEqual(here.toolbox);
   });
 });

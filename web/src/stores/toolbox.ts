@@ -1,35 +1,95 @@
 import {
+  changedTools,
+  clashInWords,
   shippedToolbox,
+  toolboxOf,
   toolboxSchema,
+  toolItemSchema,
+  toolKindSchema,
   type Kept,
   type KindedTool,
   type Toolbox,
+  type ToolItem,
   type ToolKind,
 } from '@rangoli/core';
 import { defineStore } from 'pinia';
-import { shallowRef } from 'vue';
-import { readToolbox, writeToolbox } from '../api/toolbox.ts';
+import { computed, shallowRef } from 'vue';
+import type { Items } from '../keeping/items.ts';
+import { useKeeping } from './keeping.ts';
 
-const quiet = 500;
-const retry = 3000;
+/** A tool that was changed in two places, with what it is here and there. */
+export interface ToolClash {
+  readonly id: string;
+  readonly name: string;
+  readonly fields: readonly ReturnType<typeof clashInWords>[];
+}
 
-/** The maker's tools, with their way to the server. */
+/** What each shipped tool is before a maker has said anything of it. */
+const shippedItems = changedTools(
+  { before: toolboxSchema.parse(emptied(shippedToolbox)), after: shippedToolbox },
+  { known: new Map(), now: 0 },
+);
+
+/** A toolbox without a tool in it. */
+function emptied(toolbox: Toolbox): unknown {
+  return Object.fromEntries(
+    Object.entries(toolbox).map(([key, value]) => [key, Array.isArray(value) ? [] : value]),
+  );
+}
+
+function initialOf(id: string): ToolItem | undefined {
+  const shipped = shippedItems.get(id);
+  if (shipped) return shipped;
+  const kind = toolKindSchema.options.find((each) => id === `without ${each}`);
+  return kind && { kind: 'without', tools: kind, hasNone: false };
+}
+
+/** The maker's tools, each with its own way to the server. */
 export const useToolbox = defineStore('toolbox', () => {
-  const toolbox = shallowRef<Toolbox>(shippedToolbox);
+  const keeping = useKeeping();
+  const known = shallowRef<ReadonlyMap<string, ToolItem>>(new Map());
+  const toolbox = computed(() => toolboxOf(known.value));
+  /** Whether these are the maker's tools, and not merely what is shipped. */
   const isHere = shallowRef(false);
   const trouble = shallowRef<string>();
+  const clashes = shallowRef<readonly ToolClash[]>([]);
+  let items: Items<ToolItem> | undefined;
   let opening: Promise<void> | undefined;
-  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  function follow(): void {
+    if (!items) return;
+    known.value = items.values();
+    const standings = [...items.standings()];
+    clashes.value = standings.flatMap(([id, standing]) => {
+      if (standing.kind !== 'conflict') return [];
+      const item = known.value.get(id);
+      const isTool = item !== undefined && 'tool' in item;
+      const unit = isTool && 'unit' in item.tool ? item.tool.unit : 'inch';
+      const fields = standing.clashes.map((clash) => clashInWords(clash, unit));
+      const name = isTool ? item.tool.name : item?.kind === 'gone' ? 'A tool that you removed' : id;
+      return [{ id, name, fields }];
+    });
+    const [waiting] = standings.flatMap(([, standing]) =>
+      standing.kind === 'unreachable' || standing.kind === 'refused' ? [standing] : [],
+    );
+    trouble.value =
+      waiting?.kind === 'unreachable'
+        ? `Only in this browser for now: it is sent as soon as the server answers. ${waiting.message}`
+        : waiting && `Not saved. ${waiting.message}`;
+  }
 
   async function load(): Promise<void> {
-    try {
-      toolbox.value = await readToolbox();
-      isHere.value = true;
-      trouble.value = undefined;
-    } catch (error) {
-      trouble.value = error instanceof Error ? error.message : 'It broke.';
-      opening = undefined;
-    }
+    items ??= await keeping.items({
+      list: 'tools',
+      schema: toolItemSchema,
+      initial: initialOf,
+      onChange: follow,
+    });
+    const read = await items.read();
+    isHere.value = read.kind !== 'failed';
+    if (read.kind === 'failed') trouble.value = read.message;
+    // Asked for anew by the next view: nothing that others have changed since is missed for long.
+    if (read.kind !== 'read') opening = undefined;
   }
 
   /** Reads the tools once; every view that needs them may ask. */
@@ -38,26 +98,29 @@ export const useToolbox = defineStore('toolbox', () => {
     return opening;
   }
 
-  async function send(keepalive = false): Promise<void> {
-    clearTimeout(timer);
-    timer = undefined;
-    try {
-      await writeToolbox(toolbox.value, keepalive);
-      trouble.value = undefined;
-    } catch (error) {
-      trouble.value = `Not saved yet. ${error instanceof Error ? error.message : ''}`;
-      timer ??= setTimeout(() => void send(), retry);
-    }
+  /** Reads the tools again, as when they are looked at. */
+  function refresh(): Promise<void> {
+    opening = load();
+    return opening;
   }
 
-  /** Takes a change that the schema takes, and sends it; false when it doesn't. */
+  /** Takes a change that the schema takes, and sends what it says anew; false when it doesn't. */
   function adopt(next: unknown): boolean {
     const checked = toolboxSchema.safeParse(next);
-    if (!checked.success) return false;
-    toolbox.value = checked.data;
-    clearTimeout(timer);
-    timer = setTimeout(() => void send(), quiet);
+    if (!checked.success || !items || !isHere.value) return false;
+    const changed = changedTools(
+      { before: toolbox.value, after: checked.data },
+      { known: known.value, now: Date.now() },
+    );
+    for (const [id, item] of changed) items.change(id, item);
+    follow();
     return true;
+  }
+
+  /** Ends a clash of one tool: as it is here, or as it is there. */
+  function settle(id: string, as: 'mine' | 'theirs'): void {
+    items?.keeper.replica(id)?.resolve(as);
+    follow();
   }
 
   function setDrawer(kind: ToolKind, drawer: readonly Kept<KindedTool['tool']>[]): boolean {
@@ -109,21 +172,18 @@ export const useToolbox = defineStore('toolbox', () => {
     );
   }
 
-  /** Sends what is pending, on leaving the view or the page. */
-  function flush(): void {
-    if (timer !== undefined) void send(true);
-  }
-
   return {
     toolbox,
     isHere,
     trouble,
+    clashes,
     open,
+    refresh,
+    settle,
     setOwned,
     setWithout,
     change,
     copy,
     remove,
-    flush,
   };
 });

@@ -1,0 +1,137 @@
+import { projectDocumentSchema, type ProjectDocument } from '@rangoli/core';
+import { ServerRefusal } from '../api/ask.ts';
+import { projectSchema, readProject, updateProject, type StoredProject } from '../api/projects.ts';
+import type { BrowserStore } from './browser-store.ts';
+import { Keeper } from './keeper.ts';
+import type { Held, Replica } from './replica.ts';
+import { sentBy } from './send.ts';
+import type { Windows } from './windows.ts';
+
+/** What came of opening a box. */
+export type OpenedBox =
+  | {
+      readonly kind: 'open';
+      readonly replica: Replica<ProjectDocument>;
+      /** Why it is the one of this browser: the server did not answer. */
+      readonly away?: string;
+    }
+  | { readonly kind: 'missing' }
+  | { readonly kind: 'failed'; readonly message: string };
+
+function heldOf({ revision, document }: StoredProject): Held<ProjectDocument> {
+  return { revision, value: document };
+}
+
+/** Milliseconds after which a box that this browser knows is opened without the server, and between asking again. */
+const patience = 2500;
+const askAgain = 3000;
+
+type Read =
+  | { readonly kind: 'read'; readonly held: Held<ProjectDocument> }
+  | { readonly kind: 'missing' }
+  | { readonly kind: 'failed'; readonly message: string; readonly isAway: boolean };
+
+async function read(id: string): Promise<Read> {
+  try {
+    return { kind: 'read', held: heldOf(await readProject(id)) };
+  } catch (error) {
+    if (error instanceof ServerRefusal && error.status === 404) return { kind: 'missing' };
+    return {
+      kind: 'failed',
+      message: error instanceof Error ? error.message : 'It broke.',
+      isAway: !(error instanceof ServerRefusal) || error.status >= 500,
+    };
+  }
+}
+
+const slow: Read = {
+  kind: 'failed',
+  message: 'Rangoli’s server has not answered yet.',
+  isAway: true,
+};
+
+function inGoodTime(reading: Promise<Read>): Promise<Read> {
+  return Promise.race([
+    reading,
+    new Promise<Read>((resolve) => setTimeout(() => resolve(slow), patience)),
+  ]);
+}
+
+/** The boxes that this window works on. */
+export class Boxes {
+  readonly #keeper: Keeper<ProjectDocument>;
+
+  constructor(store: BrowserStore, windows: Windows) {
+    this.#keeper = new Keeper({
+      name: 'boxes',
+      schema: projectDocumentSchema,
+      store,
+      windows,
+      send: (id, revision, document, { keepalive }) =>
+        sentBy(updateProject(id, revision, document, keepalive).then(heldOf), (told) => {
+          const current = projectSchema.safeParse(told);
+          return current.success ? heldOf(current.data) : undefined;
+        }),
+    });
+  }
+
+  get keeper(): Keeper<ProjectDocument> {
+    return this.#keeper;
+  }
+
+  /**
+   * Opens a box: as the server holds it, with the changes that wait here. Where the server is away, as this
+   * browser knows it.
+   */
+  async open(id: string): Promise<OpenedBox> {
+    const worked = this.#keeper.replica(id);
+    if (worked) {
+      void this.#hear(id, read(id));
+      return { kind: 'open', replica: worked };
+    }
+    const reading = read(id);
+    const [[orphan], last] = await Promise.all([
+      this.#keeper.orphans(id),
+      this.#keeper.lastHeld(id),
+    ]);
+    const known = orphan?.waiting.base ?? last;
+    const answer = await (known ? inGoodTime(reading) : reading);
+    // Opened by another view of this window meanwhile.
+    const other = this.#keeper.replica(id);
+    if (other) {
+      if (answer.kind === 'read') other.hear(answer.held);
+      return { kind: 'open', replica: other };
+    }
+    if (answer.kind === 'read')
+      return { kind: 'open', replica: this.#keeper.start(id, answer.held, orphan) };
+    // What waits for a box that was deleted elsewhere is not thrown away.
+    if (answer.kind === 'missing' && !orphan) {
+      await this.#keeper.forget(id);
+      return answer;
+    }
+    if (!known || (answer.kind === 'failed' && !answer.isAway)) {
+      return answer.kind === 'failed' ? answer : { kind: 'missing' };
+    }
+    const replica = this.#keeper.start(id, known, orphan);
+    if (answer.kind === 'missing') return { kind: 'open', replica };
+    void this.#hear(id, reading);
+    return { kind: 'open', replica, away: answer.message };
+  }
+
+  /** Goes on with what windows have left that are not there any more. */
+  async takeUp(): Promise<void> {
+    for (const orphan of await this.#keeper.orphans())
+      if (!this.#keeper.replica(orphan.id))
+        this.#keeper.start(orphan.id, orphan.waiting.base, orphan);
+  }
+
+  /** Asks what the server holds, until it answers, as long as this window works on the box. */
+  async #hear(id: string, reading: Promise<Read>): Promise<void> {
+    const answer = await reading;
+    const replica = this.#keeper.replica(id);
+    if (!replica) return;
+    if (answer.kind === 'read') replica.hear(answer.held);
+    else if (answer.kind === 'failed' && answer.isAway)
+      setTimeout(() => void this.#hear(id, read(id)), askAgain);
+  }
+}

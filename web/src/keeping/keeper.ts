@@ -1,0 +1,137 @@
+import { z } from 'zod';
+import type { BrowserStore } from './browser-store.ts';
+import { Replica, type Held, type Sent, type Standing, type Waiting } from './replica.ts';
+import type { Windows } from './windows.ts';
+
+export interface KeeperParts<Value> {
+  /** What is kept: it names its place in the browser's store. */
+  readonly name: string;
+  readonly schema: z.ZodType<Value>;
+  readonly store: BrowserStore;
+  readonly windows: Windows;
+  readonly send: (
+    id: string,
+    revision: number,
+    value: Value,
+    options: { readonly keepalive: boolean },
+  ) => Promise<Sent<Value>>;
+}
+
+/** Hears of one kept value. */
+export interface KeeperListener<Value> {
+  readonly onStanding?: (standing: Standing<Value>) => void;
+  readonly onValue?: (value: Value) => void;
+}
+
+/** A change that a window left behind which is not there any more. */
+export interface Orphan<Value> {
+  readonly id: string;
+  readonly waiting: Waiting<Value>;
+  readonly forget: () => Promise<void>;
+}
+
+function heldSchema<Value>(schema: z.ZodType<Value>) {
+  return z.object({ revision: z.int().nonnegative(), value: schema });
+}
+
+/**
+ * All values of one kind that this window works on, each with its own way to the server: whatever is opened
+ * next, what was changed before goes on being sent under its own name. What waits is in the browser's store
+ * from the moment of the change, for each window by itself.
+ */
+export class Keeper<Value> {
+  readonly #parts: KeeperParts<Value>;
+  readonly #replicas = new Map<string, Replica<Value>>();
+  readonly #listeners = new Map<string, KeeperListener<Value>>();
+
+  constructor(parts: KeeperParts<Value>) {
+    this.#parts = parts;
+  }
+
+  /** What this window works on under this id. */
+  replica(id: string): Replica<Value> | undefined {
+    return this.#replicas.get(id);
+  }
+
+  /** All that this window works on. */
+  all(): ReadonlyMap<string, Replica<Value>> {
+    return this.#replicas;
+  }
+
+  /** Whoever listens hears of this value; the last one to ask does. */
+  listen(id: string, listener: KeeperListener<Value> | undefined): void {
+    if (listener) this.#listeners.set(id, listener);
+    else this.#listeners.delete(id);
+  }
+
+  /** Begins to work on a value as it was read, or goes on with a change that was left waiting. */
+  start(id: string, held: Held<Value>, orphan?: Orphan<Value>): Replica<Value> {
+    const { schema, send, store, name } = this.#parts;
+    const key = [name, id] as const;
+    const own = [...key, this.#parts.windows.own] as const;
+    const replica = new Replica<Value>(
+      held,
+      {
+        schema,
+        send: (revision, value, options) => send(id, revision, value, options),
+        keep: (waiting) => {
+          if (waiting) void store.write('changes', own, waiting);
+          else void store.remove('changes', own);
+        },
+        onStanding: (standing) => this.#listeners.get(id)?.onStanding?.(standing),
+        onValue: (value) => this.#listeners.get(id)?.onValue?.(value),
+        onHeld: (now) => void store.write('held', key, now),
+      },
+      orphan?.waiting,
+    );
+    this.#replicas.set(id, replica);
+    void store.write('held', key, held);
+    replica.begin();
+    // It is kept under this window's name by now.
+    void orphan?.forget();
+    return replica;
+  }
+
+  /** Works on it no more, where nothing of it waits. */
+  rest(id: string): void {
+    if (this.#replicas.get(id)?.isWaiting === false) this.#replicas.delete(id);
+  }
+
+  /** Forgets it altogether, after it was deleted. */
+  async forget(id: string): Promise<void> {
+    this.#replicas.delete(id);
+    await this.#parts.store.remove('held', [this.#parts.name, id]);
+  }
+
+  /** As the server held it when it was heard of last. */
+  async lastHeld(id: string): Promise<Held<Value> | undefined> {
+    const kept = await this.#parts.store.read('held', [this.#parts.name, id]);
+    const parsed = heldSchema(this.#parts.schema).safeParse(kept);
+    return parsed.success ? parsed.data : undefined;
+  }
+
+  /** Changes of windows that are not there any more; of one value, or of all. */
+  async orphans(id?: string): Promise<readonly Orphan<Value>[]> {
+    const { name, schema, store, windows } = this.#parts;
+    const entries = (await store.list('changes', name)).filter(
+      ({ key: [, of, window] }) => window !== windows.own && (id === undefined || of === id),
+    );
+    if (entries.length === 0) return [];
+    const alive = await windows.others();
+    const held = heldSchema(schema);
+    const waitingSchema = z.object({ base: held, mine: schema, sent: schema.optional() });
+    return entries.flatMap(({ key, value }) => {
+      const [, of = '', window = ''] = key;
+      const parsed = waitingSchema.safeParse(value);
+      if (alive.has(window) || !parsed.success) return [];
+      const { base, mine, sent } = parsed.data;
+      const waiting = { base, mine, ...(sent !== undefined && { sent }) };
+      return [{ id: of, waiting, forget: () => store.remove('changes', key) }];
+    });
+  }
+
+  /** Sends everything that waits. */
+  flush(options: { readonly keepalive: boolean } = { keepalive: false }): void {
+    for (const replica of this.#replicas.values()) void replica.flush(options);
+  }
+}

@@ -1,0 +1,27 @@
+import { ServerRefusal } from '../api/ask.ts';
+import type { Held, Sent } from './replica.ts';
+
+/** Whether another try may do: something broke there, or too much was asked at once. */
+function isPassing(status: number): boolean {
+  return status >= 500 || status === 408 || status === 429 || status === 401;
+}
+
+/**
+ * What came of sending a change. `current` reads what the server says that it holds, out of its refusal;
+ * undefined where it says nothing of the kind.
+ */
+export async function sentBy<Value>(
+  request: Promise<Held<Value>>,
+  current: (told: unknown) => Held<Value> | undefined,
+): Promise<Sent<Value>> {
+  try {
+    return { outcome: 'stored', held: await request };
+  } catch (error) {
+    const message = error instanceof Error ? error.message : 'Saving failed.';
+    if (!(error instanceof ServerRefusal) || isPassing(error.status))
+      return { outcome: 'away', message };
+    const held = error.status === 409 ? current(error.current) : undefined;
+    if (held) return { outcome: 'stale', held };
+    return error.status === 404 ? { outcome: 'gone' } : { outcome: 'refused', message };
+  }
+}

@@ -1,0 +1,6 @@
+import { useLocalStorage } from '@vueuse/core';
+
+/** The name of this device among all that make a box: nobody reads it, it only tells them apart. */
+export function useDevice(): string {
+  return useLocalStorage('rangoli.device', crypto.randomUUID()).value;
+}

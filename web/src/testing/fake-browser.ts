@@ -1,0 +1,46 @@
+import { createPinia, setActivePinia, type Pinia } from 'pinia';
+import { vi } from 'vitest';
+import { storeInMemory, type BrowserStore } from '../keeping/browser-store.ts';
+import type { Windows } from '../keeping/windows.ts';
+import { FakeServer } from './fake-server.ts';
+
+/** A browser with windows that are opened and killed, a store that outlives them, and a server far away. */
+export class FakeBrowser {
+  readonly server = new FakeServer();
+  readonly store: BrowserStore = storeInMemory();
+  readonly #alive = new Set<string>();
+  #opened = 0;
+
+  /** Puts itself in place of the real one. */
+  begin(): void {
+    vi.stubGlobal('fetch', this.server.fetch);
+    localStorage.clear();
+    sessionStorage.clear();
+  }
+
+  /** Opens a window and looks at it; what stores are used from here on are its own. */
+  openWindow(): Pinia {
+    const pinia = createPinia();
+    setActivePinia(pinia);
+    return pinia;
+  }
+
+  /** A window as its keeping joins the others. */
+  joinWindows(): Windows {
+    this.#opened += 1;
+    const own = `window ${String(this.#opened)}`;
+    this.#alive.add(own);
+    return {
+      own,
+      others: () => Promise.resolve(new Set([...this.#alive].filter((each) => each !== own))),
+    };
+  }
+
+  /** All windows are gone, in the midst of whatever they did. */
+  killWindows(): void {
+    vi.clearAllTimers();
+    this.server.page += 1;
+    this.#alive.clear();
+    this.openWindow();
+  }
+}
