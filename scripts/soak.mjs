@@ -3,6 +3,8 @@ import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { root } from './setup.mjs';
 
+/** So often the two windows of the model are worked, with their network cut and their pages killed. */
+const modelRuns = 2000;
 const rounds = Number(process.argv[2] ?? 5);
 const first = Number(process.argv[3] ?? Date.now() % 1_000_000_000);
 const failed = [];
@@ -10,7 +12,7 @@ for (let seed = first; seed < first + rounds; seed++) {
   const vitest = join(root, 'node_modules', 'vitest', 'vitest.mjs');
   const { status } = spawnSync(process.execPath, [vitest, 'run', '--reporter=dot'], {
     cwd: root,
-    env: { ...process.env, SEED: String(seed) },
+    env: { ...process.env, SEED: String(seed), VITE_MODEL_RUNS: String(modelRuns) },
     stdio: 'inherit',
   });
   console.log(`SEED=${seed}: ${status === 0 ? 'no failure' : 'FAILED'}`);

@@ -29,14 +29,26 @@ test('two windows on one box: nothing is overwritten, and both can be kept', asy
   await expect(other).toHaveTitle(/theirs/);
   await other.waitForTimeout(800);
 
+  // Another field goes together with theirs, unasked.
   await page.getByLabel('Width', { exact: true }).fill('4 1/2');
-  await expect(page.getByRole('alert')).toContainText('changed in another window');
-  await page.getByRole('button', { name: 'Keep both' }).click();
-  await expect(page.getByLabel('Name of the box')).toHaveValue('Hand lens, mine');
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('4 1/2');
+  await expect(page.getByLabel('Name of the box')).toHaveValue('Hand lens, theirs');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
+  // The same field is shown as it is here and there.
+  await other.reload();
+  await other.getByLabel('Width', { exact: true }).fill('4 3/4');
+  await expect(other.getByText('Saved', { exact: true })).toBeVisible();
+  await other.waitForTimeout(800);
+  await page.getByLabel('Width', { exact: true }).fill('5');
+  const asked = page.getByRole('alert').filter({ hasText: 'changed elsewhere' });
+  await expect(asked.getByRole('row', { name: 'The gift’s width' })).toContainText('5 in');
+  await expect(asked.getByRole('row', { name: 'The gift’s width' })).toContainText('4 3/4 in');
+  await page.getByRole('button', { name: 'Keep both, as two boxes' }).click();
+  await expect(page.getByLabel('Name of the box')).toHaveValue('Hand lens, theirs, mine');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('5');
   await page.goto(demo.origin);
-  await expect(page.getByRole('link', { name: 'Hand lens, theirs' })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Hand lens, mine' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Hand lens, theirs(?!, mine)/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Hand lens, theirs, mine' })).toBeVisible();
 });
 
 test('while the server is away the work goes on, and is saved when it is back', async ({
@@ -46,7 +58,7 @@ test('while the server is away the work goes on, and is saved when it is back', 
   await openFromShelf(page, demo, 'Night tea tin');
   await demo.stop();
   await page.getByLabel('Width', { exact: true }).fill('2 1/2');
-  await expect(page.getByText('Not saved: the server is away. Kept in this browser')).toBeVisible();
+  await expect(page.getByText('Only in this browser for now')).toBeVisible();
   const size = await sizeOf(page, 'bag').innerText();
   await demo.start();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 15_000 });
@@ -60,6 +72,57 @@ test('while the server is away the work goes on, and is saved when it is back', 
   await page.reload();
   await expect.poll(() => sizeOf(page, 'bag').innerText()).toBe(changed);
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+});
+
+test('a box is opened, changed and made while the server is away, and nothing lands in another one', async ({
+  demo,
+  page,
+}) => {
+  await openFromShelf(page, demo, 'Moon-phase top');
+  await openFromShelf(page, demo, 'Hand lens');
+  await demo.stop();
+  await page.getByLabel('Name of the box').fill('Hand lens, away');
+  await page.getByLabel('Name of the box').blur();
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+  await expect(page.getByText('The server doesn’t answer.')).toBeVisible();
+  await page.getByRole('link', { name: 'Moon-phase top' }).click();
+  await expect(page.getByLabel('Name of the box')).toHaveValue('Moon-phase top');
+  await page.getByLabel('Name of the box').fill('Moon-phase top, away');
+  await page.getByLabel('Name of the box').blur();
+  await expect(page.getByText('Only in this browser for now')).toBeVisible();
+
+  await demo.start();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 20_000 });
+  await page.reload();
+  await expect(page.getByLabel('Name of the box')).toHaveValue('Moon-phase top, away');
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+  await expect(page.getByRole('link', { name: 'Hand lens, away' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Moon-phase top, away' })).toBeVisible();
+});
+
+test('the server is lost in the middle of the making, and the other device hears of every step later', async ({
+  demo,
+  page,
+  browser,
+}) => {
+  await openFromShelf(page, demo, 'Hand lens');
+  await page.getByRole('link', { name: 'Make', exact: true }).click();
+  const done = page.getByRole('button', { name: 'Done', exact: true });
+  const stepsDone = page.getByRole('navigation', { name: 'Steps' }).locator('.done');
+  for (let step = 1; step <= 3; step++) await done.click();
+  await expect(stepsDone).toHaveCount(3);
+  await demo.stop();
+  for (let step = 4; step <= 6; step++) await done.click();
+  await expect(page.getByRole('alert')).toContainText('kept in this browser');
+  await expect(stepsDone).toHaveCount(6);
+  await demo.start();
+  await expect(page.getByRole('alert')).toHaveCount(0, { timeout: 20_000 });
+
+  const elsewhere = await browser.newContext();
+  const tablet = await elsewhere.newPage();
+  await tablet.goto(page.url());
+  await expect(tablet.getByRole('navigation', { name: 'Steps' }).locator('.done')).toHaveCount(6);
+  await elsewhere.close();
 });
 
 test('a box that is not there, and a shelf that can’t be reached, say so', async ({

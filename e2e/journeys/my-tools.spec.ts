@@ -30,6 +30,9 @@ test('a maker tells about their board once, and every box goes by it', async ({ 
   await mine.getByLabel('A groove every').fill('1/8');
   await expect(mine.getByText('A groove every 1/8 in')).toBeVisible();
   await openFromShelf(page, demo, 'Pocket sundial');
+  // The box keeps its plan until the maker takes the tools as they are now.
+  await expect(sizeOf(page, 'base')).not.toHaveText(before);
+  await page.getByRole('button', { name: 'Plan it with them as they are now' }).click();
   await expect(sizeOf(page, 'base')).toHaveText(before);
 });
 
@@ -85,6 +88,7 @@ test('somebody with nothing to score with is told what is missing, and for what'
       .click();
   await page.getByRole('link', { name: 'Shelf', exact: true }).click();
   await page.getByRole('link', { name: 'Pocket sundial' }).click();
+  await page.getByRole('button', { name: 'Plan it with them as they are now' }).click();
   await expect(
     page.getByText('Scoring: nothing scores the folds of the base and the lid.'),
   ).toBeVisible();

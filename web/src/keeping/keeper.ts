@@ -110,6 +110,23 @@ export class Keeper<Value> {
     return parsed.success ? parsed.data : undefined;
   }
 
+  /** Everything that this browser knows, as it stands here. */
+  async known(): Promise<ReadonlyMap<string, Value>> {
+    const { name, schema, store } = this.#parts;
+    const held = heldSchema(schema);
+    const known = new Map<string, Value>();
+    for (const {
+      key: [, id],
+      value,
+    } of await store.list('held', name)) {
+      const parsed = held.safeParse(value);
+      if (id !== undefined && parsed.success) known.set(id, parsed.data.value);
+    }
+    for (const { id, waiting } of await this.orphans()) known.set(id, waiting.mine);
+    for (const [id, replica] of this.#replicas) known.set(id, replica.value);
+    return known;
+  }
+
   /** Changes of windows that are not there any more; of one value, or of all. */
   async orphans(id?: string): Promise<readonly Orphan<Value>[]> {
     const { name, schema, store, windows } = this.#parts;
@@ -119,14 +136,12 @@ export class Keeper<Value> {
     if (entries.length === 0) return [];
     const alive = await windows.others();
     const held = heldSchema(schema);
-    const waitingSchema = z.object({ base: held, mine: schema, sent: schema.optional() });
+    const waitingSchema = z.object({ base: held, mine: schema, sent: z.array(schema) });
     return entries.flatMap(({ key, value }) => {
       const [, of = '', window = ''] = key;
       const parsed = waitingSchema.safeParse(value);
       if (alive.has(window) || !parsed.success) return [];
-      const { base, mine, sent } = parsed.data;
-      const waiting = { base, mine, ...(sent !== undefined && { sent }) };
-      return [{ id: of, waiting, forget: () => store.remove('changes', key) }];
+      return [{ id: of, waiting: parsed.data, forget: () => store.remove('changes', key) }];
     });
   }
 

@@ -11,8 +11,8 @@ export interface Held<Value> {
 export interface Waiting<Value> {
   readonly base: Held<Value>;
   readonly mine: Value;
-  /** What was sent last: it may have arrived without our hearing of it. */
-  readonly sent?: Value;
+  /** What was sent since, the latest last: any of it may have arrived without our hearing of it. */
+  readonly sent: readonly Value[];
 }
 
 /** How a value stands between this browser and the server. */
@@ -64,6 +64,9 @@ const quiet = 500;
 const firstRetry = 1000;
 const longestRetry = 15_000;
 
+/** So many changes that were sent without an answer are remembered. */
+const mostSent = 20;
+
 function isSame(a: unknown, b: unknown): boolean {
   return JSON.stringify(a) === JSON.stringify(b);
 }
@@ -78,7 +81,7 @@ export class Replica<Value> {
   readonly #read: Held<Value>;
   #base: Held<Value>;
   #mine: Value | undefined;
-  #sent: Value | undefined;
+  #sent: readonly Value[];
   #standing: Standing<Value> = { kind: 'saved' };
   #timer: ReturnType<typeof setTimeout> | undefined;
   #sending = false;
@@ -88,7 +91,7 @@ export class Replica<Value> {
     this.#parts = parts;
     this.#base = waiting?.base ?? base;
     this.#mine = waiting?.mine;
-    this.#sent = waiting?.sent;
+    this.#sent = waiting?.sent ?? [];
     if (waiting) this.#standing = { kind: 'changed' };
     this.#read = base;
   }
@@ -141,7 +144,7 @@ export class Replica<Value> {
       this.#parts.onValue(held.value);
       return;
     }
-    if (isSame(held.value, this.#sent) || isSame(held.value, this.#mine)) {
+    if ([...this.#sent, this.#mine].some((each) => isSame(held.value, each))) {
       // Our own change had arrived; only the answer was lost.
       this.#arrive(held);
       return;
@@ -179,7 +182,8 @@ export class Replica<Value> {
     if (value === undefined || (this.#sending && !keepalive)) return;
     if (this.#standing.kind === 'conflict' || this.#standing.kind === 'gone') return;
     this.#sending = true;
-    this.#sent = value;
+    if (!this.#sent.some((each) => isSame(each, value)))
+      this.#sent = [...this.#sent, value].slice(-mostSent);
     this.#keep();
     if (this.#standing.kind !== 'unreachable') this.#stand({ kind: 'saving' });
     const answer = await this.#parts.send(this.#base.revision, value, { keepalive });
@@ -247,7 +251,7 @@ export class Replica<Value> {
   #goOn(held: Held<Value>, value: Value): void {
     const before = this.value;
     this.#base = held;
-    this.#sent = undefined;
+    this.#sent = [];
     this.#mine = isSame(value, held.value) ? undefined : value;
     this.#parts.onHeld(held);
     this.#keep();
@@ -267,11 +271,7 @@ export class Replica<Value> {
     this.#parts.keep(
       this.#mine === undefined
         ? undefined
-        : {
-            base: this.#base,
-            mine: this.#mine,
-            ...(this.#sent !== undefined && { sent: this.#sent }),
-          },
+        : { base: this.#base, mine: this.#mine, sent: this.#sent },
     );
   }
 

@@ -150,7 +150,7 @@ const boxesMade = computed(() => {
       />
       <section ref="bench" class="bench">
         <p v-if="making.state === 'here only'" class="away" role="alert">
-          The server doesn’t answer. Progress is kept on this page until it does.
+          The server doesn’t answer. What you tick is kept in this browser, and told when it does.
         </p>
         <MadeNote
           v-if="shown.request.made.length > 0"

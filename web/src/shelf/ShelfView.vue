@@ -10,9 +10,11 @@ import {
   duplicateProject,
   listProjects,
   restoreProject,
+  type Shelf,
   type StoredProject,
 } from '../api/projects.ts';
 import TopBar from '../parts/TopBar.vue';
+import { useKeeping } from '../stores/keeping.ts';
 import { useLessons } from '../stores/lessons.ts';
 import { useToolbox } from '../stores/toolbox.ts';
 import { useUsualUnit } from '../stores/usual-unit.ts';
@@ -22,6 +24,8 @@ import ShelfCard from './ShelfCard.vue';
 type State =
   | { readonly kind: 'loading' }
   | { readonly kind: 'ready' }
+  /** The server is away: the boxes that this browser knows. */
+  | { readonly kind: 'away' }
   | { readonly kind: 'failed'; readonly message: string };
 
 const router = useRouter();
@@ -31,11 +35,20 @@ const unreadable = shallowRef<readonly { readonly id: string; readonly name: str
 const deleted = shallowRef<StoredProject>();
 const trouble = ref('');
 const usualUnit = useUsualUnit();
+const keeping = useKeeping();
 const tools = useToolbox();
 const lessons = useLessons();
 
 function sentence(error: unknown): string {
   return error instanceof Error ? error.message : 'Something broke.';
+}
+
+/** What is not on the shelf any more need not be known here, unless something of it waits. */
+async function forgetOthers({ projects: there, unreadable: kept }: Shelf): Promise<void> {
+  const { keeper } = await keeping.boxes;
+  const ids = new Set([...there, ...kept].map(({ id }) => id));
+  for (const id of (await keeper.known()).keys())
+    if (!ids.has(id) && keeper.replica(id)?.isWaiting !== true) await keeper.forget(id);
 }
 
 async function load(): Promise<void> {
@@ -45,8 +58,16 @@ async function load(): Promise<void> {
     projects.value = shelf.projects;
     unreadable.value = shelf.unreadable;
     state.value = { kind: 'ready' };
+    void forgetOthers(shelf);
   } catch (error) {
-    state.value = { kind: 'failed', message: sentence(error) };
+    const known = await (await keeping.boxes).keeper.known();
+    projects.value = [...known].map(([id, document]) => ({
+      id,
+      revision: 0,
+      updatedAt: '',
+      document,
+    }));
+    state.value = known.size > 0 ? { kind: 'away' } : { kind: 'failed', message: sentence(error) };
   }
 }
 
@@ -133,6 +154,16 @@ onMounted(load);
         </p>
       </div>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <p v-if="state.kind === 'away'" class="away" role="status">
+        The server doesn’t answer. These are the boxes that this browser knows: they open, and what
+        you change is sent when it is back.
+        <button type="button" @click="load">Try again</button>
+      </p>
+      <p v-if="unreadable.length > 0" class="trouble" role="alert">
+        {{ unreadable.length === 1 ? 'One box' : `${unreadable.length} boxes` }} can’t be read here,
+        and {{ unreadable.length === 1 ? 'is' : 'are' }} kept as they are:
+        {{ unreadable.map(({ name }) => `“${name}”`).join(', ') }}.
+      </p>
       <ul v-if="state.kind === 'loading'" class="shelf" aria-hidden="true">
         <li v-for="i in 8" :key="i" class="ghost" />
       </ul>
@@ -197,6 +228,26 @@ h1 {
   height: 262px;
   border-radius: var(--radius);
   background: #e6ece8;
+}
+
+.away {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  margin-bottom: 14px;
+  padding: 8px 12px;
+  border-radius: var(--radius);
+  background: var(--turmeric-pale);
+}
+
+.away button {
+  padding: 0;
+  border: 0;
+  font-weight: 700;
+  color: var(--ink);
+  text-decoration: underline;
+  background: none;
+  cursor: pointer;
 }
 
 .trouble {
