@@ -12,14 +12,13 @@ import {
 import { Download, Redo2, Undo2 } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import Button from 'primevue/button';
-import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import OpeningNote from '../parts/OpeningNote.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import TopBar from '../parts/TopBar.vue';
 import Choice from '../parts/Choice.vue';
 import MadeNote from '../rescue/MadeNote.vue';
-import RescueDialog from '../rescue/RescueDialog.vue';
 import { useDrafts } from '../stores/drafts.ts';
 import { useProject } from '../stores/project.ts';
 import ConflictBar from './ConflictBar.vue';
@@ -66,6 +65,7 @@ function cameFromViewOf(id: string): boolean {
 
 /** Whether the maker is telling what went wrong. */
 const rescues = shallowRef(false);
+const RescueDialog = defineAsyncComponent(() => import('../rescue/RescueDialog.vue'));
 const names = computed(
   () => new Map(project.shown?.plan.pieces.map(({ id, name }) => [id, name]) ?? []),
 );
@@ -277,7 +277,7 @@ async function keepBoth(): Promise<void> {
       :trouble="trouble"
       @rescue="rescues = true"
     />
-    <RescueDialog :id="id" :visible="rescues" @close="rescues = false" />
+    <RescueDialog v-if="rescues" :id="id" @close="rescues = false" />
   </div>
 </template>
 

@@ -2,10 +2,9 @@
 import { countInWords, doneOf, isDone, type Step } from '@rangoli/core';
 import { ListChecks } from '@lucide/vue';
 import { useEventListener, useSwipe } from '@vueuse/core';
-import { computed, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, defineAsyncComponent, shallowRef, useTemplateRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import MadeNote from '../rescue/MadeNote.vue';
-import RescueDialog from '../rescue/RescueDialog.vue';
 import { useMaking } from '../stores/making.ts';
 import OpeningNote from '../parts/OpeningNote.vue';
 import { useOpenProject } from '../stores/open-project.ts';
@@ -111,6 +110,7 @@ useSwipe(bench, {
 
 /** Whether the maker is telling what went wrong. */
 const rescues = shallowRef(false);
+const RescueDialog = defineAsyncComponent(() => import('../rescue/RescueDialog.vue'));
 const pieceAtHand = computed(() => step.value?.piece);
 const names = computed(
   () => new Map(shown.value?.plan.pieces.map(({ id, name }) => [id, name]) ?? []),
@@ -233,7 +233,7 @@ const boxesMade = computed(() => {
         </div>
       </section>
     </main>
-    <RescueDialog :id="id" :visible="rescues" :piece="pieceAtHand" @close="rescues = false" />
+    <RescueDialog v-if="rescues" :id="id" :piece="pieceAtHand" @close="rescues = false" />
   </div>
 </template>
 

@@ -13,7 +13,7 @@ import {
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import InputNumber from 'primevue/inputnumber';
-import { computed, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, shallowRef, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { createProject } from '../api/projects.ts';
 import Choice from '../parts/Choice.vue';
@@ -24,8 +24,8 @@ import { useMaking } from '../stores/making.ts';
 import { useProject } from '../stores/project.ts';
 import { formFor, mishapOf, scoresOf, type MishapForm } from './mishap-form.ts';
 
-/** What to do when something was cut, scored or torn otherwise than planned. */
-const props = defineProps<{ visible: boolean; id: string; piece?: string | undefined }>();
+/** What to do when something was cut, scored or torn otherwise than planned; it is there while it is open. */
+const props = defineProps<{ id: string; piece?: string | undefined }>();
 const emit = defineEmits<{ close: [] }>();
 
 const project = useProject();
@@ -56,16 +56,8 @@ function start(piece: string | undefined, kind: Mishap['kind']): void {
   const found = plan?.pieces.find(({ id }) => id === piece) ?? plan?.pieces[0];
   if (plan && found) form.value = formFor(plan, found, kind, unit.value);
 }
-watch(
-  () => props.visible,
-  (visible) => {
-    if (!visible) return;
-    trouble.value = undefined;
-    if (making.id !== props.id) void making.open(props.id);
-    start(props.piece, form.value?.kind ?? 'cut');
-    some.value = undefined;
-  },
-);
+if (making.id !== props.id) void making.open(props.id);
+start(props.piece, 'cut');
 
 function set(part: Partial<MishapForm>): void {
   if (form.value) form.value = { ...form.value, ...part };
@@ -156,7 +148,7 @@ function field(part: string): string {
 
 <template>
   <Dialog
-    :visible="visible"
+    visible
     modal
     header="Off by a bit?"
     :style="{ width: '620px', maxWidth: '94vw' }"
