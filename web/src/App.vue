@@ -1,15 +1,66 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
-import { onMounted } from 'vue';
-import { RouterView } from 'vue-router';
+import { onErrorCaptured, onMounted, shallowRef } from 'vue';
+import { RouterView, useRouter } from 'vue-router';
+import { loadAhead } from './router.ts';
 import { useKeeping } from './stores/keeping.ts';
 
+/** Milliseconds after which a page that was opened loads what may be opened next. */
+const untilLoadingAhead = 3000;
+
 const keeping = useKeeping();
-// What an earlier visit could not send goes on its way, whatever is looked at now.
-onMounted(() => void keeping.takeUp());
+const router = useRouter();
+onMounted(() => {
+  // What an earlier visit could not send goes on its way, whatever is looked at now.
+  void keeping.takeUp();
+  setTimeout(() => void loadAhead(), untilLoadingAhead);
+});
 useEventListener(window, 'pagehide', () => void keeping.flushOnLeave());
+
+/** Why the view that was asked for is not there. */
+const trouble = shallowRef<string>();
+router.onError(() => {
+  trouble.value = 'This view can’t be loaded: the server doesn’t answer. Try it again in a moment.';
+});
+router.afterEach(() => {
+  trouble.value = undefined;
+});
+onErrorCaptured((error) => {
+  console.error(error);
+  trouble.value =
+    'Something in this view has failed. What you typed is kept; the other views work.';
+  return false;
+});
 </script>
 
 <template>
+  <p v-if="trouble" class="trouble" role="alert">
+    {{ trouble }}
+    <button type="button" @click="trouble = undefined">Close</button>
+    <RouterLink v-slot="{ navigate }" to="/" custom
+      ><button type="button" @click="navigate">To the shelf</button></RouterLink
+    >
+  </p>
   <RouterView />
 </template>
+
+<style scoped>
+.trouble {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  padding: 8px 16px;
+  color: var(--vermilion);
+  background: var(--vermilion-pale);
+}
+
+button {
+  padding: 0;
+  border: 0;
+  font-weight: 700;
+  color: inherit;
+  text-decoration: underline;
+  background: none;
+  cursor: pointer;
+}
+</style>
