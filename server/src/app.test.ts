@@ -1,5 +1,5 @@
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer, type Server } from 'node:http';
+import { createServer, request as requestHttp, type Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
@@ -58,6 +58,7 @@ async function open(): Promise<void> {
     tools: toolItems(database),
     lessons: lessonItems(database),
     logger: pino({ level: 'silent' }),
+    hosts: new Set(['127.0.0.1', 'localhost']),
     client: join(folder, 'no-client'),
   });
   server = createServer(app);
@@ -87,10 +88,11 @@ afterEach(async () => {
 function send(method: string, path: string, body?: unknown, at = origin): Promise<Response> {
   return fetch(at + path, {
     method,
-    ...(body !== undefined && {
-      headers: { 'content-type': 'application/json' },
-      body: typeof body === 'string' ? body : JSON.stringify(body),
-    }),
+    headers: {
+      'x-rangoli': 'test',
+      ...(body !== undefined && { 'content-type': 'application/json' }),
+    },
+    ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
   });
 }
 
@@ -199,6 +201,50 @@ describe('boxes on the server', () => {
     expect(problem.detail).toMatch(/\.$/);
     if (field !== undefined) expect(problem.errors?.[0]?.field).toBe(field);
     expect(await names()).toEqual([]);
+  });
+});
+
+describe('a page of somebody else', () => {
+  /** Asks as no browser lets a page ask: with these headers and no others. */
+  function ask(
+    method: string,
+    path: string,
+    headers: Readonly<Record<string, string>>,
+  ): Promise<number> {
+    const { hostname, port } = new URL(origin);
+    return new Promise((answered, failed) => {
+      const question = requestHttp(
+        { hostname, port, method, path, headers, setHost: false },
+        (response) => {
+          response.resume();
+          answered(response.statusCode ?? 0);
+        },
+      );
+      question.on('error', failed);
+      question.end();
+    });
+  }
+
+  it('gets nothing, whatever name leads it here and whatever it sends', async () => {
+    const { id } = await create('Hand lens');
+    const { host } = new URL(origin);
+    const own = { host, 'x-rangoli': 'web' };
+    const box = `/api/projects/${id}`;
+    expect(await ask('GET', box, { host })).toBe(200);
+    expect(await ask('GET', box, { host: `localhost:${new URL(origin).port}` })).toBe(200);
+    // A name of somebody else's that was made to lead to this machine.
+    expect(await ask('GET', box, { host: 'elsewhere.example' })).toBe(421);
+    expect(await ask('GET', '/', { host: 'elsewhere.example' })).toBe(421);
+    expect(await ask('GET', box, {})).toBe(400);
+    const strangers = [
+      { ...own, origin: 'http://elsewhere.example' },
+      { ...own, origin: 'null' },
+      { ...own, 'sec-fetch-site': 'cross-site' },
+      { host },
+      { host, origin: `http://${host}` },
+    ];
+    for (const headers of strangers) expect(await ask('DELETE', box, headers)).toBe(403);
+    expect(await ask('DELETE', box, { ...own, origin: `http://${host}` })).toBe(204);
   });
 });
 

@@ -5,7 +5,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { bodyLimit, problemHandler, unknownRoute } from './http/index.ts';
+import { bodyLimit, guard, problemHandler, unknownRoute } from './http/index.ts';
 import { progressRoutes, type ProgressStore } from './progress/index.ts';
 import { projectRoutes, type ProjectStore } from './projects/index.ts';
 import { itemRoutes, type lessonItems, type toolItems } from './items/index.ts';
@@ -16,16 +16,19 @@ export interface AppParts {
   readonly tools: ReturnType<typeof toolItems>;
   readonly lessons: ReturnType<typeof lessonItems>;
   readonly logger: Logger;
+  /** The names under which it may be asked for. */
+  readonly hosts: ReadonlySet<string>;
   /** Where the built client lies. */
   readonly client: string;
 }
 
 /** The whole application on one port: the API under `/api`, and the client for every other address. */
 export function createApp(parts: AppParts): Express {
-  const { store, progress, tools, lessons, logger, client } = parts;
+  const { store, progress, tools, lessons, logger, hosts, client } = parts;
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: false }));
+  app.use(guard(hosts));
   app.use(
     helmet({
       contentSecurityPolicy: {

@@ -1,65 +1,134 @@
-import { createServer } from 'node:http';
+import { existsSync } from 'node:fs';
+import { createServer, type Server } from 'node:http';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { pino } from 'pino';
-import { z } from 'zod';
 import { createApp } from './app.ts';
-import { openDatabase } from './database/index.ts';
+import { Complaint, complainingly } from './complaint.ts';
+import { keepWhole, openDatabase } from './database/index.ts';
 import { seedDemo } from './demo/index.ts';
+import { lessonItems, toolItems } from './items/index.ts';
 import { ProgressStore } from './progress/index.ts';
 import { ProjectStore } from './projects/index.ts';
-import { lessonItems, toolItems } from './items/index.ts';
 
-const { values } = parseArgs({
-  options: {
-    port: { type: 'string', default: process.env.PORT ?? '4180' },
-    database: { type: 'string' },
-    demo: { type: 'boolean', default: false },
-  },
-});
+const usage = 'Use: npm start -- [--port NUMBER] [--database FILE] [--demo]';
 
-const port = z.coerce.number().int().min(0).max(65535).parse(values.port);
-const root = resolve(import.meta.dirname, '../..');
-const file =
-  values.database ?? resolve(root, values.demo ? 'data/demo.sqlite' : 'data/rangoli.sqlite');
-const logger = pino({ level: process.env.LOG_LEVEL ?? 'info' });
-
-const database = await openDatabase(file);
-if (values.demo) await seedDemo(database);
-const app = createApp({
-  store: new ProjectStore(database),
-  progress: new ProgressStore(database),
-  tools: toolItems(database),
-  lessons: lessonItems(database),
-  logger,
-  client: resolve(root, 'web/dist'),
-});
-const server = createServer(app);
-server.on('error', (error) => {
-  logger.error(error);
-  process.exitCode = 1;
-  void database.destroy();
-});
-server.listen(port, () => {
-  const address = server.address();
-  const open = typeof address === 'object' && address ? address.port : port;
-  logger.info(`Rangoli is open at http://localhost:${open}`);
-});
-
-let stopping = false;
-
-/** Takes no more requests, finishes those under way, closes the database. */
-function stop(): void {
-  if (stopping) return;
-  stopping = true;
-  logger.info('Rangoli is closing');
-  server.close(() => void database.destroy());
-  server.closeIdleConnections();
-  // A client that holds its connection open must not keep the rest waiting.
-  setTimeout(() => {
-    server.closeAllConnections();
-  }, 2000).unref();
+interface Asked {
+  readonly port: number;
+  readonly file: string;
+  readonly demo: boolean;
 }
 
-process.on('SIGTERM', stop);
-process.on('SIGINT', stop);
+const root = resolve(import.meta.dirname, '../..');
+
+/** @throws Complaint when what was asked for makes no sense. */
+function asked(): Asked {
+  const { values } = (() => {
+    try {
+      return parseArgs({
+        options: {
+          port: { type: 'string', default: process.env.PORT ?? '4180' },
+          database: { type: 'string' },
+          demo: { type: 'boolean', default: false },
+        },
+      });
+    } catch (error) {
+      throw new Complaint(
+        `${error instanceof Error ? error.message : 'That can’t be read'}. ${usage}`,
+      );
+    }
+  })();
+  const port = Number(values.port);
+  if (!/^\d+$/.test(values.port) || port > 65535)
+    throw new Complaint(
+      `The port “${values.port}” is none: give a number from 0 to 65535. ${usage}`,
+    );
+  const file =
+    values.database ?? resolve(root, values.demo ? 'data/demo.sqlite' : 'data/rangoli.sqlite');
+  return { port, file, demo: values.demo };
+}
+
+/** Listens on this machine only. @throws Complaint when the port can't be had. */
+async function listen(server: Server, port: number): Promise<number> {
+  await new Promise<void>((listening, failed) => {
+    server.once('error', (error) => {
+      const code = 'code' in error ? error.code : undefined;
+      if (code === 'EADDRINUSE')
+        failed(
+          new Complaint(
+            `Port ${port} is in use, perhaps by another Rangoli. Name another one with --port.`,
+          ),
+        );
+      else if (code === 'EACCES')
+        failed(new Complaint(`Port ${port} may not be used. Name one above 1023 with --port.`));
+      else failed(error);
+    });
+    server.listen(port, '127.0.0.1', listening);
+  });
+  const address = server.address();
+  return typeof address === 'object' && address ? address.port : port;
+}
+
+async function main(): Promise<void> {
+  const { port, file, demo } = asked();
+  const logger = pino({ level: process.env.LOG_LEVEL ?? 'info' });
+  const database = await openDatabase(file);
+  try {
+    if (demo) await seedDemo(database);
+  } catch (error) {
+    await database.destroy();
+    throw error;
+  }
+  const client = resolve(root, 'web/dist');
+  if (!existsSync(client)) logger.warn('The client is not built, so only the API is served.');
+  const server = createServer(
+    createApp({
+      store: new ProjectStore(database),
+      progress: new ProgressStore(database),
+      tools: toolItems(database),
+      lessons: lessonItems(database),
+      hosts: new Set(['localhost', '127.0.0.1']),
+      logger,
+      client,
+    }),
+  );
+  let open: number;
+  try {
+    open = await listen(server, port);
+  } catch (error) {
+    await database.destroy();
+    throw error;
+  }
+  logger.info(`Rangoli is open at http://localhost:${open}`);
+
+  let stopping = false;
+  /** Takes no more requests, finishes those under way, closes the database. */
+  function stop(): void {
+    if (stopping) return;
+    stopping = true;
+    logger.info('Rangoli is closing');
+    leave();
+    server.close(() => void database.destroy());
+    server.closeIdleConnections();
+    // A client that holds its connection open must not keep the rest waiting.
+    setTimeout(() => {
+      server.closeAllConnections();
+    }, 2000).unref();
+  }
+  const leave = keepWhole(database, {
+    file,
+    onLost: (isBack) => {
+      logger.error(
+        isBack
+          ? `${file} was taken away while Rangoli was open. All that was in it has been written back there. Start Rangoli again.`
+          : `${file} was replaced while Rangoli was open. Rangoli closes, so that nothing is written into the wrong one. Start it again.`,
+      );
+      process.exitCode = 1;
+      stop();
+    },
+  });
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
+}
+
+await complainingly(main);

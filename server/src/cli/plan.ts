@@ -15,9 +15,7 @@ import {
   type Plan,
   type PlanRequest,
 } from '@rangoli/core';
-
-/** A refusal that is told in one sentence, with no trace of the program. */
-class Complaint extends Error {}
+import { Complaint, complainingly } from '../complaint.ts';
 
 interface Asked {
   readonly title: string;
@@ -97,11 +95,19 @@ function check(plan: Plan, request: PlanRequest): boolean {
 
 const usage = 'Use: npm run -s plan -- FILE.json [--fold DIR] [--check]';
 
-try {
-  const { values, positionals } = parseArgs({
-    allowPositionals: true,
-    options: { fold: { type: 'string' }, check: { type: 'boolean', default: false } },
-  });
+function asked() {
+  try {
+    return parseArgs({
+      allowPositionals: true,
+      options: { fold: { type: 'string' }, check: { type: 'boolean', default: false } },
+    });
+  } catch {
+    throw new Complaint(usage);
+  }
+}
+
+function main(): void {
+  const { values, positionals } = asked();
   const [file, ...more] = positionals;
   if (file === undefined || more.length > 0) throw new Complaint(usage);
   const { title, request } = readAsked(file);
@@ -110,10 +116,6 @@ try {
   if (values.check) {
     if (!check(plan, request)) process.exitCode = 1;
   } else console.log(JSON.stringify(plan, null, 2));
-} catch (error) {
-  if (!(error instanceof Error)) throw error;
-  const isUsage = 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS');
-  if (!(error instanceof Complaint) && !isUsage) throw error;
-  console.error(isUsage ? usage : error.message);
-  process.exitCode = 2;
 }
+
+await complainingly(() => Promise.resolve().then(main));

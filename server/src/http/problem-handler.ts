@@ -20,9 +20,22 @@ function hasStatus(error: unknown): error is { readonly status: number } {
   );
 }
 
+function isDiskFault(error: unknown): boolean {
+  return (
+    error instanceof Error &&
+    'code' in error &&
+    /^(SQLITE_(FULL|IOERR|READONLY|CANTOPEN)|ENOSPC)/.test(String(error.code))
+  );
+}
+
 function detailsOf(error: unknown): ProblemDetails {
   if (error instanceof HttpProblem) return error.details;
   if (error instanceof Unreadable) return new HttpProblem('unreadable', error.message).details;
+  if (isDiskFault(error))
+    return new HttpProblem(
+      'no-room',
+      'The disk of Rangoli’s server is full, or fails. Nothing was changed. Make room on it, and it goes on.',
+    ).details;
   if (hasType(error)) {
     if (error.type === 'entity.parse.failed')
       return new HttpProblem('bad-json', 'The body is not JSON. Send a JSON object.').details;

@@ -13,12 +13,15 @@ export interface ProblemDetails {
 const kinds = {
   'bad-json': { status: 400, title: 'This is not JSON' },
   'bad-request': { status: 400, title: 'This can’t be taken' },
+  'wrong-origin': { status: 403, title: 'Not from here' },
+  'wrong-host': { status: 421, title: 'Not under this name' },
   'not-found': { status: 404, title: 'Not found' },
   stale: { status: 409, title: 'Changed meanwhile' },
   'too-large': { status: 413, title: 'Too large' },
   'wrong-type': { status: 415, title: 'Not JSON' },
   'bad-fields': { status: 422, title: 'Some fields are wrong' },
   unreadable: { status: 422, title: 'This can’t be read' },
+  'no-room': { status: 507, title: 'No room left' },
   failure: { status: 500, title: 'Something broke here' },
 } as const;
 

@@ -41,10 +41,12 @@ export async function ask(
       method,
       keepalive,
       signal: AbortSignal.timeout(longestWait),
-      ...(body !== undefined && {
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(body),
-      }),
+      headers: {
+        // A page of somebody else can't send this one.
+        'x-rangoli': 'web',
+        ...(body !== undefined && { 'content-type': 'application/json' }),
+      },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
     });
   } catch {
     throw new Unreachable();
