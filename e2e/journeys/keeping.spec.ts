@@ -133,10 +133,10 @@ test('a box that is not there, and a shelf that can’t be reached, say so', asy
   await expect(page.getByRole('heading', { name: 'This box is not on the shelf' })).toBeVisible();
   await page.getByRole('button', { name: 'Back to the shelf' }).click();
   await expect(page.getByRole('heading', { name: 'Shelf', exact: true })).toBeVisible();
-  await page.route('**/api/projects', (route) => route.abort());
+  await page.route('**/api/projects?*', (route) => route.abort());
   await page.reload();
   await expect(page.getByRole('alert')).toContainText('doesn’t answer');
-  await page.unroute('**/api/projects');
+  await page.unroute('**/api/projects?*');
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('link', { name: 'Pocket sundial' })).toBeVisible();
 });

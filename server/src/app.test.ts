@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, request as requestHttp, type Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
 import {
   inches,
   newProject,
@@ -287,6 +288,77 @@ describe('a body that is no box', () => {
   });
 });
 
+describe('a long shelf', () => {
+  const shelfSchema = z.object({
+    projects: z.array(z.object({ id: z.string(), document: z.object({ name: z.string() }) })),
+    total: z.int(),
+    next: z.string().optional(),
+  });
+
+  /** All parts of a shelf, one after the other. */
+  async function walk(words: string): Promise<readonly string[]> {
+    const seen: string[] = [];
+    let after = '';
+    for (let parts = 0; parts < 50; parts++) {
+      const response = await send('GET', `?limit=7&${words}${after}`);
+      expect(response.status).toBe(200);
+      const part = shelfSchema.parse(await response.json());
+      seen.push(...part.projects.map(({ document }) => document.name));
+      if (part.next === undefined) {
+        expect(part.total).toBe(seen.length);
+        return seen;
+      }
+      after = `&after=${part.next}`;
+    }
+    throw new Error('The shelf has no end');
+  }
+
+  it('is told in parts that leave no box out and tell none twice, searched and in every order', async () => {
+    const store = new ProjectStore(database, () => new Date(1000 * (clock += 1)));
+    let clock = 0;
+    // Some are changed at one moment and bear one name: their order is fixed all the same.
+    const given = Array.from(
+      { length: 40 },
+      (_, i) => `Box ${String(i % 13)} of 100% äther_${String(i % 3)}`,
+    );
+    for (const [i, name] of given.entries()) {
+      if (i % 5 === 0) clock -= 1;
+      await store.create({ ...newProject('inch'), name });
+    }
+    expect([...(await walk(''))].sort()).toEqual([...given].sort());
+    expect(await walk('order=newest')).toEqual(await walk('order=changed'));
+    const byName = await walk('order=name');
+    expect(byName).toEqual([...given].sort((a, b) => (a.toLowerCase() < b.toLowerCase() ? -1 : 1)));
+    for (const search of ['box 1', 'ÄTHER_2', '%', '_1', 'of 100', 'nothing', "'; --"]) {
+      const wanted = given.filter((name) => name.toLowerCase().includes(search.toLowerCase()));
+      const found = await walk(`search=${encodeURIComponent(search)}`);
+      expect([...found].sort()).toEqual([...wanted].sort());
+    }
+    for (const words of ['limit=0', 'limit=9999', 'order=colour', 'after=nowhere', 'limit=x'])
+      expect((await problemOf(await send('GET', `?${words}`))).status).toBe(422);
+  });
+
+  it('of five thousand boxes opens at once, and is no great load', async () => {
+    const { box } = newProject('inch');
+    const rows = Array.from({ length: 5000 }, (_, i) => ({
+      id: `box-${String(i)}`,
+      revision: 1,
+      name: `box ${String(i)}`,
+      document: JSON.stringify({ version: 1, name: `Box ${String(i)}`, box }),
+      created_at: String(i),
+      updated_at: String(i),
+    }));
+    await database.batchInsert('projects', rows, 100);
+    await (await send('GET', '')).text();
+    const begun = performance.now();
+    const response = await send('GET', '');
+    const text = await response.text();
+    expect(performance.now() - begun).toBeLessThan(300);
+    expect(gzipSync(text).length).toBeLessThan(200_000);
+    expect(shelfSchema.parse(JSON.parse(text))).toMatchObject({ total: 5000 });
+  });
+});
+
 describe('a row that can’t be read', () => {
   it('is set aside and named, and all the others open', async () => {
     const { id } = await create('Hand lens');
@@ -459,6 +531,8 @@ describe('what trial boxes have taught', () => {
 
 describe('a database of before tools had rows', () => {
   it('gives each of them its own, and loses none', async () => {
+    // Back behind the names of boxes and the rows of tools.
+    await database.migrate.down({ migrationSource: migrations });
     await database.migrate.down({ migrationSource: migrations });
     const [first] = shippedToolbox.boards;
     const own = { owned: true, tool: { ...first?.tool, id: 'own', name: 'Own board' } };

@@ -167,7 +167,11 @@ describe('a database in use', () => {
 
   async function namesIn(file: string): Promise<readonly string[]> {
     const database = await openDatabase(file);
-    const { projects } = await new ProjectStore(database).list();
+    const { projects } = await new ProjectStore(database).list({
+      search: '',
+      order: 'name',
+      limit: 100,
+    });
     await database.destroy();
     return projects.map(({ document }) => document.name).sort();
   }

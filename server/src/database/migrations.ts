@@ -1,6 +1,7 @@
 import { lessonsSchema, shippedToolbox, changedTools, toolboxSchema } from '@rangoli/core';
 import type { Knex } from 'knex';
 import { z } from 'zod';
+import { jsonIn } from './unreadable.ts';
 
 interface NamedMigration extends Knex.Migration {
   readonly name: string;
@@ -99,12 +100,41 @@ const itemsTable: NamedMigration = {
   },
 };
 
+const namedRow = z.object({ id: z.string(), document: z.string() });
+
+/** Boxes are looked for by their names, and stand in their order. */
+const projectNames: NamedMigration = {
+  name: '004-project-names',
+  async up(knex) {
+    await knex.schema.alterTable('projects', (table) => {
+      table.string('name').notNullable().defaultTo('');
+      table.index(['deleted_at', 'name']);
+      table.index(['deleted_at', 'created_at']);
+    });
+    const rows: unknown = await knex('projects').select('id', 'document');
+    for (const { id, document } of z.array(namedRow).parse(rows)) {
+      const parsed = z.object({ name: z.string() }).safeParse(jsonIn(document));
+      if (parsed.success)
+        await knex('projects')
+          .where({ id })
+          .update({ name: parsed.data.name.toLocaleLowerCase('en') });
+    }
+  },
+  async down(knex) {
+    await knex.schema.alterTable('projects', (table) => {
+      table.dropIndex(['deleted_at', 'name']);
+      table.dropIndex(['deleted_at', 'created_at']);
+      table.dropColumn('name');
+    });
+  },
+};
+
 /**
  * Migrations as values, not files: a directory would be listed as `.ts` under tsx and as `.js` when built,
  * and one database would then refuse the other.
  */
 export const migrations: Knex.MigrationSource<NamedMigration> = {
-  getMigrations: () => Promise.resolve([firstTables, progressTable, itemsTable]),
+  getMigrations: () => Promise.resolve([firstTables, progressTable, itemsTable, projectNames]),
   getMigrationName: (migration) => migration.name,
   getMigration: (migration) => Promise.resolve(migration),
 };

@@ -1,12 +1,55 @@
-import { projectDocumentSchema } from '@rangoli/core';
+import { problemsFrom, projectDocumentSchema } from '@rangoli/core';
 import { Router } from 'express';
 import { z } from 'zod';
+import { jsonIn } from '../database/index.ts';
 import { HttpProblem, readBody } from '../http/index.ts';
 import type { Project } from './project.ts';
-import type { ProjectStore } from './store.ts';
+import { shelfOrders, type ProjectStore, type ShelfPlace, type ShelfQuery } from './store.ts';
 
 const createBody = z.object({ document: projectDocumentSchema });
 const updateBody = z.object({ revision: z.int().positive(), document: projectDocumentSchema });
+
+/** The most boxes of one part of the shelf, and how many come without being asked for more. */
+const mostListed = 100;
+const usuallyListed = 40;
+
+const placeSchema = z.object({ value: z.string(), id: z.string() });
+
+/** A place on the shelf as a text that nobody need understand. */
+function placeInText(place: ShelfPlace): string {
+  return Buffer.from(JSON.stringify(place)).toString('base64url');
+}
+
+const placeText = z
+  .string()
+  .max(1000)
+  .transform((text, context): ShelfPlace => {
+    const parsed = placeSchema.safeParse(jsonIn(Buffer.from(text, 'base64url').toString()));
+    if (parsed.success) return parsed.data;
+    context.addIssue({
+      code: 'custom',
+      message: 'This place on the shelf is none. Begin from the first part.',
+    });
+    return z.NEVER;
+  });
+
+const listQuery = z.object({
+  search: z.string().max(200).default(''),
+  order: z.enum(shelfOrders).default('changed'),
+  limit: z.coerce.number().int().min(1).max(mostListed).default(usuallyListed),
+  after: placeText.optional(),
+});
+
+/** @throws HttpProblem when the words of the address mean nothing. */
+function queryOf(query: unknown): ShelfQuery {
+  const parsed = listQuery.safeParse(query);
+  if (!parsed.success) {
+    const errors = problemsFrom(parsed.error, 'mm');
+    throw new HttpProblem('bad-fields', errors.map(({ message }) => message).join(' '), { errors });
+  }
+  const { after, ...asked } = parsed.data;
+  return after ? { ...asked, after } : asked;
+}
 
 function found(project: Project | undefined): Project {
   if (!project)
@@ -18,8 +61,10 @@ function found(project: Project | undefined): Project {
 export function projectRoutes(store: ProjectStore): Router {
   const router = Router();
 
-  router.get('/', async (_request, response) => {
-    response.json(await store.list());
+  router.get('/', async (request, response) => {
+    const asked = queryOf(request.query);
+    const { next, ...part } = await store.list(asked);
+    response.json({ ...part, ...(next && { next: placeInText(next) }) });
   });
 
   router.post('/', async (request, response) => {

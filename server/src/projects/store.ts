@@ -25,10 +25,53 @@ function nameIn(document: string): string {
   return parsed.success ? parsed.data.name.slice(0, longestName) : 'A box without a name';
 }
 
-/** All boxes, and those among them that can't be read. */
+/** The orders in which a shelf may stand: the box that was changed last first, by name, or the newest first. */
+export const shelfOrders = ['changed', 'name', 'newest'] as const;
+export type ShelfOrder = (typeof shelfOrders)[number];
+
+/** What of the shelf is asked for. */
+export interface ShelfQuery {
+  /** Part of a name; empty for all. */
+  readonly search: string;
+  readonly order: ShelfOrder;
+  readonly limit: number;
+  /** Goes on behind this place: `next` of the part before. */
+  readonly after?: ShelfPlace;
+}
+
+/** A place on the shelf, behind a box. */
+export interface ShelfPlace {
+  readonly value: string;
+  readonly id: string;
+}
+
+/** Part of the shelf, with those boxes in it that can't be read. */
 export interface Shelf {
   readonly projects: readonly Project[];
   readonly unreadable: readonly { readonly id: string; readonly name: string }[];
+  /** How many there are of what was asked for, on all parts together. */
+  readonly total: number;
+  /** Where the next part begins; undefined on the last one. */
+  readonly next?: ShelfPlace;
+}
+
+const orders = {
+  changed: { column: 'updated_at', falls: true },
+  name: { column: 'name', falls: false },
+  newest: { column: 'created_at', falls: true },
+} as const;
+
+const listedRow = rowSchema.extend({ place: z.string() });
+const countRow = z.object({ count: z.number() });
+
+/** A name as it is searched for and sorted by. */
+export function plainName(name: string): string {
+  return name.toLocaleLowerCase('en');
+}
+
+/** A search as a pattern of LIKE, in which nothing is a sign but what we put there. */
+function patternOf(search: string): string {
+  return `%${plainName(search).replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 }
 
 /** Projects in the database. Deleted ones are kept, so that a delete can be undone. */
@@ -41,25 +84,47 @@ export class ProjectStore {
     this.#now = now;
   }
 
-  /** All projects, the one changed last first. */
-  async list(): Promise<Shelf> {
-    const rows: unknown = await this.#database('projects')
-      .whereNull('deleted_at')
+  /** A part of the shelf. */
+  async list({ search, order, limit, after }: ShelfQuery): Promise<Shelf> {
+    const { column, falls } = orders[order];
+    const found = () => {
+      const query = this.#database('projects').whereNull('deleted_at');
+      return search === '' ? query : query.whereRaw("name LIKE ? ESCAPE '\\'", [patternOf(search)]);
+    };
+    const counted: unknown = await found().count({ count: '*' });
+    const part = found()
       .orderBy([
-        { column: 'updated_at', order: 'desc' },
+        { column, order: falls ? 'desc' : 'asc' },
         { column: 'id', order: 'asc' },
       ])
-      .select('id', 'revision', 'updated_at', 'document');
+      .limit(limit + 1)
+      .select('id', 'revision', 'updated_at', 'document', { place: column });
+    if (after !== undefined)
+      part.whereRaw(`(?? ${falls ? '<' : '>'} ? OR (?? = ? AND id > ?))`, [
+        column,
+        after.value,
+        column,
+        after.value,
+        after.id,
+      ]);
+    const rows = z.array(listedRow).parse(await part);
+    const here = rows.slice(0, limit);
+    const last = rows.length > limit ? here[here.length - 1] : undefined;
     const projects: Project[] = [];
     const unreadable: { readonly id: string; readonly name: string }[] = [];
-    for (const row of z.array(rowSchema).parse(rows))
+    for (const row of here)
       try {
         projects.push(projectOf(row));
       } catch (error) {
         if (!(error instanceof Unreadable)) throw error;
         unreadable.push({ id: row.id, name: nameIn(row.document) });
       }
-    return { projects, unreadable };
+    return {
+      projects,
+      unreadable,
+      total: z.array(countRow).parse(counted)[0]?.count ?? 0,
+      ...(last && { next: { value: last.place, id: last.id } }),
+    };
   }
 
   /**
@@ -80,6 +145,7 @@ export class ProjectStore {
     await this.#database('projects').insert({
       id: project.id,
       revision: 1,
+      name: plainName(document.name),
       document: JSON.stringify(document),
       created_at: updatedAt,
       updated_at: updatedAt,
@@ -95,6 +161,7 @@ export class ProjectStore {
       .whereNull('deleted_at')
       .update({
         revision: revision + 1,
+        name: plainName(document.name),
         document: JSON.stringify(document),
         updated_at: updatedAt,
       });

@@ -15,12 +15,26 @@ export type StoredProject = z.infer<typeof projectSchema>;
 const listSchema = z.object({
   projects: z.array(projectSchema),
   unreadable: z.array(z.object({ id: z.string(), name: z.string() })),
+  total: z.int(),
+  next: z.string().optional(),
 });
-/** What is on the shelf, and what on it can't be read. */
+/** A part of the shelf: what on it can't be read, how many boxes there are in all, and where it goes on. */
 export type Shelf = z.infer<typeof listSchema>;
 
-export async function listProjects(): Promise<Shelf> {
-  return listSchema.parse(await ask('GET', '/projects'));
+/** The orders in which the shelf may stand. */
+export type ShelfOrder = 'changed' | 'name' | 'newest';
+
+export interface ShelfQuery {
+  readonly search: string;
+  readonly order: ShelfOrder;
+  /** Where it goes on: `next` of the part before. */
+  readonly after?: string | undefined;
+}
+
+export async function listProjects({ search, order, after }: ShelfQuery): Promise<Shelf> {
+  const words = new URLSearchParams({ order, ...(search !== '' && { search }) });
+  if (after !== undefined) words.set('after', after);
+  return listSchema.parse(await ask('GET', `/projects?${words.toString()}`));
 }
 
 export async function readProject(id: string): Promise<StoredProject> {

@@ -17,7 +17,18 @@ const emit = defineEmits<{ duplicate: []; remove: []; resize: [] }>();
 const view = { width: 196, height: 158 };
 const box = computed(() => props.project.document.box);
 const gift = computed(() => extentsOf(box.value.gift));
+// A long shelf plans and draws only the boxes that have come into sight.
+const card = useTemplateRef('card');
+const isSeen = shallowRef(false);
+const { isSupported, stop } = useIntersectionObserver(card, (entries) => {
+  if (!entries.some(({ isIntersecting }) => isIntersecting)) return;
+  isSeen.value = true;
+  stop();
+});
+if (!isSupported.value) isSeen.value = true;
+
 const plan = computed(() => {
+  if (!isSeen.value) return undefined;
   const result = planBox(box.value);
   return result.ok ? result.plan : undefined;
 });
@@ -32,14 +43,6 @@ const layout = computed(
       border: 14,
     }),
 );
-// A long shelf folds only the boxes that have come into sight.
-const card = useTemplateRef('card');
-const isSeen = shallowRef(false);
-const { stop } = useIntersectionObserver(card, (entries) => {
-  if (!entries.some(({ isIntersecting }) => isIntersecting)) return;
-  isSeen.value = true;
-  stop();
-});
 
 const actions = computed(() => {
   const { name } = props.project.document;
@@ -73,8 +76,9 @@ const actions = computed(() => {
             />
           </g>
         </svg>
-        <BoxPicture v-if="isSeen" :plan="plan" :papers="box.papers" class="folded" />
+        <BoxPicture :plan="plan" :papers="box.papers" class="folded" />
       </span>
+      <span v-else-if="!isSeen" class="mat" />
       <span v-else class="mat impossible">Too large for its sheet</span>
       <span class="text">
         <strong>{{ project.document.name }}</strong>

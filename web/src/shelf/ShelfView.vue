@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { kitFor, longestName, newProject } from '@rangoli/core';
 import { Plus } from '@lucide/vue';
+import { useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import Button from 'primevue/button';
-import { onMounted, ref, shallowRef } from 'vue';
+import InputText from 'primevue/inputtext';
+import { onMounted, ref, shallowRef, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import {
   createProject,
@@ -10,7 +12,7 @@ import {
   duplicateProject,
   listProjects,
   restoreProject,
-  type Shelf,
+  type ShelfOrder,
   type StoredProject,
 } from '../api/projects.ts';
 import TopBar from '../parts/TopBar.vue';
@@ -32,6 +34,20 @@ const router = useRouter();
 const state = shallowRef<State>({ kind: 'loading' });
 const projects = shallowRef<readonly StoredProject[]>([]);
 const unreadable = shallowRef<readonly { readonly id: string; readonly name: string }[]>([]);
+/** How many boxes there are of what was looked for, and where the shelf goes on. */
+const total = shallowRef(0);
+const next = shallowRef<string>();
+const search = ref('');
+const order = ref<ShelfOrder>('changed');
+const orders = [
+  { value: 'changed', label: 'Changed last' },
+  { value: 'newest', label: 'Newest' },
+  { value: 'name', label: 'By name' },
+] as const;
+function setOrder(to: ShelfOrder): void {
+  order.value = to;
+}
+
 const deleted = shallowRef<StoredProject>();
 const trouble = ref('');
 const usualUnit = useUsualUnit();
@@ -43,33 +59,69 @@ function sentence(error: unknown): string {
   return error instanceof Error ? error.message : 'Something broke.';
 }
 
-/** What is not on the shelf any more need not be known here, unless something of it waits. */
-async function forgetOthers({ projects: there, unreadable: kept }: Shelf): Promise<void> {
+/** What was asked for last: an answer to an earlier question is not shown. */
+let asked = 0;
+
+/** A box as it is here, where something of it has not reached the server yet. */
+async function asHere(listed: readonly StoredProject[]): Promise<readonly StoredProject[]> {
   const { keeper } = await keeping.boxes;
-  const ids = new Set([...there, ...kept].map(({ id }) => id));
-  for (const id of (await keeper.known()).keys())
-    if (!ids.has(id) && keeper.replica(id)?.isWaiting !== true) await keeper.forget(id);
+  return listed.map((each) => {
+    const replica = keeper.replica(each.id);
+    return replica?.isWaiting === true ? { ...each, document: replica.value } : each;
+  });
+}
+
+async function showKnown(error: unknown): Promise<void> {
+  const known = await (await keeping.boxes).keeper.known();
+  const wanted = search.value.toLocaleLowerCase('en');
+  projects.value = [...known]
+    .filter(([, { name }]) => name.toLocaleLowerCase('en').includes(wanted))
+    .map(([id, document]) => ({ id, revision: 0, updatedAt: '', document }));
+  total.value = projects.value.length;
+  next.value = undefined;
+  state.value = known.size > 0 ? { kind: 'away' } : { kind: 'failed', message: sentence(error) };
 }
 
 async function load(): Promise<void> {
-  state.value = { kind: 'loading' };
+  const question = ++asked;
   try {
-    const shelf = await listProjects();
-    projects.value = shelf.projects;
+    const shelf = await listProjects({ search: search.value, order: order.value });
+    if (question !== asked) return;
+    projects.value = await asHere(shelf.projects);
     unreadable.value = shelf.unreadable;
+    total.value = shelf.total;
+    next.value = shelf.next;
     state.value = { kind: 'ready' };
-    void forgetOthers(shelf);
   } catch (error) {
-    const known = await (await keeping.boxes).keeper.known();
-    projects.value = [...known].map(([id, document]) => ({
-      id,
-      revision: 0,
-      updatedAt: '',
-      document,
-    }));
-    state.value = known.size > 0 ? { kind: 'away' } : { kind: 'failed', message: sentence(error) };
+    if (question === asked) await showKnown(error);
   }
 }
+
+/** The next part of the shelf, as it comes into sight. */
+async function loadMore(): Promise<void> {
+  const question = asked;
+  const after = next.value;
+  if (after === undefined) return;
+  next.value = undefined;
+  try {
+    const shelf = await listProjects({ search: search.value, order: order.value, after });
+    if (question !== asked) return;
+    const known = new Set(projects.value.map(({ id }) => id));
+    const more = (await asHere(shelf.projects)).filter(({ id }) => !known.has(id));
+    projects.value = [...projects.value, ...more];
+    unreadable.value = [...unreadable.value, ...shelf.unreadable];
+    next.value = shelf.next;
+  } catch {
+    // It is asked for again when the end of the shelf is looked at again.
+    if (question === asked) next.value = after;
+  }
+}
+
+const end = useTemplateRef('end');
+useIntersectionObserver(end, (entries) => {
+  if (entries.some(({ isIntersecting }) => isIntersecting)) void loadMore();
+});
+watchDebounced([search, order], () => void load(), { debounce: 200 });
 
 async function attempt(action: () => Promise<void>): Promise<void> {
   trouble.value = '';
@@ -113,12 +165,15 @@ async function resize({ document: { name, box } }: StoredProject): Promise<void>
 async function duplicate(project: StoredProject): Promise<void> {
   await attempt(async () => {
     projects.value = [await duplicateProject(project.id), ...projects.value];
+    total.value += 1;
   });
 }
 
 async function remove(project: StoredProject): Promise<void> {
   await attempt(async () => {
     await deleteProject(project.id);
+    await (await keeping.boxes).keeper.forget(project.id);
+    total.value -= 1;
     projects.value = projects.value.filter(({ id }) => id !== project.id);
     deleted.value = project;
   });
@@ -128,10 +183,8 @@ async function bringBack(): Promise<void> {
   const project = deleted.value;
   if (!project) return;
   await attempt(async () => {
-    const restored = await restoreProject(project.id);
-    projects.value = [...projects.value, restored].sort((a, b) =>
-      b.updatedAt.localeCompare(a.updatedAt),
-    );
+    await restoreProject(project.id);
+    await load();
     deleted.value = undefined;
   });
 }
@@ -149,9 +202,19 @@ onMounted(load);
     <main>
       <div class="head">
         <h1>Shelf</h1>
-        <p v-if="state.kind === 'ready' && projects.length > 0" class="quiet">
-          {{ projects.length }} {{ projects.length === 1 ? 'box' : 'boxes' }}
+        <p v-if="state.kind === 'ready' && total > 0" class="quiet">
+          {{ total }} {{ total === 1 ? 'box' : 'boxes' }}
         </p>
+        <div v-if="search !== '' || projects.length > 1" class="looking">
+          <InputText
+            v-model="search"
+            type="search"
+            size="small"
+            placeholder="Look for a name"
+            aria-label="Look for a name"
+          />
+          <Pick label="Order" :value="order" :options="orders" @change="setOrder" />
+        </div>
       </div>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <p v-if="state.kind === 'away'" class="away" role="status">
@@ -172,6 +235,10 @@ onMounted(load);
         <p>{{ state.message }}</p>
         <Button label="Try again" @click="load" />
       </div>
+      <div v-else-if="projects.length === 0 && search !== ''" class="empty">
+        <h2>No box of that name</h2>
+        <Button label="Show all" @click="search = ''" />
+      </div>
       <div v-else-if="projects.length === 0" class="empty">
         <h2>Nothing on the shelf yet</h2>
         <p>Measure a gift with a ruler, and Rangoli says what to cut and where to score.</p>
@@ -187,6 +254,7 @@ onMounted(load);
           @remove="remove(project)"
         />
       </ul>
+      <div v-if="next" ref="end" class="end" aria-hidden="true" />
     </main>
     <div v-if="deleted" class="undo" role="status">
       <span>Deleted “{{ deleted.document.name }}”</span>
@@ -209,6 +277,7 @@ main {
 
 .head {
   display: flex;
+  flex-wrap: wrap;
   align-items: baseline;
   gap: 12px;
   margin-bottom: 14px;
@@ -228,6 +297,17 @@ h1 {
   height: 262px;
   border-radius: var(--radius);
   background: #e6ece8;
+}
+
+.looking {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin-left: auto;
+}
+
+.end {
+  height: 400px;
 }
 
 .away {
