@@ -34,12 +34,15 @@ test('two windows on one box: nothing is overwritten, and both can be kept', asy
   await expect(page.getByLabel('Name of the box')).toHaveValue('Hand lens, theirs');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
-  // The same field is shown as it is here and there.
+  // The same field, changed in both while one of them hears nothing, is shown as it is here and there.
+  await page.route('**/api/projects/*', (route) => route.abort());
   await other.reload();
   await other.getByLabel('Width', { exact: true }).fill('4 3/4');
   await expect(other.getByText('Saved', { exact: true })).toBeVisible();
   await other.waitForTimeout(800);
   await page.getByLabel('Width', { exact: true }).fill('5');
+  await expect(page.getByText('Only in this browser for now')).toBeVisible();
+  await page.unroute('**/api/projects/*');
   const asked = page.getByRole('alert').filter({ hasText: 'changed elsewhere' });
   await expect(asked.getByRole('row', { name: 'The gift’s width' })).toContainText('5 in');
   await expect(asked.getByRole('row', { name: 'The gift’s width' })).toContainText('4 3/4 in');
@@ -139,4 +142,32 @@ test('a box that is not there, and a shelf that can’t be reached, say so', asy
   await page.unroute('**/api/projects?*');
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('link', { name: 'Pocket sundial' })).toBeVisible();
+});
+
+test('what is changed in one window shows in the other within a second', async ({
+  demo,
+  page,
+  browser,
+}) => {
+  await openFromShelf(page, demo, 'Hand lens');
+  // Another device: nothing is shared but the server.
+  const elsewhere = await browser.newContext();
+  const other = await elsewhere.newPage();
+  await other.goto(page.url());
+  await expect(other.getByLabel('Name of the box')).toHaveValue('Hand lens');
+  await page.getByLabel('Name of the box').fill('Hand lens, seen twice');
+  await page.getByLabel('Name of the box').blur();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(other.getByLabel('Name of the box')).toHaveValue('Hand lens, seen twice', {
+    timeout: 1000,
+  });
+
+  await other.getByRole('link', { name: 'Make', exact: true }).click();
+  await page.getByRole('link', { name: 'Make', exact: true }).click();
+  const done = (at: typeof page) => at.getByRole('navigation', { name: 'Steps' }).locator('.done');
+  await expect(done(other)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(done(page)).toHaveCount(1);
+  await expect(done(other)).toHaveCount(1, { timeout: 1000 });
+  await elsewhere.close();
 });

@@ -27,6 +27,7 @@ import { openDatabase, type Database } from './database/index.ts';
 import { demoProjects, seedDemo } from './demo/index.ts';
 import { ProgressStore } from './progress/index.ts';
 import { ProjectStore } from './projects/index.ts';
+import { Announcer } from './events/index.ts';
 import { lessonItems, toolItems } from './items/index.ts';
 
 const projectSchema = z.object({
@@ -58,6 +59,7 @@ async function open(): Promise<void> {
     progress: new ProgressStore(database),
     tools: toolItems(database),
     lessons: lessonItems(database),
+    announcer: new Announcer(),
     logger: pino({ level: 'silent' }),
     hosts: new Set(['127.0.0.1', 'localhost']),
     client: join(folder, 'no-client'),

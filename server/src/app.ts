@@ -5,6 +5,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { eventRoutes, type Announcer } from './events/index.ts';
 import { bodyLimit, guard, problemHandler, unknownRoute } from './http/index.ts';
 import { progressRoutes, type ProgressStore } from './progress/index.ts';
 import { projectRoutes, type ProjectStore } from './projects/index.ts';
@@ -15,6 +16,7 @@ export interface AppParts {
   readonly progress: ProgressStore;
   readonly tools: ReturnType<typeof toolItems>;
   readonly lessons: ReturnType<typeof lessonItems>;
+  readonly announcer: Announcer;
   readonly logger: Logger;
   /** The names under which it may be asked for. */
   readonly hosts: ReadonlySet<string>;
@@ -24,7 +26,7 @@ export interface AppParts {
 
 /** The whole application on one port: the API under `/api`, and the client for every other address. */
 export function createApp(parts: AppParts): Express {
-  const { store, progress, tools, lessons, logger, hosts, client } = parts;
+  const { store, progress, tools, lessons, announcer, logger, hosts, client } = parts;
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: false }));
@@ -49,10 +51,11 @@ export function createApp(parts: AppParts): Express {
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api/projects', express.json({ limit: bodyLimit }), projectRoutes(store));
-  app.use('/api/progress', express.json({ limit: bodyLimit }), progressRoutes(progress));
-  app.use('/api/tools', express.json({ limit: bodyLimit }), itemRoutes(tools));
-  app.use('/api/lessons', express.json({ limit: bodyLimit }), itemRoutes(lessons));
+  app.use('/api/events', eventRoutes(announcer));
+  app.use('/api/projects', express.json({ limit: bodyLimit }), projectRoutes(store, announcer));
+  app.use('/api/progress', express.json({ limit: bodyLimit }), progressRoutes(progress, announcer));
+  app.use('/api/tools', express.json({ limit: bodyLimit }), itemRoutes(tools, announcer));
+  app.use('/api/lessons', express.json({ limit: bodyLimit }), itemRoutes(lessons, announcer));
   app.use('/api', unknownRoute);
   const page = join(client, 'index.html');
   if (existsSync(page)) {

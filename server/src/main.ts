@@ -7,6 +7,7 @@ import { createApp } from './app.ts';
 import { Complaint, complainingly } from './complaint.ts';
 import { keepWhole, openDatabase } from './database/index.ts';
 import { seedDemo } from './demo/index.ts';
+import { Announcer } from './events/index.ts';
 import { lessonItems, toolItems } from './items/index.ts';
 import { ProgressStore } from './progress/index.ts';
 import { ProjectStore } from './projects/index.ts';
@@ -81,12 +82,14 @@ async function main(): Promise<void> {
   }
   const client = resolve(root, 'web/dist');
   if (!existsSync(client)) logger.warn('The client is not built, so only the API is served.');
+  const announcer = new Announcer();
   const server = createServer(
     createApp({
       store: new ProjectStore(database),
       progress: new ProgressStore(database),
       tools: toolItems(database),
       lessons: lessonItems(database),
+      announcer,
       hosts: new Set(['localhost', '127.0.0.1']),
       logger,
       client,
@@ -108,6 +111,7 @@ async function main(): Promise<void> {
     stopping = true;
     logger.info('Rangoli is closing');
     leave();
+    announcer.close();
     server.close(() => void database.destroy());
     server.closeIdleConnections();
     // A client that holds its connection open must not keep the rest waiting.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core';
-import { onErrorCaptured, onMounted, shallowRef } from 'vue';
+import { useDocumentVisibility, useEventListener } from '@vueuse/core';
+import { onErrorCaptured, onMounted, shallowRef, watch } from 'vue';
 import { RouterView, useRouter } from 'vue-router';
 import { loadAhead } from './router.ts';
 import { useKeeping } from './stores/keeping.ts';
@@ -15,6 +15,16 @@ onMounted(() => {
   void keeping.takeUp();
   setTimeout(() => void loadAhead(), untilLoadingAhead);
 });
+
+// Only the window that is looked at listens: a browser has few lines to one server.
+const visibility = useDocumentVisibility();
+watch(
+  visibility,
+  (now, _, onCleanup) => {
+    if (now === 'visible') onCleanup(keeping.listen());
+  },
+  { immediate: true },
+);
 useEventListener(window, 'pagehide', () => void keeping.flushOnLeave());
 
 /** Why the view that was asked for is not there. */

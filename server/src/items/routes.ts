@@ -1,12 +1,13 @@
 import { Router } from 'express';
 import { z } from 'zod';
+import type { Announcer } from '../events/index.ts';
 import { HttpProblem, readBody } from '../http/index.ts';
 import { mostItems, type ItemStore } from './store.ts';
 
 const idSchema = z.string().min(1).max(120);
 
 /** Items of one kind over HTTP: list them, and change one. */
-export function itemRoutes<Value>(store: ItemStore<Value>): Router {
+export function itemRoutes<Value>(store: ItemStore<Value>, announcer: Announcer): Router {
   const router = Router();
   const body = z.object({ revision: z.int().nonnegative(), value: store.schema });
 
@@ -22,6 +23,7 @@ export function itemRoutes<Value>(store: ItemStore<Value>): Router {
     const change = await store.put(id.data, revision, value);
     switch (change.outcome) {
       case 'changed':
+        announcer.announce({ what: store.name, id: change.item.id });
         response.json(change.item);
         return;
       case 'full':

@@ -26,15 +26,18 @@ export const mostItems = 600;
 
 const rowSchema = z.object({ id: z.string(), revision: z.int(), value: z.string() });
 
+/** What is kept item by item. */
+export type ItemList = 'tools' | 'lessons';
+
 /** Items of one kind, each in a row of its own, so that two makers who change two of them both keep theirs. */
 export class ItemStore<Value> {
-  readonly name: string;
+  readonly name: ItemList;
   readonly schema: z.ZodType<Value>;
   readonly #database: Database;
   readonly #now: () => Date;
 
   constructor(
-    { name, schema }: { readonly name: string; readonly schema: z.ZodType<Value> },
+    { name, schema }: { readonly name: ItemList; readonly schema: z.ZodType<Value> },
     database: Database,
     now: () => Date = () => new Date(),
   ) {

@@ -1,6 +1,7 @@
 import { progressFactsSchema } from '@rangoli/core';
 import { Router } from 'express';
 import { z } from 'zod';
+import type { Announcer } from '../events/index.ts';
 import { HttpProblem, readBody } from '../http/index.ts';
 import type { ProgressStore } from './store.ts';
 
@@ -11,7 +12,7 @@ function missing(): HttpProblem {
 }
 
 /** How far a box has been made, over HTTP: read what is known, and add to it. */
-export function progressRoutes(store: ProgressStore): Router {
+export function progressRoutes(store: ProgressStore, announcer: Announcer): Router {
   const router = Router();
 
   router.get('/:id', async (request, response) => {
@@ -24,6 +25,7 @@ export function progressRoutes(store: ProgressStore): Router {
     const { facts } = readBody(request, body);
     const all = await store.add(request.params.id, facts);
     if (!all) throw missing();
+    announcer.announce({ what: 'progress', id: request.params.id });
     response.json({ facts: all });
   });
 

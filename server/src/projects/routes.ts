@@ -2,6 +2,7 @@ import { problemsFrom, projectDocumentSchema } from '@rangoli/core';
 import { Router } from 'express';
 import { z } from 'zod';
 import { jsonIn } from '../database/index.ts';
+import type { Announcer } from '../events/index.ts';
 import { HttpProblem, readBody } from '../http/index.ts';
 import type { Project } from './project.ts';
 import { shelfOrders, type ProjectStore, type ShelfPlace, type ShelfQuery } from './store.ts';
@@ -58,8 +59,11 @@ function found(project: Project | undefined): Project {
 }
 
 /** Projects over HTTP: list, create, read, update, duplicate, delete and its undo. */
-export function projectRoutes(store: ProjectStore): Router {
+export function projectRoutes(store: ProjectStore, announcer: Announcer): Router {
   const router = Router();
+  const announce = ({ id, revision }: Pick<Project, 'id' | 'revision'>) => {
+    announcer.announce({ what: 'boxes', id, revision });
+  };
 
   router.get('/', async (request, response) => {
     const asked = queryOf(request.query);
@@ -69,7 +73,9 @@ export function projectRoutes(store: ProjectStore): Router {
 
   router.post('/', async (request, response) => {
     const { document } = readBody(request, createBody);
-    response.status(201).json(await store.create(document));
+    const made = await store.create(document);
+    announce(made);
+    response.status(201).json(made);
   });
 
   router.get('/:id', async (request, response) => {
@@ -81,6 +87,7 @@ export function projectRoutes(store: ProjectStore): Router {
     const change = await store.update(request.params.id, revision, document);
     switch (change.outcome) {
       case 'changed':
+        announce(change.project);
         response.json(change.project);
         return;
       case 'missing':
@@ -99,16 +106,21 @@ export function projectRoutes(store: ProjectStore): Router {
   });
 
   router.post('/:id/duplicate', async (request, response) => {
-    response.status(201).json(found(await store.duplicate(request.params.id)));
+    const made = found(await store.duplicate(request.params.id));
+    announce(made);
+    response.status(201).json(made);
   });
 
   router.delete('/:id', async (request, response) => {
     if (!(await store.delete(request.params.id))) found(undefined);
+    announcer.announce({ what: 'boxes', id: request.params.id });
     response.status(204).end();
   });
 
   router.post('/:id/restore', async (request, response) => {
-    response.json(found(await store.restore(request.params.id)));
+    const restored = found(await store.restore(request.params.id));
+    announce(restored);
+    response.json(restored);
   });
 
   return router;

@@ -118,6 +118,14 @@ export class Boxes {
     return { kind: 'open', replica, away: answer.message };
   }
 
+  /** Asks what the server holds of a box that this window works on. */
+  refresh(id: string, revision?: number): void {
+    const replica = this.#keeper.replica(id);
+    // Told of what it knows, as of its own changes, it need not ask.
+    if (replica && (revision === undefined || revision > replica.revision))
+      void this.#hear(id, read(id));
+  }
+
   /** Goes on with what windows have left that are not there any more. */
   async takeUp(): Promise<void> {
     for (const orphan of await this.#keeper.orphans())

@@ -93,6 +93,16 @@ export class ProgressKeeper {
     }
   }
 
+  /** Hears what others have told of a box that is looked at here. */
+  refresh(id: string): void {
+    if (this.#listeners.has(id)) void this.talk(id);
+  }
+
+  /** All boxes whose making is looked at here. */
+  lookedAt(): readonly string[] {
+    return [...this.#listeners.keys()];
+  }
+
   /** Goes on telling what an earlier visit could not. */
   async takeUp(): Promise<void> {
     for (const {

@@ -114,6 +114,11 @@ export class Replica<Value> {
     return this.#base.value;
   }
 
+  /** At which revision the server was when it was heard of last. */
+  get revision(): number {
+    return this.#base.revision;
+  }
+
   get standing(): Standing<Value> {
     return this.#standing;
   }

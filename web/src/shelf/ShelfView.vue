@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { kitFor, longestName, newProject } from '@rangoli/core';
 import { Plus } from '@lucide/vue';
-import { useIntersectionObserver, watchDebounced } from '@vueuse/core';
+import { useDebounceFn, useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { onMounted, ref, shallowRef, useTemplateRef } from 'vue';
+import { onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import {
   createProject,
@@ -15,6 +15,7 @@ import {
   type ShelfOrder,
   type StoredProject,
 } from '../api/projects.ts';
+import Pick from '../parts/Pick.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useKeeping } from '../stores/keeping.ts';
 import { useLessons } from '../stores/lessons.ts';
@@ -190,6 +191,16 @@ async function bringBack(): Promise<void> {
 }
 
 onMounted(load);
+// Changed elsewhere, it is shown as it is; several changes at once are one.
+const loadSoon = useDebounceFn(() => {
+  // Who has gone far along the shelf stays there.
+  if (window.scrollY < window.innerHeight) void load();
+}, 300);
+onBeforeUnmount(
+  keeping.onChange((what) => {
+    if (what === 'boxes') void loadSoon();
+  }),
+);
 </script>
 
 <template>
@@ -304,6 +315,10 @@ h1 {
   gap: 8px;
   align-items: center;
   margin-left: auto;
+}
+
+.looking :deep(.p-select) {
+  width: 150px;
 }
 
 .end {

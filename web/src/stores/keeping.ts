@@ -1,4 +1,6 @@
 import { defineStore } from 'pinia';
+import { listenToChanges, type Change } from '../api/events.ts';
+import type { ItemList } from '../api/items.ts';
 import { Boxes } from '../keeping/boxes.ts';
 import { Items, type ItemsParts } from '../keeping/items.ts';
 import { openBrowserStore } from '../keeping/browser-store.ts';
@@ -14,12 +16,49 @@ export const useKeeping = defineStore('keeping', () => {
   const leaving: (() => void)[] = [];
   const progress = browserStore.then((opened) => new ProgressKeeper(opened));
 
+  const reading = new Map<ItemList, () => void>();
+
+  async function hear({ what, id, revision }: Change): Promise<void> {
+    if (what === 'boxes') (await boxes).refresh(id, revision);
+    else if (what === 'progress') (await progress).refresh(id);
+    else reading.get(what)?.();
+    for (const listener of listeners) listener(what);
+  }
+
+  /** The line to the server stands again: what waits is sent, and what was missed is asked for. */
+  async function goOn(): Promise<void> {
+    const [kept, told] = await Promise.all([boxes, progress]);
+    kept.keeper.flush();
+    for (const id of kept.keeper.all().keys()) kept.refresh(id);
+    told.flush({ keepalive: false });
+    for (const id of told.lookedAt()) told.refresh(id);
+    for (const read of reading.values()) read();
+    for (const listener of listeners) listener('boxes');
+  }
+
+  const listeners = new Set<(what: Change['what']) => void>();
+
+  /** Hears that something has changed on the server, until the function that is given back is called. */
+  function onChange(listener: (what: Change['what']) => void): () => void {
+    listeners.add(listener);
+    return () => listeners.delete(listener);
+  }
+
+  /** Listens to the server, until the function that is given back is called. */
+  function listen(): () => void {
+    return listenToChanges({
+      onChange: (change) => void hear(change),
+      onOpen: () => void goOn(),
+    });
+  }
+
   /** The items of a list, as this window keeps them. */
   async function items<Value>(parts: ItemsParts<Value>): Promise<Items<Value>> {
     const kept = new Items(parts, await browserStore, windows);
     leaving.push(() => {
       kept.keeper.flush({ keepalive: true });
     });
+    reading.set(parts.list, () => void kept.read());
     return kept;
   }
 
@@ -35,5 +74,5 @@ export const useKeeping = defineStore('keeping', () => {
     for (const flush of leaving) flush();
   }
 
-  return { boxes, progress, items, takeUp, flushOnLeave };
+  return { boxes, progress, items, takeUp, flushOnLeave, listen, onChange };
 });

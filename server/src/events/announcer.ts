@@ -1,0 +1,36 @@
+import { EventEmitter } from 'node:events';
+
+/** Something that is kept has changed: a box, what was told of its making, a tool, or a lesson. */
+export interface Change {
+  readonly what: 'boxes' | 'progress' | 'tools' | 'lessons';
+  readonly id: string;
+  /** At which revision it is now, where it has one. */
+  readonly revision?: number;
+}
+
+/** Tells everybody who listens what has changed, in the order in which it did. */
+export class Announcer {
+  readonly #emitter = new EventEmitter().setMaxListeners(0);
+
+  announce(change: Change): void {
+    this.#emitter.emit('change', change);
+  }
+
+  /** Sends everybody home: nothing is announced any more. */
+  close(): void {
+    this.#emitter.emit('close');
+  }
+
+  /** Calls `end` when nothing is announced any more. */
+  onClose(end: () => void): void {
+    this.#emitter.once('close', end);
+  }
+
+  /** Listens until the function that is given back is called. */
+  listen(listener: (change: Change) => void): () => void {
+    this.#emitter.on('change', listener);
+    return () => {
+      this.#emitter.off('change', listener);
+    };
+  }
+}

@@ -1,0 +1,2 @@
+export { Announcer, type Change } from './announcer.ts';
+export { eventRoutes } from './routes.ts';
