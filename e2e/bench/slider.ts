@@ -80,9 +80,6 @@ await server.start();
 const browser = await launchChromium();
 const flat = await openBox(browser, server.origin);
 await drag('Room slider', flat.page.getByRole('slider', { name: 'Room around the gift' }), flat);
-console.log(
-  `Script of the Box view’s first load: ${(flat.scriptBytes() / 1000).toFixed(0)} kB gzipped (wanted: under 300)`,
-);
 await browser.close();
 
 // Here the processor draws what a graphics card would: the frames are slow, the computation is not.

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cutSizeOf, planBox, svgPattern, toMillimetres } from '../index.ts';
-import { anyLidded } from '../testing/requests.ts';
+import { cutSizeOf, planBox, svgPattern, toMillimetres, usualRequest } from '../index.ts';
+import { anyLidded, sundial } from '../testing/requests.ts';
 
 /** Reads the exported file by its text alone, as a cutter's software would. */
 function readLayer(svg: string, layer: string, piece: string): readonly (readonly number[])[] {
@@ -9,6 +9,9 @@ function readLayer(svg: string, layer: string, piece: string): readonly (readonl
   const path = new RegExp(`data-piece="${piece}"[^>]* d="([^"]*)"`).exec(group)?.[1] ?? '';
   return [...path.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)]);
 }
+
+/** Characters that a name may get by pasting, and that no XML file may hold. */
+const controls = fc.integer({ min: 0, max: 31 }).map((code) => String.fromCharCode(code));
 
 describe('the pattern as SVG', () => {
   it('is at true size, with every piece’s outline and scores on their layers', () => {
@@ -39,6 +42,27 @@ describe('the pattern as SVG', () => {
         }
       }),
       { numRuns: 50 },
+    );
+  });
+
+  it('holds no character that XML may not, whatever is in the name', () => {
+    const result = planBox(usualRequest(sundial, 'inch'));
+    if (!result.ok) throw new Error('The sundial has a box');
+    const { pieces } = result.plan;
+    const odd = fc.string({
+      unit: fc.oneof(fc.string({ unit: 'binary', maxLength: 1 }), controls),
+    });
+    fc.assert(
+      fc.property(odd, (title) => {
+        const svg = svgPattern(title, pieces);
+        // Without flags a lone surrogate stays itself; with u a pair is one character.
+        expect(/[\uD800-\uDFFF]/u.test(svg)).toBe(false);
+        const forbidden = Array.from(svg, (each) => each.codePointAt(0) ?? 0).filter(
+          (code) =>
+            (code < 0x20 && ![9, 10, 13].includes(code)) || code === 0xfffe || code === 0xffff,
+        );
+        expect(forbidden).toEqual([]);
+      }),
     );
   });
 });

@@ -51,8 +51,23 @@ function edgePath(map: Subdivision, edge: SubdivisionEdge): string {
   return from && to ? `M${figure(from.x)} ${figure(from.y)} L${figure(to.x)} ${figure(to.y)}` : '';
 }
 
+/** Whether XML may hold a character at all, however it is written (XML 1.0, production 2). */
+function isInXml(character: string): boolean {
+  const code = character.codePointAt(0) ?? 0;
+  return (
+    code === 0x9 ||
+    code === 0xa ||
+    code === 0xd ||
+    (code >= 0x20 && code <= 0xd7ff) ||
+    (code >= 0xe000 && code <= 0xfffd) ||
+    code >= 0x10000
+  );
+}
+
 function escapeText(text: string): string {
-  return text
+  return Array.from(text)
+    .filter(isInXml)
+    .join('')
     .replace(/&/g, '&amp;')
     .replace(/</g, '&lt;')
     .replace(/>/g, '&gt;')

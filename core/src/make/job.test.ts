@@ -1,17 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  allStyles,
+  millimetres,
   planBox,
   planJob,
   sayStep,
   secondsToMake,
   usualRequest,
+  withOption,
   type AssemblyOperation,
   type Job,
   type LidCorners,
   type Plan,
+  type PlanRequest,
 } from '../index.ts';
-import { anyRequest, sundial } from '../testing/requests.ts';
+import { anyRequest, extremeRequestsIn, sundial } from '../testing/requests.ts';
 
 const anyCorners = fc.constantFrom<LidCorners>('round the base', 'all at once');
 const boxes = fc.integer({ min: 1, max: 60 });
@@ -56,6 +60,47 @@ describe('a job', () => {
         else expect(what === 'wire' ? at < gift : at > gift).toBe(true);
       }
     });
+  });
+
+  it('is planned and told for every box that is planned, at every extreme', () => {
+    for (const style of allStyles)
+      fc.assert(
+        fc.property(extremeRequestsIn([style]), (request) => {
+          const result = planBox(request);
+          if (!result.ok) return;
+          const job = planJob(result.plan, request, { boxes: 3 });
+          for (const step of job.steps)
+            expect(sayStep(step, { job, box: result.plan, kit: request.kit }).text).not.toBe('');
+        }),
+        { numRuns: 30 },
+      );
+  });
+
+  it('has a place for every tab, however high a narrow box is', () => {
+    const hinged = allStyles.find(({ id }) => id === 'hinged-lid');
+    const usual = usualRequest(sundial, 'inch');
+    if (!hinged) throw new Error('There is a hinged lid');
+    const sheet = { name: 'A metre', width: millimetres(1000), height: millimetres(1000) };
+    for (const [across, deep, high] of [
+      [10, 5, 407],
+      [19, 9, 354],
+    ] as const)
+      for (const front of ['square', 'curved', 'lip']) {
+        const request: PlanRequest = {
+          ...usual,
+          style: withOption(withOption(hinged.usual, 'front', front), 'lidDepth', 'shallow'),
+          gift: {
+            shape: 'block',
+            across: millimetres(across),
+            deep: millimetres(deep),
+            high: millimetres(high),
+          },
+          papers: [{ ...usual.papers[0], thickness: millimetres(0.1), sheet }],
+        };
+        const result = planBox(request);
+        if (result.ok)
+          expect(planJob(result.plan, request, { boxes: 1 }).steps.length).toBeGreaterThan(0);
+      }
   });
 
   it('glues every face that is glued, once, and brings every piece to the others', () => {

@@ -321,6 +321,16 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
       ],
       settle: (size) => {
         const inside = trayInside({ floor, wall, card, layers }, size);
+        // So close to its hinge that there is card, however short a tab was cut.
+        const close = (id: string) => Math.min(0.01, 0.5 / toMillimetres(size(id)));
+        // A tab of the lid is no wider than its wall, and hangs at the inner edge of the side.
+        const side = toMillimetres(minus(size(wall.id), step));
+        const beside = Math.min(0.05, (0.2 * toMillimetres(size(lidWall.id))) / side);
+        const [front, back, under] = [
+          1 - close(lidWall.id),
+          3 - close(spine.id),
+          4 + close(wall.id),
+        ];
         return {
           clearInside: inside,
           assembly: {
@@ -333,12 +343,12 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
             ],
             stacks: [
               ...[
-                [0.95, 0.99, 1.05, 0.99],
-                [4.05, 0.99, 3.95, 0.99],
-                [1.5, 2.99, 2.5, 2.99],
-                [3.5, 2.99, 2.5, 2.99],
-                [1.5, 4.01, 2.5, 4.01],
-                [3.5, 4.01, 2.5, 4.01],
+                [1 - beside, front, 1.05, front],
+                [4 + beside, front, 3.95, front],
+                [1.5, back, 2.5, back],
+                [3.5, back, 2.5, back],
+                [1.5, under, 2.5, under],
+                [3.5, under, 2.5, under],
               ].map(([x = 0, y = 0, onX = 0, onY = 0]) =>
                 lies('box', { face: [x, y + lipRows], on: [onX, onY + lipRows], side: 'inside' }),
               ),

@@ -201,6 +201,37 @@ export function requestsIn(
     }));
 }
 
+/** As large and as small as a measure may be, with few in between. */
+const extreme = fc
+  .oneof(
+    fc.constantFrom(3, 4, 5, 8),
+    fc.integer({ min: 5, max: 60 }),
+    fc.integer({ min: 60, max: 900 }),
+  )
+  .map(millimetres);
+
+/** Requests for blocks that are very flat, very narrow or very high, of card of any thickness on sheets of a metre. */
+export function extremeRequestsIn(styles: readonly StyleSummary[]): fc.Arbitrary<PlanRequest> {
+  return fc
+    .record({
+      request: requestsIn(styles),
+      gift: fc.record({ across: extreme, deep: extreme, high: extreme }),
+      room: fc.constantFrom(0, 0.5, 3, 25).map((each) => evenRoom(millimetres(each))),
+      thickness: fc.constantFrom(0.1, 0.3, 0.8).map(millimetres),
+    })
+    .map(({ request, gift, room, thickness }) => {
+      const sheet = { name: 'A metre', width: millimetres(1000), height: millimetres(1000) };
+      const [first, ...others] = request.papers;
+      const asked = (paper: Paper) => ({ ...paper, thickness, sheet });
+      return {
+        ...request,
+        gift: { shape: 'block', ...gift },
+        room,
+        papers: [asked(first), ...others.map(asked)],
+      };
+    });
+}
+
 /** Any lidded box. */
 export const anyLidded = requestsIn(allStyles.filter(({ id }) => id === 'lidded'));
 
