@@ -2,20 +2,20 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   allStyles,
+  evenRoom,
   millimetres,
   planBox,
   planJob,
   sayStep,
   secondsToMake,
   usualRequest,
-  withOption,
   type AssemblyOperation,
   type Job,
   type LidCorners,
   type Plan,
   type PlanRequest,
 } from '../index.ts';
-import { anyRequest, extremeRequestsIn, sundial } from '../testing/requests.ts';
+import { anyRequest, extremeRequestsIn, requestsIn, sundial } from '../testing/requests.ts';
 
 const anyCorners = fc.constantFrom<LidCorners>('round the base', 'all at once');
 const boxes = fc.integer({ min: 1, max: 60 });
@@ -78,29 +78,27 @@ describe('a job', () => {
 
   it('has a place for every tab, however high a narrow box is', () => {
     const hinged = allStyles.find(({ id }) => id === 'hinged-lid');
-    const usual = usualRequest(sundial, 'inch');
     if (!hinged) throw new Error('There is a hinged lid');
     const sheet = { name: 'A metre', width: millimetres(1000), height: millimetres(1000) };
-    for (const [across, deep, high] of [
-      [10, 5, 407],
-      [19, 9, 354],
-    ] as const)
-      for (const front of ['square', 'curved', 'lip']) {
+    const narrow = fc.record({
+      across: fc.integer({ min: 8, max: 20 }).map(millimetres),
+      deep: fc.integer({ min: 5, max: 10 }).map(millimetres),
+      high: fc.integer({ min: 300, max: 420 }).map(millimetres),
+    });
+    fc.assert(
+      fc.property(requestsIn([hinged]), narrow, (usual, gift) => {
         const request: PlanRequest = {
           ...usual,
-          style: withOption(withOption(hinged.usual, 'front', front), 'lidDepth', 'shallow'),
-          gift: {
-            shape: 'block',
-            across: millimetres(across),
-            deep: millimetres(deep),
-            high: millimetres(high),
-          },
+          gift: { shape: 'block', ...gift },
+          room: evenRoom(millimetres(0.5)),
           papers: [{ ...usual.papers[0], thickness: millimetres(0.1), sheet }],
         };
         const result = planBox(request);
         if (result.ok)
           expect(planJob(result.plan, request, { boxes: 1 }).steps.length).toBeGreaterThan(0);
-      }
+      }),
+      { numRuns: 200 },
+    );
   });
 
   it('glues every face that is glued, once, and brings every piece to the others', () => {
