@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { countInWords, doneOf, isDone, type Step } from '@rangoli/core';
-import { ListChecks } from '@lucide/vue';
 import { useEventListener, useSwipe } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef, useTemplateRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -8,8 +7,8 @@ import MadeNote from '../rescue/MadeNote.vue';
 import { useMaking } from '../stores/making.ts';
 import OpeningNote from '../parts/OpeningNote.vue';
 import { useOpenProject } from '../stores/open-project.ts';
+import BoxesMade from './BoxesMade.vue';
 import CopyCount from './CopyCount.vue';
-import FoldPicture from './FoldPicture.vue';
 import LidCornersChoice from './LidCornersChoice.vue';
 import MakeBar from './MakeBar.vue';
 import MakeFooter from './MakeFooter.vue';
@@ -19,8 +18,8 @@ import { nextInWords } from './moment-words.ts';
 import { useMoments } from './use-moments.ts';
 import { useStepWords } from './use-step-words.ts';
 import StepList from './StepList.vue';
+import StepsButton from './StepsButton.vue';
 import StepPicture from './StepPicture.vue';
-import TrialBox from './TrialBox.vue';
 
 /** The whole job at the table, one step at a time, to be read from two metres. */
 const props = defineProps<{ id: string }>();
@@ -161,10 +160,11 @@ const boxesMade = computed(() => {
         <template v-if="step && words && now && !rests">
           <header>
             <div class="said" aria-live="polite">
-              <button type="button" class="steps" @click="showsList = !showsList">
-                <ListChecks :size="18" aria-hidden="true" />Step {{ number }} of
-                {{ making.job.steps.length }}
-              </button>
+              <StepsButton
+                :number="number"
+                :of="making.job.steps.length"
+                @click="showsList = !showsList"
+              />
               <MakeHeading
                 :figure="now.figure"
                 :aside="now.aside"
@@ -220,17 +220,16 @@ const boxesMade = computed(() => {
             </template>
           </MakeFooter>
         </template>
-        <div v-else class="made">
-          <MakeHeading :figure="boxesMade" :text="project.document?.name ?? ''" />
-          <TrialBox @learned="rests = true" />
-          <div class="tool-drawing">
-            <FoldPicture :plan="shown.plan" :papers="shown.request.papers" />
-          </div>
-          <MakeFooter left="" can-go-back @back="walk(-1)">
-            <button type="button" class="big" @click="makeMore">Make more</button>
-            <RouterLink class="big go" to="/">To the shelf</RouterLink>
-          </MakeFooter>
-        </div>
+        <BoxesMade
+          v-else
+          :figure="boxesMade"
+          :name="project.document?.name ?? ''"
+          :plan="shown.plan"
+          :papers="shown.request.papers"
+          @learned="rests = true"
+          @back="walk(-1)"
+          @more="makeMore"
+        />
       </section>
     </main>
     <RescueDialog v-if="rescues" :id="id" :piece="pieceAtHand" @close="rescues = false" />
@@ -286,39 +285,9 @@ header {
   gap: 20px;
 }
 
-.steps {
-  display: flex;
-  align-items: center;
-  gap: 7px;
-  margin: 0 0 4px;
-  padding: 0;
-  border: 0;
-  font: 14px var(--text);
-  color: #d3e2dd;
-  background: none;
-  pointer-events: none;
-}
-
-.steps svg {
-  display: none;
-}
-
 .tool-drawing {
   flex: 1;
   min-width: 0;
-  min-height: 0;
-}
-
-.steps:focus-visible {
-  outline: 3px solid #ffffff;
-  outline-offset: 2px;
-}
-
-.made {
-  flex: 1;
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
   min-height: 0;
 }
 
@@ -340,19 +309,6 @@ header {
 
   .bench {
     padding: 14px 16px;
-  }
-
-  .steps {
-    min-height: 40px;
-    padding: 0 14px 0 10px;
-    border: 1.5px solid #7fa79e;
-    border-radius: 20px;
-    pointer-events: auto;
-    cursor: pointer;
-  }
-
-  .steps svg {
-    display: block;
   }
 }
 

@@ -10,18 +10,13 @@ import fc from 'fast-check';
 import { setActivePinia, type Pinia } from 'pinia';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Network } from '../testing/fake-server.ts';
-import { FakeBrowser } from '../testing/fake-browser.ts';
+import { newBrowser, type FakeBrowser } from '../testing/fake-browser.ts';
 import { useKeeping } from './keeping.ts';
 import { useMaking } from './making.ts';
 import { useProject } from './project.ts';
 import { useToolbox } from './toolbox.ts';
 
-let browser = new FakeBrowser();
-vi.mock('../keeping/windows.ts', () => ({ joinWindows: () => browser.joinWindows() }));
-vi.mock('../keeping/browser-store.ts', async (original) => ({
-  ...(await original<object>()),
-  openBrowserStore: () => Promise.resolve(browser.store),
-}));
+let browser: FakeBrowser;
 
 afterEach(() => {
   vi.useRealTimers();
@@ -178,8 +173,7 @@ describe('two windows, a network that is cut and slow, and pages that are killed
     await fc.assert(
       fc.asyncProperty(deeds, async (all) => {
         vi.useFakeTimers();
-        browser = new FakeBrowser();
-        browser.begin();
+        browser = newBrowser();
         const { server } = browser;
         const fresh = newProject('inch');
         for (const box of boxes)

@@ -3,14 +3,14 @@ import { listenToChanges, type Change } from '../api/events.ts';
 import type { ItemList } from '../api/items.ts';
 import { Boxes } from '../keeping/boxes.ts';
 import { Items, type ItemsParts } from '../keeping/items.ts';
-import { openBrowserStore } from '../keeping/browser-store.ts';
+import { thisBrowser } from '../keeping/browser.ts';
 import { ProgressKeeper } from '../keeping/progress-keeper.ts';
-import { joinWindows } from '../keeping/windows.ts';
 
 /** Everything that this window has from the server and for it. */
 export const useKeeping = defineStore('keeping', () => {
-  const windows = joinWindows();
-  const browserStore = openBrowserStore();
+  const browser = thisBrowser();
+  const windows = browser.joinWindows();
+  const browserStore = browser.openStore();
   const boxes = browserStore.then((opened) => new Boxes(opened, windows));
 
   const leaving: (() => void)[] = [];

@@ -11,17 +11,12 @@ import {
 import fc from 'fast-check';
 import { setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { FakeBrowser } from '../testing/fake-browser.ts';
+import { newBrowser, type FakeBrowser } from '../testing/fake-browser.ts';
 import { useKeeping } from './keeping.ts';
 import { useMaking } from './making.ts';
 import { useProject } from './project.ts';
 
-let browser = new FakeBrowser();
-vi.mock('../keeping/windows.ts', () => ({ joinWindows: () => browser.joinWindows() }));
-vi.mock('../keeping/browser-store.ts', async (original) => ({
-  ...(await original<object>()),
-  openBrowserStore: () => Promise.resolve(browser.store),
-}));
+let browser: FakeBrowser;
 
 beforeEach(() => {
   vi.useFakeTimers();
@@ -48,9 +43,7 @@ async function opened() {
 
 /** The sundial's box, opened to be made so many times, in a browser that has never seen it. */
 async function begun(boxes: number) {
-  browser = new FakeBrowser();
-  browser.begin();
-  browser.openWindow();
+  browser = newBrowser();
   browser.server.delay = 20;
   browser.server.boxes.set('x', {
     revision: 1,
@@ -169,12 +162,10 @@ describe('ticks that the server does not hear of at once', () => {
     await vi.advanceTimersByTimeAsync(1000);
     const before = onServer();
     // Another device, which has never seen the box being made.
-    const elsewhere = new FakeBrowser();
-    elsewhere.server.boxes.set('x', { revision: 1, value: { ...newProject('inch'), name: 'S' } });
     const { server } = browser;
+    const elsewhere = newBrowser();
+    elsewhere.server.boxes.set('x', { revision: 1, value: { ...newProject('inch'), name: 'S' } });
     browser = elsewhere;
-    browser.begin();
-    browser.openWindow();
     await useProject().open('x');
     elsewhere.server.network = 'down';
     const away = await opened();
@@ -214,11 +205,9 @@ describe('ticks that the server does not hear of at once', () => {
     const here = making.step?.id;
     const first = browser;
     await vi.advanceTimersByTimeAsync(1000);
-    const second = new FakeBrowser();
+    browser = newBrowser();
     vi.stubGlobal('fetch', first.server.fetch);
-    browser = second;
-    localStorage.clear();
-    const window = second.openWindow();
+    const window = browser.openWindow();
     const other = await opened();
     other.walk(2);
     const two = other.step?.id ?? '';

@@ -15,18 +15,13 @@ import {
 import fc from 'fast-check';
 import { setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { FakeBrowser } from '../testing/fake-browser.ts';
+import { newBrowser, type FakeBrowser } from '../testing/fake-browser.ts';
 import { useKeeping } from './keeping.ts';
 import { useProject } from './project.ts';
 
 const first: ProjectDocument = { ...newProject('inch'), name: 'Pocket sundial, open night' };
 
-let browser = new FakeBrowser();
-vi.mock('../keeping/windows.ts', () => ({ joinWindows: () => browser.joinWindows() }));
-vi.mock('../keeping/browser-store.ts', async (original) => ({
-  ...(await original<object>()),
-  openBrowserStore: () => Promise.resolve(browser.store),
-}));
+let browser: FakeBrowser;
 
 function shelve(id: string, document: ProjectDocument, revision = 1): void {
   browser.server.boxes.set(id, { revision, value: document });
@@ -34,9 +29,7 @@ function shelve(id: string, document: ProjectDocument, revision = 1): void {
 
 beforeEach(() => {
   vi.useFakeTimers();
-  browser = new FakeBrowser();
-  browser.begin();
-  browser.openWindow();
+  browser = newBrowser();
   shelve('x', first);
 });
 
@@ -87,9 +80,7 @@ describe('the open box', () => {
   it('is led back step by step to what it was, and forward again, and saved as it stands', async () => {
     await fc.assert(
       fc.asyncProperty(fc.array(change, { minLength: 1, maxLength: 8 }), async (changes) => {
-        browser = new FakeBrowser();
-        browser.begin();
-        browser.openWindow();
+        browser = newBrowser();
         shelve('x', first);
         const project = await opened();
         const states = [project.document];
@@ -124,9 +115,7 @@ describe('the open box', () => {
   it('is the same box again after a look at the other ruler, however often', async () => {
     await fc.assert(
       fc.asyncProperty(fc.array(fc.constantFrom('inch' as const, 'mm' as const)), async (looks) => {
-        browser = new FakeBrowser();
-        browser.begin();
-        browser.openWindow();
+        browser = newBrowser();
         shelve('x', first);
         const project = await opened();
         for (const unit of looks) {
@@ -295,9 +284,7 @@ describe('a change that the server never got', () => {
   it('stays in its own box, whatever is opened next and however slow the network is', async () => {
     const other = { ...first, name: 'Hand lens' };
     for (const network of ['slow', 'away'] as const) {
-      browser = new FakeBrowser();
-      browser.begin();
-      browser.openWindow();
+      browser = newBrowser();
       shelve('x', first);
       shelve('y', other);
       await opened('y');

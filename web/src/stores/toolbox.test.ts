@@ -12,21 +12,14 @@ import {
 import fc from 'fast-check';
 import { setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { FakeBrowser } from '../testing/fake-browser.ts';
+import { newBrowser, type FakeBrowser } from '../testing/fake-browser.ts';
 import { useToolbox } from './toolbox.ts';
 
-let browser = new FakeBrowser();
-vi.mock('../keeping/windows.ts', () => ({ joinWindows: () => browser.joinWindows() }));
-vi.mock('../keeping/browser-store.ts', async (original) => ({
-  ...(await original<object>()),
-  openBrowserStore: () => Promise.resolve(browser.store),
-}));
+let browser: FakeBrowser;
 
 beforeEach(() => {
   vi.useFakeTimers();
-  browser = new FakeBrowser();
-  browser.begin();
-  browser.openWindow();
+  browser = newBrowser();
 });
 
 afterEach(() => {
@@ -59,9 +52,7 @@ describe('the maker’s toolbox', () => {
     });
     return fc.assert(
       fc.asyncProperty(fc.array(act, { maxLength: 25 }), async (acts) => {
-        browser = new FakeBrowser();
-        browser.begin();
-        browser.openWindow();
+        browser = newBrowser();
         const kit = await opened();
         for (const { what, kind, at, is } of acts) {
           const drawer = drawerOf(kit.toolbox, kind);
