@@ -9,7 +9,7 @@ describe('a field that was changed in two places', () => {
       path: ['box', 'gift', 'across'],
       mine: inches(2.5),
       theirs: millimetres(60),
-      told: { field: 'The gift’s width', mine: '2 1/2 in', theirs: '2 23/64 in' },
+      told: { field: 'The gift’s width', mine: '2 1/2 in', theirs: '60 mm' },
     },
     {
       path: ['name'],
