@@ -26,7 +26,7 @@ function partInWords(path: Clash['path']): string {
   return first === undefined ? 'The box' : (parts[String(first)] ?? 'The box');
 }
 
-function hasWord(value: object): value is { readonly [key: string]: unknown } {
+function hasWord(value: object): value is Readonly<Record<string, unknown>> {
   return !Array.isArray(value);
 }
 
