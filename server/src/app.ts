@@ -24,6 +24,9 @@ export interface AppParts {
   readonly client: string;
 }
 
+/** Two hundred boxes that are ticked one by one through every step are more than any other body. */
+const progressLimit = '2mb';
+
 /** The whole application on one port: the API under `/api`, and the client for every other address. */
 export function createApp(parts: AppParts): Express {
   const { store, progress, tools, lessons, announcer, logger, hosts, client } = parts;
@@ -53,7 +56,11 @@ export function createApp(parts: AppParts): Express {
   });
   app.use('/api/events', eventRoutes(announcer));
   app.use('/api/projects', express.json({ limit: bodyLimit }), projectRoutes(store, announcer));
-  app.use('/api/progress', express.json({ limit: bodyLimit }), progressRoutes(progress, announcer));
+  app.use(
+    '/api/progress',
+    express.json({ limit: progressLimit }),
+    progressRoutes(progress, announcer),
+  );
   app.use('/api/tools', express.json({ limit: bodyLimit }), itemRoutes(tools, announcer));
   app.use('/api/lessons', express.json({ limit: bodyLimit }), itemRoutes(lessons, announcer));
   app.use('/api', unknownRoute);

@@ -5,7 +5,7 @@ import { parseArgs } from 'node:util';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { Complaint, complainingly } from './complaint.ts';
-import { keepWhole, openDatabase } from './database/index.ts';
+import { keepWhole, openDatabase, type Loss } from './database/index.ts';
 import { seedDemo } from './demo/index.ts';
 import { Announcer } from './events/index.ts';
 import { lessonItems, toolItems } from './items/index.ts';
@@ -70,6 +70,17 @@ async function listen(server: Server, port: number): Promise<number> {
   return typeof address === 'object' && address ? address.port : port;
 }
 
+function lossInWords(loss: Loss, file: string): string {
+  switch (loss) {
+    case 'written back':
+      return `${file} was taken away while Rangoli was open. All that was in it has been written back there. Start Rangoli again.`;
+    case 'replaced':
+      return `${file} was replaced while Rangoli was open. Rangoli closes, so that nothing is written into the wrong one. Start it again.`;
+    case 'gone':
+      return `${file} was taken away while Rangoli was open, and can’t be written back. Rangoli closes, so that nothing more is lost. Put a backup in its place and start it again.`;
+  }
+}
+
 async function main(): Promise<void> {
   const { port, file, demo } = asked();
   const logger = pino({ level: process.env.LOG_LEVEL ?? 'info' });
@@ -121,12 +132,8 @@ async function main(): Promise<void> {
   }
   const leave = keepWhole(database, {
     file,
-    onLost: (isBack) => {
-      logger.error(
-        isBack
-          ? `${file} was taken away while Rangoli was open. All that was in it has been written back there. Start Rangoli again.`
-          : `${file} was replaced while Rangoli was open. Rangoli closes, so that nothing is written into the wrong one. Start it again.`,
-      );
+    onLost: (loss) => {
+      logger.error(lossInWords(loss, file));
       process.exitCode = 1;
       stop();
     },

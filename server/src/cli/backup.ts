@@ -3,7 +3,7 @@ import { existsSync, mkdirSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { Complaint, complainingly } from '../complaint.ts';
-import { openToCopy } from '../database/index.ts';
+import { copyDatabase } from '../database/index.ts';
 
 const usage = 'Use: npm run -s backup -- [TARGET] [--database FILE]';
 const root = resolve(import.meta.dirname, '../../..');
@@ -31,7 +31,7 @@ async function main(): Promise<void> {
   if (existsSync(target))
     throw new Complaint(`${target} is there already. Name another one; nothing is written over.`);
   mkdirSync(dirname(target), { recursive: true });
-  const { boxes } = await openToCopy(file, target);
+  const { boxes } = await copyDatabase(file, target);
   console.log(`${boxes} ${boxes === 1 ? 'box' : 'boxes'} and all tools are in ${target}`);
 }
 

@@ -9,7 +9,7 @@ const counted = z.array(z.object({ boxes: z.number() }));
  * read: how many boxes are in it.
  * @throws Complaint when the operator can mend what is in the way.
  */
-export async function openToCopy(
+export async function copyDatabase(
   file: string,
   target: string,
 ): Promise<{ readonly boxes: number }> {

@@ -1,5 +1,5 @@
-export { openToCopy } from './copy.ts';
-export { keepWhole } from './keep-whole.ts';
+export { copyDatabase } from './copy.ts';
+export { keepWhole, type Loss } from './keep-whole.ts';
 export { openDatabase, type Database } from './open.ts';
 export { jsonIn, Unreadable } from './unreadable.ts';
 export { readMeta, writeMeta } from './meta.ts';

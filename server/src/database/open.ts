@@ -65,12 +65,12 @@ async function prepare(database: Database): Promise<void> {
   await database.raw('PRAGMA synchronous = FULL');
   await database.raw('PRAGMA foreign_keys = ON');
   await database.raw('PRAGMA busy_timeout = 4000');
-  await database.migrate.latest({ migrationSource: migrations });
   // A file that was cut short opens, and fails at the first look into what is missing.
   await database.raw('PRAGMA quick_check(1)').then((answer: unknown) => {
     if (!JSON.stringify(answer).includes('ok'))
       throw Object.assign(new Error('It is damaged'), { code: 'SQLITE_CORRUPT' });
   });
+  await database.migrate.latest({ migrationSource: migrations });
 }
 
 /**

@@ -90,7 +90,7 @@ describe('what trial boxes have taught', () => {
   });
 });
 
-describe('a served.now().database of before tools had rows', () => {
+describe('a database of before tools had rows', () => {
   it('gives each of them its own, and loses none', async () => {
     // Back behind the names of boxes and the rows of tools.
     await served.now().database.migrate.down({ migrationSource: migrations });

@@ -12,7 +12,7 @@ import { eachServed, missing, problemOf } from '../testing/served.ts';
 
 const served = eachServed();
 
-describe('the served.now().making of a box', () => {
+describe('the making of a box', () => {
   const answer = z.object({ facts: progressFactsSchema });
 
   async function factsNow(id: string): Promise<ProgressFacts> {
@@ -56,6 +56,28 @@ describe('the served.now().making of a box', () => {
       told.map((facts) => served.now().send('POST', `/${id}`, { facts }, served.now().making)),
     );
     expect(Object.keys(progressOf(await factsNow(id)).done)).toHaveLength(12);
+  });
+
+  it('is kept for two hundred boxes that are ticked one by one through twenty steps', async () => {
+    const { id } = await served.now().create('Planet marbles');
+    const ticks = Object.fromEntries(
+      Array.from({ length: 20 }, (_, step) => [
+        `step ${String(step)} of the marbles`,
+        Array.from({ length: 200 }, (__, copy) => ({
+          from: copy,
+          to: copy + 1,
+          done: true,
+          at: {
+            time: 1_795_000_000_000 + 200 * step + copy,
+            by: 'the tablet on the table, by its name',
+          },
+        })),
+      ]),
+    );
+    const facts = { ...noFacts(), ticks };
+    const { making } = served.now();
+    expect((await served.now().send('POST', `/${id}`, { facts }, making)).status).toBe(200);
+    expect(Object.values(progressOf(await factsNow(id)).done)).toEqual(Array(20).fill(200));
   });
 
   it('goes on from a count that was stored before', async () => {

@@ -1,3 +1,3 @@
 export { type ChangeOutcome, type Project } from './project.ts';
-export { plainName, ProjectStore, type Shelf } from './store.ts';
+export { ProjectStore, type Shelf } from './store.ts';
 export { projectRoutes } from './routes.ts';

@@ -65,7 +65,7 @@ const listedRow = rowSchema.extend({ place: z.string() });
 const countRow = z.object({ count: z.number() });
 
 /** A name as it is searched for and sorted by. */
-export function plainName(name: string): string {
+function plainName(name: string): string {
   return name.toLocaleLowerCase('en');
 }
 

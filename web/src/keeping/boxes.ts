@@ -1,7 +1,14 @@
-import { projectDocumentSchema, type ProjectDocument } from '@rangoli/core';
+import { longestName, projectDocumentSchema, type ProjectDocument } from '@rangoli/core';
 import { ServerRefusal } from '../api/ask.ts';
-import { projectSchema, readProject, updateProject, type StoredProject } from '../api/projects.ts';
+import {
+  createProject,
+  projectSchema,
+  readProject,
+  updateProject,
+  type StoredProject,
+} from '../api/projects.ts';
 import type { BrowserStore } from './browser-store.ts';
+import { earlierChanges, type EarlierChange } from './earlier-changes.ts';
 import { Keeper } from './keeper.ts';
 import type { Held, Replica } from './replica.ts';
 import { sentBy } from './send.ts';
@@ -55,6 +62,13 @@ function inGoodTime(reading: Promise<Read>): Promise<Read> {
     reading,
     new Promise<Read>((resolve) => setTimeout(() => resolve(slow), patience)),
   ]);
+}
+
+/** A box to stand beside the one that it comes from. */
+export function asOwnBox(document: ProjectDocument): ProjectDocument {
+  const suffix = ', mine';
+  const name = document.name.slice(0, longestName - suffix.length) + suffix;
+  return { ...document, name };
 }
 
 /** The boxes that this window works on. */
@@ -131,6 +145,35 @@ export class Boxes {
     for (const orphan of await this.#keeper.orphans())
       if (!this.#keeper.replica(orphan.id))
         this.#keeper.start(orphan.id, orphan.waiting.base, orphan);
+    for (const earlier of earlierChanges())
+      try {
+        if (await this.#goOnFrom(earlier)) earlier.forget();
+      } catch {
+        // It waits for the next visit.
+      }
+  }
+
+  /**
+   * Goes on from a change of an earlier version, where its box is still as it was; else it becomes a box of its
+   * own, for what it was made to is not known. False when the server does not answer.
+   */
+  async #goOnFrom({ id, revision, document }: EarlierChange): Promise<boolean> {
+    const answer = await read(id);
+    if (answer.kind === 'failed') return false;
+    if (answer.kind === 'read') {
+      if (JSON.stringify(answer.held.value) === JSON.stringify(document)) return true;
+      const replica = this.#keeper.replica(id) ?? this.#keeper.start(id, answer.held);
+      if (
+        answer.held.revision === revision &&
+        replica.revision === revision &&
+        !replica.isWaiting
+      ) {
+        replica.change(document);
+        return true;
+      }
+    }
+    await createProject(asOwnBox(document));
+    return true;
   }
 
   /** Asks what the server holds, until it answers, as long as this window works on the box. */

@@ -1,7 +1,7 @@
 import { openDB, type IDBPDatabase } from 'idb';
 
 /** What this browser keeps: what the server held when it was heard of last, changes that wait for it, and ticks. */
-export const drawers = ['held', 'changes', 'progress'] as const;
+const drawers = ['held', 'changes', 'progress'] as const;
 export type DrawerName = (typeof drawers)[number];
 
 type Key = readonly [string, ...string[]];

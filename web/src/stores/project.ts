@@ -1,7 +1,6 @@
 import {
   directedRoom,
   directions,
-  longestName,
   planBox,
   projectDocumentSchema,
   roundRoom,
@@ -18,7 +17,7 @@ import {
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { createProject, restoreProject } from '../api/projects.ts';
-import type { Boxes } from '../keeping/boxes.ts';
+import { asOwnBox, type Boxes } from '../keeping/boxes.ts';
 import type { Replica, Standing } from '../keeping/replica.ts';
 import { record, startHistory, stepBack, stepForward, type History } from './history.ts';
 import { useKeeping } from './keeping.ts';
@@ -109,11 +108,14 @@ export const useProject = defineStore('project', () => {
 
   async function open(wanted: string): Promise<void> {
     void tools.refresh();
+    const left = id.value;
     id.value = wanted;
     openState.value = { kind: 'opening' };
     history.value = undefined;
     replica = undefined;
     const boxes = await keeping.boxes;
+    // What of the box before has not been sent goes on being sent; else it is read anew when it is opened again.
+    if (left !== wanted) boxes.keeper.rest(left);
     const opened = await boxes.open(wanted);
     if (id.value !== wanted) return;
     if (opened.kind === 'open') follow(opened.replica, boxes);
@@ -209,8 +211,7 @@ export const useProject = defineStore('project', () => {
     const mine = history.value?.present;
     const opened = replica;
     if (saveState.value.kind !== 'conflict' || !mine) return undefined;
-    const name = `${mine.name.slice(0, longestName - ', mine'.length)}, mine`;
-    const copy = await createProject({ ...mine, name });
+    const copy = await createProject(asOwnBox(mine));
     opened?.takeTheirs();
     return copy.id;
   }
