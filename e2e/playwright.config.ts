@@ -16,6 +16,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
+    // It would answer in place of the network that a journey cuts; the journey that is about it allows it.
+    serviceWorkers: 'block',
     actionTimeout: 10_000,
     launchOptions: chromiumOptions,
   },

@@ -1,8 +1,47 @@
 import vue from '@vitejs/plugin-vue';
 import { defaultClientConditions, defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [vue()],
+  plugins: [
+    vue(),
+    VitePWA({
+      // Registered once the page has loaded what it needs itself.
+      injectRegister: null,
+      registerType: 'autoUpdate',
+      includeManifestIcons: false,
+      manifest: {
+        name: 'Rangoli',
+        short_name: 'Rangoli',
+        description: 'Sizes a paper box round a gift and says what to cut and where to score.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f5f8f5',
+        theme_color: '#14302d',
+        icons: [{ src: '/rangoli.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        maximumFileSizeToCacheInBytes: 6_000_000,
+        // A page comes from the server where that answers, so that it is never an old one.
+        navigateFallback: null,
+        directoryIndex: null,
+        runtimeCaching: [
+          {
+            urlPattern: ({ request }) => request.mode === 'navigate',
+            handler: async ({ request }) => {
+              try {
+                return await fetch(request.url, { signal: AbortSignal.timeout(3000) });
+              } catch {
+                const kept = await caches.match('/index.html', { ignoreSearch: true });
+                return kept ?? Response.error();
+              }
+            },
+          },
+        ],
+      },
+    }),
+  ],
   resolve: { conditions: ['source', ...defaultClientConditions] },
   server: { port: 4181, proxy: { '/api': `http://localhost:${process.env.PORT ?? '4180'}` } },
   build: { target: 'es2022', reportCompressedSize: false },

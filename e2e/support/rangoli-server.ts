@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { hostname, tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 
 const main = resolve(import.meta.dirname, '../../server/dist/main.js');
@@ -11,6 +11,7 @@ export class RangoliServer {
   readonly #flags: readonly string[];
   #process: ChildProcess | undefined;
   #port = 0;
+  #said = '';
 
   constructor(...flags: readonly string[]) {
     this.#flags = flags;
@@ -18,6 +19,16 @@ export class RangoliServer {
 
   get origin(): string {
     return `http://localhost:${this.#port}`;
+  }
+
+  /** Where another device of the home network finds it. */
+  get originAtHome(): string {
+    return `http://${hostname().toLowerCase()}:${this.#port}`;
+  }
+
+  /** The passphrase that it has printed; empty where it has printed none. */
+  get passphrase(): string {
+    return /The passphrase is: (.+)/.exec(this.#said)?.[1] ?? '';
   }
 
   /** Starts it; the second time at the same address. */
@@ -39,6 +50,7 @@ export class RangoliServer {
     process.once('exit', () => child.kill());
     this.#port = await new Promise<number>((found, failed) => {
       child.stdout.on('data', (chunk: Buffer) => {
+        this.#said += chunk.toString();
         const port = /localhost:(\d+)/.exec(chunk.toString())?.[1];
         if (port !== undefined) found(Number(port));
       });

@@ -6,6 +6,8 @@ interface Fixtures {
   readonly demo: RangoliServer;
   /** A server with nothing on the shelf. */
   readonly empty: RangoliServer;
+  /** A server with the demo shelf that is shared with the home network. */
+  readonly shared: RangoliServer;
 }
 
 async function serve(use: (server: RangoliServer) => Promise<void>, ...flags: readonly string[]) {
@@ -21,6 +23,9 @@ export const test = base.extend<Fixtures>({
   },
   empty: async ({ browserName: _ }, use) => {
     await serve(use);
+  },
+  shared: async ({ browserName: _ }, use) => {
+    await serve(use, '--demo', '--share');
   },
 });
 

@@ -1,12 +1,14 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
+import cookieParser from 'cookie-parser';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { accessRoutes, door, type IsOwnName, type Sharing } from './access/index.ts';
 import { eventRoutes, type Announcer } from './events/index.ts';
-import { bodyLimit, guard, problemHandler, unknownRoute } from './http/index.ts';
+import { bodyLimit, guardName, guardOrigin, problemHandler, unknownRoute } from './http/index.ts';
 import { progressRoutes, type ProgressStore } from './progress/index.ts';
 import { projectRoutes, type ProjectStore } from './projects/index.ts';
 import { itemRoutes, type lessonItems, type toolItems } from './items/index.ts';
@@ -19,7 +21,9 @@ export interface AppParts {
   readonly announcer: Announcer;
   readonly logger: Logger;
   /** The names under which it may be asked for. */
-  readonly hosts: ReadonlySet<string>;
+  readonly isOwnName: IsOwnName;
+  /** How it is shared with the home network; undefined where it answers this machine only. */
+  readonly sharing?: Sharing | undefined;
   /** Where the built client lies. */
   readonly client: string;
 }
@@ -29,11 +33,12 @@ const progressLimit = '2mb';
 
 /** The whole application on one port: the API under `/api`, and the client for every other address. */
 export function createApp(parts: AppParts): Express {
-  const { store, progress, tools, lessons, announcer, logger, hosts, client } = parts;
+  const { store, progress, tools, lessons, announcer, logger, sharing, client } = parts;
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: false }));
-  app.use(guard(hosts));
+  app.use(guardName(parts.isOwnName));
+  app.use('/api', guardOrigin);
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -54,6 +59,13 @@ export function createApp(parts: AppParts): Express {
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
+  app.use(
+    '/api/session',
+    express.json({ limit: '2kb' }),
+    cookieParser(),
+    accessRoutes(sharing, announcer),
+  );
+  if (sharing) app.use('/api', cookieParser(), door(sharing.sessions));
   app.use('/api/events', eventRoutes(announcer));
   app.use('/api/projects', express.json({ limit: bodyLimit }), projectRoutes(store, announcer));
   app.use(
@@ -66,7 +78,14 @@ export function createApp(parts: AppParts): Express {
   app.use('/api', unknownRoute);
   const page = join(client, 'index.html');
   if (existsSync(page)) {
-    app.use(express.static(client, { index: false, maxAge: '1y', immutable: true }));
+    // What is built is named after its content; everything else may be another one tomorrow.
+    const assets = express.static(join(client, 'assets'), {
+      maxAge: '1y',
+      immutable: true,
+      fallthrough: false,
+    });
+    app.use('/assets', assets);
+    app.use(express.static(client, { index: false, cacheControl: false }));
     app.get('/{*path}', (_request, response) => {
       response.set('Cache-Control', 'no-cache').sendFile(page);
     });

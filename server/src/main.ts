@@ -3,6 +3,7 @@ import { createServer, type Server } from 'node:http';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { pino } from 'pino';
+import { homeAddresses, isAtHome, isThisMachine, share, sharingNotice } from './access/index.ts';
 import { createApp } from './app.ts';
 import { Complaint, complainingly } from './complaint.ts';
 import { keepWhole, openDatabase, type Loss } from './database/index.ts';
@@ -12,12 +13,15 @@ import { lessonItems, toolItems } from './items/index.ts';
 import { ProgressStore } from './progress/index.ts';
 import { ProjectStore } from './projects/index.ts';
 
-const usage = 'Use: npm start -- [--port NUMBER] [--database FILE] [--demo]';
+const usage =
+  'Use: npm start -- [--port NUMBER] [--database FILE] [--demo] [--share [--new-passphrase]]';
 
 interface Asked {
   readonly port: number;
   readonly file: string;
   readonly demo: boolean;
+  readonly shares: boolean;
+  readonly wantsAnother: boolean;
 }
 
 const root = resolve(import.meta.dirname, '../..');
@@ -31,6 +35,8 @@ function asked(): Asked {
           port: { type: 'string', default: process.env.PORT ?? '4180' },
           database: { type: 'string' },
           demo: { type: 'boolean', default: false },
+          share: { type: 'boolean', default: false },
+          'new-passphrase': { type: 'boolean', default: false },
         },
       });
     } catch (error) {
@@ -46,11 +52,16 @@ function asked(): Asked {
     );
   const file =
     values.database ?? resolve(root, values.demo ? 'data/demo.sqlite' : 'data/rangoli.sqlite');
-  return { port, file, demo: values.demo };
+  const { demo, share: shares, 'new-passphrase': wantsAnother } = values;
+  if (wantsAnother && !shares)
+    throw new Complaint(
+      `A passphrase is for sharing: --new-passphrase goes with --share. ${usage}`,
+    );
+  return { port, file, demo, shares, wantsAnother };
 }
 
-/** Listens on this machine only. @throws Complaint when the port can't be had. */
-async function listen(server: Server, port: number): Promise<number> {
+/** Listens at an address of this machine. @throws Complaint when the port can't be had. */
+async function listen(server: Server, port: number, address: string): Promise<number> {
   await new Promise<void>((listening, failed) => {
     server.once('error', (error) => {
       const code = 'code' in error ? error.code : undefined;
@@ -64,10 +75,10 @@ async function listen(server: Server, port: number): Promise<number> {
         failed(new Complaint(`Port ${port} may not be used. Name one above 1023 with --port.`));
       else failed(error);
     });
-    server.listen(port, '127.0.0.1', listening);
+    server.listen(port, address, listening);
   });
-  const address = server.address();
-  return typeof address === 'object' && address ? address.port : port;
+  const given = server.address();
+  return typeof given === 'object' && given ? given.port : port;
 }
 
 function lossInWords(loss: Loss, file: string): string {
@@ -82,7 +93,7 @@ function lossInWords(loss: Loss, file: string): string {
 }
 
 async function main(): Promise<void> {
-  const { port, file, demo } = asked();
+  const { port, file, demo, shares, wantsAnother } = asked();
   const logger = pino({ level: process.env.LOG_LEVEL ?? 'info' });
   const database = await openDatabase(file);
   try {
@@ -94,6 +105,9 @@ async function main(): Promise<void> {
   const client = resolve(root, 'web/dist');
   if (!existsSync(client)) logger.warn('The client is not built, so only the API is served.');
   const announcer = new Announcer();
+  let open = port;
+  const addresses = () => homeAddresses().map((address) => `http://${address}:${open}`);
+  const shared = shares ? await share(database, { wantsAnother }) : undefined;
   const server = createServer(
     createApp({
       store: new ProjectStore(database),
@@ -101,19 +115,27 @@ async function main(): Promise<void> {
       tools: toolItems(database),
       lessons: lessonItems(database),
       announcer,
-      hosts: new Set(['localhost', '127.0.0.1']),
+      isOwnName: shared ? isAtHome() : isThisMachine,
+      sharing: shared && { sessions: shared.sessions, passphrase: shared.kept, addresses },
       logger,
       client,
     }),
   );
-  let open: number;
   try {
-    open = await listen(server, port);
+    open = await listen(server, port, shared ? '0.0.0.0' : '127.0.0.1');
   } catch (error) {
     await database.destroy();
     throw error;
   }
   logger.info(`Rangoli is open at http://localhost:${open}`);
+  if (shared)
+    console.log(
+      await sharingNotice({
+        addresses: addresses(),
+        passphrase: shared.passphrase,
+        isTerminal: process.stdout.isTTY,
+      }),
+    );
 
   let stopping = false;
   /** Takes no more requests, finishes those under way, closes the database. */

@@ -1,19 +1,26 @@
 <script setup lang="ts">
 import { useDocumentVisibility, useEventListener } from '@vueuse/core';
-import { onErrorCaptured, onMounted, shallowRef, watch } from 'vue';
+import { defineAsyncComponent, onErrorCaptured, onMounted, shallowRef, watch } from 'vue';
 import { RouterView, useRouter } from 'vue-router';
 import { loadAhead } from './router.ts';
+import { useAccess } from './stores/access.ts';
 import { useKeeping } from './stores/keeping.ts';
+import { useOffline } from './stores/offline.ts';
+
+const SignIn = defineAsyncComponent(() => import('./access/SignIn.vue'));
 
 /** Milliseconds after which a page that was opened loads what may be opened next. */
 const untilLoadingAhead = 3000;
 
 const keeping = useKeeping();
+const access = useAccess();
+const offline = useOffline();
 const router = useRouter();
 onMounted(() => {
   // What an earlier visit could not send goes on its way, whatever is looked at now.
   void keeping.takeUp();
-  setTimeout(() => void loadAhead(), untilLoadingAhead);
+  void access.refresh();
+  setTimeout(() => void loadAhead().then(offline.begin), untilLoadingAhead);
 });
 
 // Only the window that is looked at listens: a browser has few lines to one server.
@@ -21,11 +28,15 @@ const visibility = useDocumentVisibility();
 watch(
   visibility,
   (now, _, onCleanup) => {
-    if (now === 'visible') onCleanup(keeping.listen());
+    if (now === 'visible') onCleanup(keeping.listen(() => void access.refresh()));
   },
   { immediate: true },
 );
 useEventListener(window, 'pagehide', () => void keeping.flushOnLeave());
+useEventListener(window, 'beforeunload', (event) => {
+  // What the browser does not keep would be lost.
+  if (keeping.waiting.length > 0 && keeping.safety !== 'kept') event.preventDefault();
+});
 
 /** Why the view that was asked for is not there. */
 const trouble = shallowRef<string>();
@@ -51,7 +62,11 @@ onErrorCaptured((error) => {
       ><button type="button" @click="navigate">To the shelf</button></RouterLink
     >
   </p>
+  <p v-if="keeping.isAway && !offline.opensWithoutServer" class="stay" role="status">
+    The server doesn’t answer. Leave this page open: it can’t be opened again until it does.
+  </p>
   <RouterView />
+  <SignIn v-if="access.isAsked" />
 </template>
 
 <style scoped>
@@ -62,6 +77,11 @@ onErrorCaptured((error) => {
   padding: 8px 16px;
   color: var(--vermilion);
   background: var(--vermilion-pale);
+}
+
+.stay {
+  padding: 6px 16px;
+  background: var(--turmeric-pale);
 }
 
 button {

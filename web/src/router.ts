@@ -10,10 +10,12 @@ const laterViews = {
   make: () => import('./make/MakeView.vue').then((view) => view.default),
   print: () => import('./make/PrintView.vue').then((view) => view.default),
   kit: () => import('./kit/KitView.vue').then((view) => view.default),
+  kept: () => import('./access/KeptView.vue').then((view) => view.default),
 };
 const laterParts = [
   () => import('./rescue/RescueDialog.vue'),
   () => import('./fold/fold-stage.ts'),
+  () => import('./access/SignIn.vue'),
 ];
 
 /**
@@ -40,6 +42,7 @@ export const router = createRouter({
     { path: '/box/:id/make', name: 'make', component: laterViews.make, props: true },
     { path: '/box/:id/print', name: 'print', component: laterViews.print, props: true },
     { path: '/kit', name: 'kit', component: laterViews.kit },
+    { path: '/kept', name: 'kept', component: laterViews.kept },
     { path: '/:path(.*)*', name: 'nowhere', component: NowhereView },
   ],
 });

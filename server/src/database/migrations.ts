@@ -129,12 +129,27 @@ const projectNames: NamedMigration = {
   },
 };
 
+/** Devices of the home network that have said the passphrase. */
+const sessionsTable: NamedMigration = {
+  name: '005-sessions',
+  async up(knex) {
+    await knex.schema.createTable('sessions', (table) => {
+      table.string('digest').primary();
+      table.bigInteger('seen_at').notNullable();
+    });
+  },
+  async down(knex) {
+    await knex.schema.dropTable('sessions');
+  },
+};
+
 /**
  * Migrations as values, not files: a directory would be listed as `.ts` under tsx and as `.js` when built,
  * and one database would then refuse the other.
  */
 export const migrations: Knex.MigrationSource<NamedMigration> = {
-  getMigrations: () => Promise.resolve([firstTables, progressTable, itemsTable, projectNames]),
+  getMigrations: () =>
+    Promise.resolve([firstTables, progressTable, itemsTable, projectNames, sessionsTable]),
   getMigrationName: (migration) => migration.name,
   getMigration: (migration) => Promise.resolve(migration),
 };

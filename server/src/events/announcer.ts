@@ -16,21 +16,16 @@ export class Announcer {
     this.#emitter.emit('change', change);
   }
 
-  /** Sends everybody home: nothing is announced any more. */
+  /** Cuts the line of everybody who listens now. */
   close(): void {
     this.#emitter.emit('close');
   }
 
-  /** Calls `end` when nothing is announced any more. */
-  onClose(end: () => void): void {
-    this.#emitter.once('close', end);
-  }
-
-  /** Listens until the function that is given back is called. */
-  listen(listener: (change: Change) => void): () => void {
-    this.#emitter.on('change', listener);
+  /** Listens until the function that is given back is called; `onClose` hears that the line is cut. */
+  listen(listener: (change: Change) => void, onClose: () => void): () => void {
+    this.#emitter.on('change', listener).once('close', onClose);
     return () => {
-      this.#emitter.off('change', listener);
+      this.#emitter.off('change', listener).off('close', onClose);
     };
   }
 }

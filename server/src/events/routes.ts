@@ -16,11 +16,11 @@ export function eventRoutes(announcer: Announcer): Router {
       'x-accel-buffering': 'no',
     });
     response.write('retry: 2000\n\n');
-    const stop = announcer.listen((change) => {
-      response.write(`data: ${JSON.stringify(change)}\n\n`);
-    });
+    const stop = announcer.listen(
+      (change) => response.write(`data: ${JSON.stringify(change)}\n\n`),
+      () => response.end(),
+    );
     const timer = setInterval(() => response.write(': here\n\n'), heartbeat);
-    announcer.onClose(() => response.end());
     request.on('close', () => {
       stop();
       clearInterval(timer);

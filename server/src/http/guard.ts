@@ -28,28 +28,29 @@ function isOwnPage(request: Request): boolean {
 const reading: ReadonlySet<string> = new Set(['GET', 'HEAD']);
 
 /**
- * Lets in only who asks for this server by a name of its own, from a page of its own. A page elsewhere whose
- * name is made to lead here asks by that name; one that sends something here says where it comes from.
+ * Answers only under a name of this server's own: a page elsewhere whose name is made to lead here asks by
+ * that name.
  */
-export function guard(hosts: ReadonlySet<string>): RequestHandler {
+export function guardName(isOwnName: (host: string) => boolean): RequestHandler {
   return (request, _response, next) => {
     const host = hostIn(request.headers.host);
-    if (host === undefined || !hosts.has(host))
+    if (host === undefined || !isOwnName(host))
       throw new HttpProblem(
         'wrong-host',
         'Rangoli doesn’t answer under this name. Open it at the address that it printed when it started.',
       );
-    if (!request.path.startsWith('/api/')) {
-      next();
-      return;
-    }
-    if (!isOwnPage(request))
-      throw new HttpProblem('wrong-origin', 'Rangoli answers its own pages only.');
-    if (!reading.has(request.method) && request.get(writeHeader) === undefined)
-      throw new HttpProblem(
-        'wrong-origin',
-        `A change is taken only with the header ${writeHeader}, which pages of others can’t send.`,
-      );
     next();
   };
 }
+
+/** Answers only to pages of this server's own; what changes something says so in a header. */
+export const guardOrigin: RequestHandler = (request, _response, next) => {
+  if (!isOwnPage(request))
+    throw new HttpProblem('wrong-origin', 'Rangoli answers its own pages only.');
+  if (!reading.has(request.method) && request.get(writeHeader) === undefined)
+    throw new HttpProblem(
+      'wrong-origin',
+      `A change is taken only with the header ${writeHeader}, which pages of others can’t send.`,
+    );
+  next();
+};

@@ -1,4 +1,4 @@
-export { guard, writeHeader } from './guard.ts';
+export { guardName, guardOrigin, writeHeader } from './guard.ts';
 export { HttpProblem, type ProblemDetails } from './problem.ts';
 export { bodyLimit, problemHandler, unknownRoute } from './problem-handler.ts';
 export { readBody } from './read-body.ts';

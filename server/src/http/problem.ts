@@ -13,6 +13,8 @@ export interface ProblemDetails {
 const kinds = {
   'bad-json': { status: 400, title: 'This is not JSON' },
   'bad-request': { status: 400, title: 'This can’t be taken' },
+  'signed-out': { status: 401, title: 'Not signed in' },
+  'wrong-passphrase': { status: 403, title: 'Not the passphrase' },
   'wrong-origin': { status: 403, title: 'Not from here' },
   'wrong-host': { status: 421, title: 'Not under this name' },
   'not-found': { status: 404, title: 'Not found' },
@@ -20,6 +22,7 @@ const kinds = {
   'too-large': { status: 413, title: 'Too large' },
   'wrong-type': { status: 415, title: 'Not JSON' },
   'bad-fields': { status: 422, title: 'Some fields are wrong' },
+  'too-many': { status: 429, title: 'Too many tries' },
   unreadable: { status: 422, title: 'This can’t be read' },
   'no-room': { status: 507, title: 'No room left' },
   failure: { status: 500, title: 'Something broke here' },

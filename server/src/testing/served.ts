@@ -7,6 +7,7 @@ import { pino } from 'pino';
 import { afterEach, beforeEach, expect } from 'vitest';
 import { z } from 'zod';
 import { createApp } from '../app.ts';
+import { isAtHome, isThisMachine, share } from '../access/index.ts';
 import { openDatabase, type Database } from '../database/index.ts';
 import { Announcer } from '../events/index.ts';
 import { lessonItems, toolItems } from '../items/index.ts';
@@ -45,10 +46,17 @@ class Served {
   readonly #folder = mkdtempSync(join(tmpdir(), 'rangoli-'));
   #database: Database | undefined;
   #server: Server | undefined;
+  readonly #isShared: boolean;
+  /** What a device must say to come in, where it is shared. */
+  passphrase = '';
   /** Where the boxes are. */
   origin = '';
   /** Where their making is. */
   making = '';
+
+  constructor({ isShared }: { readonly isShared: boolean }) {
+    this.#isShared = isShared;
+  }
 
   get database(): Database {
     if (!this.#database) throw new Error('It is not open');
@@ -58,6 +66,8 @@ class Served {
   async open(): Promise<void> {
     const database = await openDatabase(join(this.#folder, 'boxes.sqlite'));
     this.#database = database;
+    const shared = this.#isShared ? await share(database, { wantsAnother: false }) : undefined;
+    this.passphrase = shared?.passphrase ?? this.passphrase;
     const server = createServer(
       createApp({
         store: new ProjectStore(database),
@@ -66,7 +76,12 @@ class Served {
         lessons: lessonItems(database),
         announcer: new Announcer(),
         logger: pino({ level: 'silent' }),
-        hosts: new Set(['127.0.0.1', 'localhost']),
+        isOwnName: shared ? isAtHome('attic') : isThisMachine,
+        sharing: shared && {
+          sessions: shared.sessions,
+          passphrase: shared.kept,
+          addresses: () => ['http://192.168.1.5:4180'],
+        },
         client: join(this.#folder, 'no-client'),
       }),
     );
@@ -115,10 +130,10 @@ class Served {
 }
 
 /** A new application for each test of a file. */
-export function eachServed(): { readonly now: () => Served } {
+export function eachServed(options = { isShared: false }): { readonly now: () => Served } {
   let served: Served | undefined;
   beforeEach(async () => {
-    served = new Served();
+    served = new Served(options);
     await served.open();
   });
   afterEach(() => served?.end());

@@ -22,6 +22,23 @@ export class Unreachable extends Error {
   }
 }
 
+/** Whether a refusal may pass: something broke there, too much was asked at once, or this device is to sign in. */
+export function isPassing(status: number): boolean {
+  return status >= 500 || status === 408 || status === 429 || status === 401;
+}
+
+type Listener = () => void;
+const signedOut = new Set<Listener>();
+
+/** Hears that the server does not know this device any more, until the function that is given back is called. */
+export function onSignedOut(listener: Listener): Listener {
+  signedOut.add(listener);
+  return () => signedOut.delete(listener);
+}
+
+/** A request that is to outlive its page may have so many characters, and no more. */
+const mostKeptAlive = 60_000;
+
 /** Milliseconds after which an answer is not waited for any more. */
 const longestWait = 20_000;
 
@@ -35,18 +52,19 @@ export async function ask(
   body?: unknown,
   keepalive = false,
 ): Promise<unknown> {
+  const text = body === undefined ? undefined : JSON.stringify(body);
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
-      keepalive,
+      keepalive: keepalive && (text ?? '').length < mostKeptAlive,
       signal: AbortSignal.timeout(longestWait),
       headers: {
         // A page of somebody else can't send this one.
         'x-rangoli': 'web',
-        ...(body !== undefined && { 'content-type': 'application/json' }),
+        ...(text !== undefined && { 'content-type': 'application/json' }),
       },
-      ...(body !== undefined && { body: JSON.stringify(body) }),
+      ...(text !== undefined && { body: text }),
     });
   } catch {
     throw new Unreachable();
@@ -57,6 +75,7 @@ export async function ask(
   if (!isJson) throw new Unreachable();
   const answer: unknown = await response.json();
   if (response.ok) return answer;
+  if (response.status === 401) for (const hear of signedOut) hear();
   const problem = problemSchema.safeParse(answer);
   if (!problem.success) throw new ServerRefusal(response.status, 'The server refused this.');
   throw new ServerRefusal(response.status, problem.data.detail, problem.data.current);

@@ -16,6 +16,7 @@ import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, watch } fr
 import { useRouter } from 'vue-router';
 import OpeningNote from '../parts/OpeningNote.vue';
 import QuietButton from '../parts/QuietButton.vue';
+import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import Choice from '../parts/Choice.vue';
 import MadeNote from '../rescue/MadeNote.vue';
@@ -30,7 +31,6 @@ import RefusalNote from './RefusalNote.vue';
 import NameField from './NameField.vue';
 import { fileName, saveFile } from './save-file.ts';
 import { saveWords } from './save-words.ts';
-import ToolsNote from './ToolsNote.vue';
 import VerdictBar from './VerdictBar.vue';
 
 /** The box: what is asked on the left, the mat in the middle, the cut list on the right. */
@@ -218,7 +218,7 @@ async function keepBoth(): Promise<void> {
       @theirs="project.takeTheirs()"
       @both="keepBoth"
     />
-    <ToolsNote v-if="project.toolsNow" @take="project.takeToolsNow()" />
+    <ToolsNote />
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     <main v-if="project.openState.kind === 'open' && project.document" class="desk">
       <GiftPanel :key="project.id" :request="project.document.box" />

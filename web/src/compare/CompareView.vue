@@ -16,6 +16,7 @@ import { computed, onBeforeUnmount, ref, shallowReactive, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import MeasureText from '../parts/MeasureText.vue';
 import OpeningNote from '../parts/OpeningNote.vue';
+import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useOpenProject } from '../stores/open-project.ts';
 import StyleCard from './StyleCard.vue';
@@ -89,6 +90,7 @@ async function take(compared: Compared): Promise<void> {
     <TopBar place="compare" :project="id">
       <strong v-if="project.document" class="name">{{ project.document.name }}</strong>
     </TopBar>
+    <ToolsNote />
     <main v-if="request && gift">
       <header>
         <h1>Which box for this gift?</h1>

@@ -1,5 +1,5 @@
 import { longestName, projectDocumentSchema, type ProjectDocument } from '@rangoli/core';
-import { ServerRefusal } from '../api/ask.ts';
+import { isPassing, ServerRefusal } from '../api/ask.ts';
 import {
   createProject,
   projectSchema,
@@ -7,12 +7,10 @@ import {
   updateProject,
   type StoredProject,
 } from '../api/projects.ts';
-import type { BrowserStore } from './browser-store.ts';
 import { earlierChanges, type EarlierChange } from './earlier-changes.ts';
-import { Keeper } from './keeper.ts';
+import { Keeper, type KeeperParts } from './keeper.ts';
 import type { Held, Replica } from './replica.ts';
 import { sentBy } from './send.ts';
-import type { Windows } from './windows.ts';
 
 /** What came of opening a box. */
 export type OpenedBox =
@@ -46,7 +44,7 @@ async function read(id: string): Promise<Read> {
     return {
       kind: 'failed',
       message: error instanceof Error ? error.message : 'It broke.',
-      isAway: !(error instanceof ServerRefusal) || error.status >= 500,
+      isAway: !(error instanceof ServerRefusal) || isPassing(error.status),
     };
   }
 }
@@ -75,12 +73,11 @@ export function asOwnBox(document: ProjectDocument): ProjectDocument {
 export class Boxes {
   readonly #keeper: Keeper<ProjectDocument>;
 
-  constructor(store: BrowserStore, windows: Windows) {
+  constructor(parts: Pick<KeeperParts<ProjectDocument>, 'store' | 'windows' | 'onWaiting'>) {
     this.#keeper = new Keeper({
+      ...parts,
       name: 'boxes',
       schema: projectDocumentSchema,
-      store,
-      windows,
       send: (id, revision, document, { keepalive }) =>
         sentBy(updateProject(id, revision, document, keepalive).then(heldOf), (told) => {
           const current = projectSchema.safeParse(told);

@@ -11,8 +11,10 @@ interface Entry {
   readonly value: unknown;
 }
 
-/** Values by their keys, in drawers. They outlive the page; whoever takes one out checks what it is. */
+/** Values by their keys, in drawers; whoever takes one out checks what it is. */
 export interface BrowserStore {
+  /** Whether they outlive the page. */
+  readonly isLasting: boolean;
   readonly read: (drawer: DrawerName, key: Key) => Promise<unknown>;
   /** All whose keys begin so. */
   readonly list: (drawer: DrawerName, begin?: string) => Promise<readonly Entry[]>;
@@ -37,6 +39,7 @@ function isRow(value: unknown): value is Row {
 
 function inDatabase(opening: Promise<IDBPDatabase>): BrowserStore {
   return {
+    isLasting: true,
     read: async (drawer, key) => {
       const row: unknown = await (await opening).get(drawer, [...key]);
       return isRow(row) ? row.value : undefined;
@@ -67,6 +70,7 @@ export function storeInMemory(): BrowserStore {
   const inDrawer = (drawer: DrawerName) =>
     [...rows].filter(([each]) => each.startsWith(`["${drawer}"`)).map(([, row]) => row);
   return {
+    isLasting: false,
     read: (drawer, key) => Promise.resolve(rows.get(name(drawer, key))?.value),
     list: (drawer, begin) =>
       Promise.resolve(

@@ -1,10 +1,9 @@
 import { z } from 'zod';
 import { itemSchema, listItems, putItem, type ItemList, type StoredItem } from '../api/items.ts';
 import type { BrowserStore } from './browser-store.ts';
-import { Keeper } from './keeper.ts';
+import { Keeper, type KeeperParts } from './keeper.ts';
 import type { Held, Standing } from './replica.ts';
 import { sentBy } from './send.ts';
-import type { Windows } from './windows.ts';
 
 export interface ItemsParts<Value> {
   readonly list: ItemList;
@@ -28,15 +27,17 @@ export class Items<Value> {
   readonly #store: BrowserStore;
   readonly #keeper: Keeper<Value>;
 
-  constructor(parts: ItemsParts<Value>, store: BrowserStore, windows: Windows) {
+  constructor(
+    parts: ItemsParts<Value>,
+    keeping: Pick<KeeperParts<Value>, 'store' | 'windows' | 'onWaiting'>,
+  ) {
     const { list, schema } = parts;
     this.#parts = parts;
-    this.#store = store;
+    this.#store = keeping.store;
     this.#keeper = new Keeper({
+      ...keeping,
       name: list,
       schema,
-      store,
-      windows,
       send: (id, revision, value, { keepalive }) =>
         sentBy(
           putItem(list, { id, revision, value }, keepalive).then((stored) => this.#held(stored)),

@@ -9,6 +9,8 @@ export interface KeeperParts<Value> {
   readonly schema: z.ZodType<Value>;
   readonly store: BrowserStore;
   readonly windows: Windows;
+  /** Something waits for the server, or does not any more, or stands otherwise. */
+  readonly onWaiting: () => void;
   readonly send: (
     id: string,
     revision: number,
@@ -66,7 +68,7 @@ export class Keeper<Value> {
 
   /** Begins to work on a value as it was read, or goes on with a change that was left waiting. */
   start(id: string, held: Held<Value>, orphan?: Orphan<Value>): Replica<Value> {
-    const { schema, send, store, name } = this.#parts;
+    const { schema, send, store, name, onWaiting } = this.#parts;
     const key = [name, id] as const;
     const own = [...key, this.#parts.windows.own] as const;
     const replica = new Replica<Value>(
@@ -76,9 +78,13 @@ export class Keeper<Value> {
         send: (revision, value, options) => send(id, revision, value, options),
         keep: (waiting) => {
           if (waiting) void store.write('changes', own, waiting);
-          else void store.remove('changes', own);
+          else void store.remove('changes', own).then(() => this.#takeUpNext(id));
+          onWaiting();
         },
-        onStanding: (standing) => this.#listeners.get(id)?.onStanding?.(standing),
+        onStanding: (standing) => {
+          this.#listeners.get(id)?.onStanding?.(standing);
+          onWaiting();
+        },
         onValue: (value) => this.#listeners.get(id)?.onValue?.(value),
         onHeld: (now) => void store.write('held', key, now),
       },
@@ -143,6 +149,12 @@ export class Keeper<Value> {
       if (alive.has(window) || !parsed.success) return [];
       return [{ id: of, waiting: parsed.data, forget: () => store.remove('changes', key) }];
     });
+  }
+
+  /** Goes on with what one more window has left of a value, once nothing of it waits here. */
+  async #takeUpNext(id: string): Promise<void> {
+    const [orphan] = await this.orphans(id);
+    if (orphan && this.#replicas.get(id)?.takeUp(orphan.waiting) === true) await orphan.forget();
   }
 
   /** Sends everything that waits. */

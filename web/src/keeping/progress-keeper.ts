@@ -28,6 +28,7 @@ function isSame(a: ProgressFacts, b: ProgressFacts): boolean {
  */
 export class ProgressKeeper {
   readonly #store: BrowserStore;
+  readonly #onWaiting: () => void;
   readonly #known = new Map<string, KnownProgress>();
   readonly #timers = new Map<string, ReturnType<typeof setTimeout>>();
   readonly #retries = new Map<string, number>();
@@ -35,8 +36,10 @@ export class ProgressKeeper {
   readonly #talking = new Set<string>();
   readonly #away = new Set<string>();
 
-  constructor(store: BrowserStore) {
+  /** `onWaiting` is called when something waits for the server, or does not any more. */
+  constructor(store: BrowserStore, onWaiting: () => void) {
     this.#store = store;
+    this.#onWaiting = onWaiting;
   }
 
   /** Whoever listens hears what becomes known of a box; the last one to ask does. */
@@ -140,6 +143,7 @@ export class ProgressKeeper {
       const isSent = onServer !== undefined && isSame(mergeFacts(onServer, facts), onServer);
       return { facts, isSent };
     });
+    this.#onWaiting();
   }
 
   #tryLater(id: string): void {

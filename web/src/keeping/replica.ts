@@ -128,6 +128,22 @@ export class Replica<Value> {
     return this.#mine !== undefined;
   }
 
+  /** Goes on with a change that another window has left; false while something of this one waits. */
+  takeUp({ base, mine, sent }: Waiting<Value>): boolean {
+    if (this.#mine !== undefined) return false;
+    const held = this.#base;
+    const before = this.value;
+    this.#base = base;
+    this.#mine = mine;
+    this.#sent = sent;
+    this.#keep();
+    this.#stand({ kind: 'changed' });
+    if (!isSame(before, mine)) this.#parts.onValue(mine);
+    this.hear(held);
+    if (this.isWaiting && this.#standing.kind === 'changed') this.#schedule(quiet);
+    return true;
+  }
+
   /** Takes a change that was made here. */
   change(value: Value): void {
     this.#mine = value;

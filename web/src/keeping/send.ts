@@ -1,10 +1,5 @@
-import { ServerRefusal } from '../api/ask.ts';
+import { isPassing, ServerRefusal } from '../api/ask.ts';
 import type { Held, Sent } from './replica.ts';
-
-/** Whether another try may do: something broke there, or too much was asked at once. */
-function isPassing(status: number): boolean {
-  return status >= 500 || status === 408 || status === 429 || status === 401;
-}
 
 /**
  * What came of sending a change. `current` reads what the server says that it holds, out of its refusal;

@@ -1,3 +1,5 @@
+import { v4 as newId } from 'uuid';
+
 /** The windows of this browser that have Rangoli open, as far as they answer. */
 export interface Windows {
   /** This window, from its loading to its end. */
@@ -21,7 +23,7 @@ const answersWithin = 150;
 
 /** Joins the windows of this browser: answers those that ask, and can ask itself. */
 export function joinWindows(): Windows {
-  const own = crypto.randomUUID();
+  const own = newId();
   if (!('BroadcastChannel' in globalThis))
     return { own, others: () => Promise.resolve(new Set<string>()) };
   const channel = new BroadcastChannel('rangoli windows');

@@ -25,6 +25,7 @@ import BoxPicture from '../fold/BoxPicture.vue';
 import MeasureText from '../parts/MeasureText.vue';
 import Pick from '../parts/Pick.vue';
 import OpeningNote from '../parts/OpeningNote.vue';
+import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useOpenProject } from '../stores/open-project.ts';
 import { useLimits } from './limits.ts';
@@ -113,6 +114,7 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
     <TopBar place="limits" :project="id">
       <strong v-if="project.document" class="name">{{ project.document.name }}</strong>
     </TopBar>
+    <ToolsNote />
     <main v-if="request && size" class="desk">
       <aside aria-label="What is asked">
         <h1>What fits my sheet?</h1>

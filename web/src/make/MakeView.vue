@@ -6,6 +6,7 @@ import { RouterLink } from 'vue-router';
 import MadeNote from '../rescue/MadeNote.vue';
 import { useMaking } from '../stores/making.ts';
 import OpeningNote from '../parts/OpeningNote.vue';
+import ToolsNote from '../parts/ToolsNote.vue';
 import { useOpenProject } from '../stores/open-project.ts';
 import BoxesMade from './BoxesMade.vue';
 import CopyCount from './CopyCount.vue';
@@ -127,6 +128,7 @@ const boxesMade = computed(() => {
 <template>
   <div class="make">
     <MakeBar :id="id" :name="project.document?.name" :sentence="words?.text ?? ''" />
+    <ToolsNote />
     <OpeningNote
       v-if="project.openState.kind !== 'open'"
       :state="project.openState"
@@ -137,7 +139,10 @@ const boxesMade = computed(() => {
       <p>{{ problem }}</p>
       <RouterLink :to="{ name: 'box', params: { id } }">Change the box</RouterLink>
     </div>
-    <main v-else-if="making.job && shown && kit && making.state !== 'opening'">
+    <p v-else-if="making.state === 'opening'" class="state quiet" role="status">
+      Getting how far it is made…
+    </p>
+    <main v-else-if="making.job && shown && kit">
       <StepList
         v-if="telling"
         :class="{ open: showsList }"
@@ -241,6 +246,7 @@ const boxesMade = computed(() => {
   display: flex;
   flex-direction: column;
   height: 100dvh;
+  min-height: 0;
 }
 
 .state {

@@ -1,12 +1,26 @@
 <script setup lang="ts">
+import { CircleCheck, HardDriveUpload } from '@lucide/vue';
+import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
+import { useKeeping } from '../stores/keeping.ts';
 
 /** The bar over every view: the way back to the shelf, and the view's own tools. */
 defineProps<{
-  place: 'shelf' | 'box' | 'compare' | 'limits' | 'make' | 'kit';
+  place: 'shelf' | 'box' | 'compare' | 'limits' | 'make' | 'kit' | 'kept';
   /** The open project, whose views the bar leads to. */
   project?: string;
 }>();
+
+const keeping = useKeeping();
+/** How many changes the server does not have yet; told in every view, and in full where it leads to. */
+const kept = computed(() => {
+  const count = keeping.waiting.length;
+  if (count > 0)
+    return { title: 'Some changes are only on this device', text: `${count} only here` };
+  return keeping.isAway
+    ? { title: 'The server doesn’t answer', text: 'Server away' }
+    : { title: 'Everything is kept', text: undefined };
+});
 </script>
 
 <template>
@@ -39,6 +53,18 @@ defineProps<{
           >Make</RouterLink
         >
       </template>
+      <RouterLink
+        to="/kept"
+        class="kept"
+        :class="{ here: place === 'kept', waits: kept.text !== undefined }"
+        :title="kept.title"
+        :aria-label="kept.title"
+        ><HardDriveUpload v-if="kept.text" :size="17" aria-hidden="true" /><CircleCheck
+          v-else
+          :size="17"
+          aria-hidden="true"
+        />{{ kept.text }}</RouterLink
+      >
     </nav>
     <div class="middle"><slot /></div>
     <div class="tools"><slot name="tools" /></div>
@@ -82,6 +108,17 @@ nav span {
 nav .here {
   color: var(--ink);
   background: var(--leaf-pale);
+}
+
+nav .kept {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  white-space: nowrap;
+}
+
+nav .waits {
+  background: var(--turmeric-pale);
 }
 
 .middle {

@@ -1,20 +1,40 @@
+import { useDebounceFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
+import { shallowRef } from 'vue';
 import { listenToChanges, type Change } from '../api/events.ts';
 import type { ItemList } from '../api/items.ts';
 import { Boxes } from '../keeping/boxes.ts';
 import { Items, type ItemsParts } from '../keeping/items.ts';
 import { thisBrowser } from '../keeping/browser.ts';
+import { onlyHere, type OnlyHere } from '../keeping/only-here.ts';
 import { ProgressKeeper } from '../keeping/progress-keeper.ts';
+import { watchedStore, type Safety } from '../keeping/watched-store.ts';
+
+/** Milliseconds of rest after which it is counted what waits: what is on its way is not told. */
+const untilCounted = 1500;
 
 /** Everything that this window has from the server and for it. */
 export const useKeeping = defineStore('keeping', () => {
   const browser = thisBrowser();
   const windows = browser.joinWindows();
-  const browserStore = browser.openStore();
-  const boxes = browserStore.then((opened) => new Boxes(opened, windows));
+  const safety = shallowRef<Safety>('kept');
+  const browserStore = browser.openStore().then((opened) => {
+    if (!opened.isLasting) safety.value = 'page only';
+    return watchedStore(opened, (now) => {
+      if (opened.isLasting) safety.value = now;
+    });
+  });
 
+  /** What waits here for the server, a little after it has come to rest. */
+  const waiting = shallowRef<readonly OnlyHere[]>([]);
+  async function count(): Promise<void> {
+    waiting.value = await onlyHere(await browserStore);
+  }
+  const onWaiting = useDebounceFn(count, untilCounted);
+
+  const boxes = browserStore.then((store) => new Boxes({ store, windows, onWaiting }));
+  const progress = browserStore.then((store) => new ProgressKeeper(store, onWaiting));
   const leaving: (() => void)[] = [];
-  const progress = browserStore.then((opened) => new ProgressKeeper(opened));
 
   const reading = new Map<ItemList, () => void>();
 
@@ -25,8 +45,12 @@ export const useKeeping = defineStore('keeping', () => {
     for (const listener of listeners) listener(what);
   }
 
+  /** Whether the server did not answer when the line to it was tried last. */
+  const isAway = shallowRef(false);
+
   /** The line to the server stands again: what waits is sent, and what was missed is asked for. */
   async function goOn(): Promise<void> {
+    isAway.value = false;
     const [kept, told] = await Promise.all([boxes, progress]);
     kept.keeper.flush();
     for (const id of kept.keeper.all().keys()) kept.refresh(id);
@@ -34,6 +58,15 @@ export const useKeeping = defineStore('keeping', () => {
     for (const id of told.lookedAt()) told.refresh(id);
     for (const read of reading.values()) read();
     for (const listener of listeners) listener('boxes');
+    for (const listener of returns) listener();
+  }
+
+  const returns = new Set<() => void>();
+
+  /** Hears that the server answers, for the first time or again, until the function that is given back is called. */
+  function onReturn(listener: () => void): () => void {
+    returns.add(listener);
+    return () => returns.delete(listener);
   }
 
   const listeners = new Set<(what: Change['what']) => void>();
@@ -45,8 +78,12 @@ export const useKeeping = defineStore('keeping', () => {
   }
 
   /** Listens to the server, until the function that is given back is called. */
-  function listen(): () => void {
+  function listen(onRefused: () => void): () => void {
     return listenToChanges({
+      onRefused,
+      onLost: () => {
+        isAway.value = true;
+      },
       onChange: (change) => void hear(change),
       onOpen: () => void goOn(),
     });
@@ -54,7 +91,7 @@ export const useKeeping = defineStore('keeping', () => {
 
   /** The items of a list, as this window keeps them. */
   async function items<Value>(parts: ItemsParts<Value>): Promise<Items<Value>> {
-    const kept = new Items(parts, await browserStore, windows);
+    const kept = new Items(parts, { store: await browserStore, windows, onWaiting });
     leaving.push(() => {
       kept.keeper.flush({ keepalive: true });
     });
@@ -65,6 +102,17 @@ export const useKeeping = defineStore('keeping', () => {
   /** Goes on sending what earlier visits have left. */
   async function takeUp(): Promise<void> {
     await Promise.all([(await boxes).takeUp(), (await progress).takeUp()]);
+    await count();
+  }
+
+  /** Forgets everything that is here, as when this device is signed out; false while something of it waits. */
+  async function forgetAll(): Promise<boolean> {
+    await count();
+    if (waiting.value.length > 0) return false;
+    const store = await browserStore;
+    for (const drawer of ['held', 'progress'] as const)
+      for (const { key } of await store.list(drawer)) await store.remove(drawer, key);
+    return true;
   }
 
   /** A last try as the page goes away; what it can't send waits in this browser. */
@@ -74,5 +122,20 @@ export const useKeeping = defineStore('keeping', () => {
     for (const flush of leaving) flush();
   }
 
-  return { boxes, progress, items, takeUp, flushOnLeave, listen, onChange };
+  return {
+    boxes,
+    progress,
+    isAway,
+    safety,
+    waiting,
+    count,
+    items,
+    takeUp,
+    goOn,
+    forgetAll,
+    flushOnLeave,
+    listen,
+    onChange,
+    onReturn,
+  };
 });

@@ -122,6 +122,11 @@ export const useProject = defineStore('project', () => {
     else openState.value = opened;
   }
 
+  // What could not be opened for want of an answer is opened as soon as there is one.
+  keeping.onReturn(() => {
+    if (openState.value.kind === 'failed') void open(id.value);
+  });
+
   function adopt(next: History<ProjectDocument>): void {
     if (next === history.value) return;
     history.value = next;

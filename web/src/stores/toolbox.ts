@@ -13,6 +13,7 @@ import {
   type ToolKind,
 } from '@rangoli/core';
 import { defineStore } from 'pinia';
+import { v4 as newId } from 'uuid';
 import { computed, shallowRef } from 'vue';
 import type { Items } from '../keeping/items.ts';
 import { useKeeping } from './keeping.ts';
@@ -158,7 +159,7 @@ export const useToolbox = defineStore('toolbox', () => {
 
   /** A tool of the maker's own, begun from another one; its id. */
   function copy({ kind, tool }: KindedTool): string {
-    const id = crypto.randomUUID();
+    const id = newId();
     const name = `${tool.name.slice(0, 50)}, mine`;
     setDrawer(kind, [...toolbox.value[kind], { owned: true, tool: { ...tool, id, name } }]);
     return id;

@@ -15,7 +15,7 @@ export function newBrowser(): FakeBrowser {
 /** A browser with windows that are opened and killed, a store that outlives them, and a server far away. */
 export class FakeBrowser implements Browser {
   readonly server = new FakeServer();
-  readonly store: BrowserStore = storeInMemory();
+  readonly store: BrowserStore = { ...storeInMemory(), isLasting: true };
   readonly #alive = new Set<string>();
   #opened = 0;
 

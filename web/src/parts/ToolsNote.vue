@@ -1,14 +1,19 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
+import { useProject } from '../stores/project.ts';
 
-/** Says that tools have become others since the box was planned; nothing is planned anew unasked. */
-const emit = defineEmits<{ take: [] }>();
+/** Says that tools have become others since the open box was planned; nothing is planned anew unasked. */
+const project = useProject();
 </script>
 
 <template>
-  <div class="note" role="status">
+  <div v-if="project.toolsNow" class="note" role="status">
     <p>Your tools have changed since this box was planned.</p>
-    <Button label="Plan it with them as they are now" size="small" @click="emit('take')" />
+    <Button
+      label="Plan it with them as they are now"
+      size="small"
+      @click="project.takeToolsNow()"
+    />
   </div>
 </template>
 
