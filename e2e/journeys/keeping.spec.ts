@@ -41,7 +41,7 @@ test('two windows on one box: nothing is overwritten, and both can be kept', asy
   await expect(other.getByText('Saved', { exact: true })).toBeVisible();
   await other.waitForTimeout(800);
   await page.getByLabel('Width', { exact: true }).fill('5');
-  await expect(page.getByText('Only in this browser for now')).toBeVisible();
+  await expect(page.getByText('Only here for now')).toBeVisible();
   await page.unroute('**/api/projects/*');
   const asked = page.getByRole('alert').filter({ hasText: 'changed elsewhere' });
   await expect(asked.getByRole('row', { name: 'The gift’s width' })).toContainText('5 in');
@@ -61,7 +61,7 @@ test('while the server is away the work goes on, and is saved when it is back', 
   await openFromShelf(page, demo, 'Night tea tin');
   await demo.stop();
   await page.getByLabel('Width', { exact: true }).fill('2 1/2');
-  await expect(page.getByText('Only in this browser for now')).toBeVisible();
+  await expect(page.getByText('Only here for now')).toBeVisible();
   const size = await sizeOf(page, 'bag').innerText();
   await demo.start();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 15_000 });
@@ -92,7 +92,7 @@ test('a box is opened, changed and made while the server is away, and nothing la
   await expect(page.getByLabel('Name of the box')).toHaveValue('Moon-phase top');
   await page.getByLabel('Name of the box').fill('Moon-phase top, away');
   await page.getByLabel('Name of the box').blur();
-  await expect(page.getByText('Only in this browser for now')).toBeVisible();
+  await expect(page.getByText('Only here for now')).toBeVisible();
 
   await demo.start();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 20_000 });

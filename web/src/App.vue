@@ -62,7 +62,7 @@ onErrorCaptured((error) => {
       ><button type="button" @click="navigate">To the shelf</button></RouterLink
     >
   </p>
-  <p v-if="keeping.isAway && !offline.opensWithoutServer" class="stay" role="status">
+  <p v-if="keeping.isAway && offline.opensWithoutServer !== 'yes'" class="stay" role="status">
     The server doesn’t answer. Leave this page open: it can’t be opened again until it does.
   </p>
   <RouterView />

@@ -37,7 +37,10 @@ export async function mayEnter(request: Request, sessions: Sessions): Promise<bo
 export function door(sessions: Sessions): RequestHandler {
   return async (request, _response, next) => {
     if (!(await mayEnter(request, sessions)))
-      throw new HttpProblem('signed-out', 'This device is not signed in. Say the passphrase.');
+      throw new HttpProblem(
+        'signed-out',
+        'This device is not signed in. Sign in with the passphrase.',
+      );
     next();
   };
 }

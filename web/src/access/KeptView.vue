@@ -115,7 +115,10 @@ const signOutEverywhere = () => attempt(() => access.signOutEverywhere());
       </section>
       <section aria-labelledby="away">
         <h2 id="away">When the server is away</h2>
-        <p v-if="offline.opensWithoutServer">
+        <p v-if="offline.opensWithoutServer === 'not yet'" class="quiet">
+          Rangoli is being kept on this device, so that it opens without the server…
+        </p>
+        <p v-else-if="offline.opensWithoutServer === 'yes'">
           Rangoli opens on this device without the server. Boxes that were opened here before can be
           changed, made and printed.
         </p>
@@ -131,7 +134,7 @@ const signOutEverywhere = () => attempt(() => access.signOutEverywhere());
           <code>npm start -- --share</code>.
         </p>
         <template v-else-if="session.isSignedIn">
-          <p>Every device in your home network that has said the passphrase. {{ devices }}</p>
+          <p>Every device in your home network that signs in with the passphrase. {{ devices }}</p>
           <div v-if="session.addresses && session.addresses.length > 0" class="share">
             <img
               v-if="picture"
@@ -167,7 +170,7 @@ const signOutEverywhere = () => attempt(() => access.signOutEverywhere());
           </div>
         </template>
         <template v-else>
-          <p>Devices that have said the passphrase. This one has not.</p>
+          <p>Devices that sign in with the passphrase. This one has not.</p>
           <Button size="small" label="Sign in" @click="access.isAsked = true" />
         </template>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>

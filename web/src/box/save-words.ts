@@ -9,7 +9,7 @@ export function saveWords(state: SaveState): string {
     case 'saving':
       return 'Saving…';
     case 'unreachable':
-      return 'Only in this browser for now. It is sent as soon as the server answers.';
+      return 'Only here for now';
     case 'refused':
       return `Not saved: ${state.message}`;
     case 'gone':

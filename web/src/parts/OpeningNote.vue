@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
+import { computed } from 'vue';
 import { useRouter } from 'vue-router';
+import { useAccess } from '../stores/access.ts';
 import type { OpenState } from '../stores/project.ts';
 
 /** Stands where the box would be: that it is being opened, or why it can't be, with a way on. */
@@ -8,6 +10,8 @@ defineProps<{ state: OpenState }>();
 const emit = defineEmits<{ retry: [] }>();
 
 const router = useRouter();
+const access = useAccess();
+const isSignedOut = computed(() => access.session?.isSignedIn === false);
 </script>
 
 <template>
@@ -23,7 +27,8 @@ const router = useRouter();
     <template v-else-if="state.kind === 'failed'">
       <h1>The box can’t be opened</h1>
       <p>{{ state.message }}</p>
-      <Button label="Try again" @click="emit('retry')" />
+      <Button v-if="isSignedOut" label="Sign in" @click="access.isAsked = true" />
+      <Button v-else label="Try again" @click="emit('retry')" />
     </template>
   </main>
 </template>

@@ -16,10 +16,10 @@ const keeping = useKeeping();
 const kept = computed(() => {
   const count = keeping.waiting.length;
   if (count > 0)
-    return { title: 'Some changes are only on this device', text: `${count} only here` };
+    return { title: 'Some changes are only on this device', figure: count, text: 'only here' };
   return keeping.isAway
-    ? { title: 'The server doesn’t answer', text: 'Server away' }
-    : { title: 'Everything is kept', text: undefined };
+    ? { title: 'The server doesn’t answer', figure: undefined, text: 'server away' }
+    : { title: 'Everything is kept', figure: undefined, text: undefined };
 });
 </script>
 
@@ -63,7 +63,7 @@ const kept = computed(() => {
           v-else
           :size="17"
           aria-hidden="true"
-        />{{ kept.text }}</RouterLink
+        />{{ kept.figure }}<span>{{ kept.text }}</span></RouterLink
       >
     </nav>
     <div class="middle"><slot /></div>
@@ -164,6 +164,13 @@ nav .waits {
   }
 
   .brand span {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+}
+
+@media (max-width: 920px) {
+  .kept span {
     position: absolute;
     clip-path: inset(50%);
   }

@@ -4,7 +4,7 @@ import { Plus } from '@lucide/vue';
 import { useDebounceFn, useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import {
   createProject,
@@ -17,6 +17,7 @@ import {
 } from '../api/projects.ts';
 import Pick from '../parts/Pick.vue';
 import TopBar from '../parts/TopBar.vue';
+import { useAccess } from '../stores/access.ts';
 import { useKeeping } from '../stores/keeping.ts';
 import { useLessons } from '../stores/lessons.ts';
 import { useToolbox } from '../stores/toolbox.ts';
@@ -53,6 +54,8 @@ const deleted = shallowRef<StoredProject>();
 const trouble = ref('');
 const usualUnit = useUsualUnit();
 const keeping = useKeeping();
+const access = useAccess();
+const isSignedOut = computed(() => access.session?.isSignedIn === false);
 const tools = useToolbox();
 const lessons = useLessons();
 
@@ -241,6 +244,10 @@ onBeforeUnmount(
       <ul v-if="state.kind === 'loading'" class="shelf" aria-hidden="true">
         <li v-for="i in 8" :key="i" class="ghost" />
       </ul>
+      <div v-else-if="isSignedOut && state.kind === 'failed'" class="empty">
+        <h2>The shelf is behind the passphrase</h2>
+        <Button label="Sign in" @click="access.isAsked = true" />
+      </div>
       <div v-else-if="state.kind === 'failed'" class="empty" role="alert">
         <h2>The shelf can’t be reached</h2>
         <p>{{ state.message }}</p>

@@ -3,18 +3,19 @@ import { shallowRef } from 'vue';
 
 /** Whether this browser opens Rangoli when the server is away: where it allows that, a service worker does it. */
 export const useOffline = defineStore('offline', () => {
-  const opensWithoutServer = shallowRef(false);
+  // Browsers allow it on https and on the computer itself, not over the home network.
+  const mayKeep = import.meta.env.PROD && 'serviceWorker' in navigator;
+  const opensWithoutServer = shallowRef<'yes' | 'no' | 'not yet'>(mayKeep ? 'not yet' : 'no');
 
   /** Lets the browser keep the application, where it may. */
   async function begin(): Promise<void> {
-    // Browsers allow it on https and on the computer itself, not over the home network.
-    if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return;
+    if (!mayKeep) return;
     try {
       await navigator.serviceWorker.register('/sw.js');
       await navigator.serviceWorker.ready;
-      opensWithoutServer.value = true;
+      opensWithoutServer.value = 'yes';
     } catch {
-      // Then the page must stay open, and says so.
+      opensWithoutServer.value = 'no';
     }
   }
 
