@@ -47,7 +47,9 @@ export class RangoliServer {
     );
     this.#process = child;
     // A run that breaks off must not leave its server behind.
-    process.once('exit', () => child.kill());
+    const endWithUs = () => child.kill();
+    process.once('exit', endWithUs);
+    child.once('exit', () => process.off('exit', endWithUs));
     this.#port = await new Promise<number>((found, failed) => {
       child.stdout.on('data', (chunk: Buffer) => {
         this.#said += chunk.toString();
@@ -71,6 +73,15 @@ export class RangoliServer {
     );
     child.kill('SIGTERM');
     return ended;
+  }
+
+  /** Ends it as a power cut does, and waits until it is gone. */
+  async kill(): Promise<void> {
+    const child = this.#process;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
+    const ended = new Promise((resolveEnd) => child.on('exit', resolveEnd));
+    child.kill('SIGKILL');
+    await ended;
   }
 
   async dispose(): Promise<void> {

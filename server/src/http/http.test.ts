@@ -87,5 +87,9 @@ describe('a body that is no box', () => {
       expect(problem.errors?.length ?? 0).toBeLessThanOrEqual(20);
       expect(performance.now() - begun).toBeLessThan(2000);
     }
+    const deep = await problemOf(
+      await served.now().send('POST', '', '['.repeat(100_000) + ']'.repeat(100_000)),
+    );
+    expect([deep.status, deep.detail]).toEqual([422, expect.stringMatching(/nested/)]);
   });
 });

@@ -12,14 +12,23 @@ function wordingUnit(body: unknown): Unit {
   return parsed.success ? parsed.data.document.box.unit : 'mm';
 }
 
-/** The longest list that anything in a body may be: beyond it not even its parts are looked at. */
+/** What a body may be at the most: beyond it not even its parts are looked at. */
 const longestList = 4000;
+const deepest = 30;
 
-/** Whether every list in a value is one that can be gone through in no time. */
-function hasShortLists(value: unknown): boolean {
-  if (typeof value !== 'object' || value === null) return true;
-  if (Array.isArray(value) && value.length > longestList) return false;
-  return Object.values(value).every(hasShortLists);
+/** What makes a body one that is not gone through, whatever it means; undefined for one of a good form. */
+function faultOfForm(body: unknown): string | undefined {
+  let level: readonly unknown[] = [body];
+  // Level by level, since a body may be nested deeper than functions can be.
+  for (let depth = 0; level.length > 0; depth++) {
+    if (depth > deepest) return `The body is nested more than ${deepest} deep. Send a flatter one.`;
+    if (level.some((value) => Array.isArray(value) && value.length > longestList))
+      return `A list in the body has more than ${longestList} parts. Send fewer.`;
+    level = level.flatMap((value): readonly unknown[] =>
+      typeof value === 'object' && value !== null ? Object.values(value) : [],
+    );
+  }
+  return undefined;
 }
 
 /**
@@ -33,11 +42,8 @@ export function readBody<Schema extends z.ZodType>(
   const body: unknown = request.body;
   if (body === undefined)
     throw new HttpProblem('wrong-type', 'Send the body as JSON, with the type application/json.');
-  if (!hasShortLists(body))
-    throw new HttpProblem(
-      'bad-fields',
-      `A list in the body has more than ${longestList} parts. Send fewer.`,
-    );
+  const fault = faultOfForm(body);
+  if (fault !== undefined) throw new HttpProblem('bad-fields', fault);
   const parsed = schema.safeParse(body);
   if (parsed.success) return parsed.data;
   const errors = problemsFrom(parsed.error, wordingUnit(body));
