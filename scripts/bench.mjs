@@ -9,6 +9,7 @@ for (const file of [
   'core/bench/words.ts',
   'core/bench/folding.ts',
   'e2e/bench/slider.ts',
+  'e2e/bench/server.ts',
 ])
   run(process.execPath, ['--import', 'tsx', join(root, file)], {
     env: { ...process.env, NODE_ENV: 'production' },

@@ -78,7 +78,7 @@ export class RangoliServer {
   /** Ends it as a power cut does, and waits until it is gone. */
   async kill(): Promise<void> {
     const child = this.#process;
-    if (!child || child.exitCode !== null || child.signalCode !== null) return;
+    if (child?.exitCode !== null || child.signalCode !== null) return;
     const ended = new Promise((resolveEnd) => child.on('exit', resolveEnd));
     child.kill('SIGKILL');
     await ended;

@@ -5,7 +5,6 @@ import cookieParser from 'cookie-parser';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
 import { accessRoutes, door, type IsOwnName, type Sharing } from './access/index.ts';
 import { eventRoutes, type Announcer } from './events/index.ts';
 import { bodyLimit, guardName, guardOrigin, problemHandler, unknownRoute } from './http/index.ts';
@@ -36,7 +35,6 @@ export function createApp(parts: AppParts): Express {
   const { store, progress, tools, lessons, announcer, logger, sharing, client } = parts;
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger, autoLogging: false }));
   app.use(guardName(parts.isOwnName));
   app.use('/api', guardOrigin);
   app.use(
@@ -91,6 +89,6 @@ export function createApp(parts: AppParts): Express {
     });
   }
   app.use(unknownRoute);
-  app.use(problemHandler);
+  app.use(problemHandler(logger));
   return app;
 }

@@ -6,7 +6,7 @@ import { pino } from 'pino';
 import { homeAddresses, isAtHome, isThisMachine, share, sharingNotice } from './access/index.ts';
 import { createApp } from './app.ts';
 import { Complaint, complainingly } from './complaint.ts';
-import { keepWhole, openDatabase, type Loss } from './database/index.ts';
+import { complaintOf, keepWhole, openDatabase, type Loss } from './database/index.ts';
 import { seedDemo } from './demo/index.ts';
 import { Announcer } from './events/index.ts';
 import { lessonItems, toolItems } from './items/index.ts';
@@ -154,6 +154,11 @@ async function main(): Promise<void> {
   }
   const leave = keepWhole(database, {
     file,
+    onFault: (error) => {
+      const complaint = complaintOf(error, file);
+      if (complaint) logger.error(complaint.message);
+      else logger.error(error);
+    },
     onLost: (loss) => {
       logger.error(lossInWords(loss, file));
       process.exitCode = 1;

@@ -160,11 +160,7 @@ describe('a server that is shared with the home network', () => {
     await served.now().close();
     await served.now().open();
     expect((await ask('GET', 'projects', { cookie })).status).toBe(200);
-    const file = String(
-      JSON.stringify(await served.now().database.raw('PRAGMA database_list')).match(
-        /[^"]+\.sqlite/,
-      )?.[0],
-    );
+    const { file } = served.now();
     await served.now().database.raw('PRAGMA wal_checkpoint(TRUNCATE)');
     const bytes = readFileSync(file, 'latin1');
     expect(bytes).not.toContain(cookie.split('=')[1]);
@@ -175,12 +171,9 @@ describe('a server that is shared with the home network', () => {
 
   it('signs everybody out at once, and cuts the lines of those who listen', async () => {
     const cookies = [await signIn(), await signIn()];
-    expect(await (await ask('GET', 'session', { cookie: cookies[0] ?? '' })).json()).toMatchObject({
-      isSignedIn: true,
-      devices: 2,
-      addresses: ['http://192.168.1.5:4180'],
-      qr: expect.stringMatching(/^<svg/),
-    });
+    const told = await (await ask('GET', 'session', { cookie: cookies[0] ?? '' })).text();
+    expect(told).toContain('"isSignedIn":true,"devices":2,"addresses":["http://192.168.1.5:4180"]');
+    expect(told).toContain('"qr":"<svg');
     const line = await ask('GET', 'events', { cookie: cookies[1] ?? '' });
     expect(line.status).toBe(200);
     expect((await ask('DELETE', 'session/all', { cookie: cookies[0] ?? '' })).status).toBe(204);

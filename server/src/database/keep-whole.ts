@@ -24,12 +24,20 @@ function inodeOf(file: string): number | undefined {
 /**
  * Looks after a database file while it is open: what was written goes into the main file at quiet times, so
  * that a copy of it alone is whole; and a file that is taken away is noticed. `onLost` is called once, after
- * it was tried to write all that was in it back to its place, where that is free. Ends with the function that
- * is given back.
+ * it was tried to write all that was in it back to its place, where that is free. `onFault` hears why that or
+ * the looking after failed, once until it goes well again. Ends with the function that is given back.
  */
 export function keepWhole(
   database: Database,
-  { file, onLost }: { readonly file: string; readonly onLost: (loss: Loss) => void },
+  {
+    file,
+    onLost,
+    onFault,
+  }: {
+    readonly file: string;
+    readonly onLost: (loss: Loss) => void;
+    readonly onFault: (error: unknown) => void;
+  },
 ): () => void {
   const opened = inodeOf(file);
   const writeBack = async (): Promise<Loss> => {
@@ -37,7 +45,7 @@ export function keepWhole(
       await database.raw('VACUUM INTO ?', [file]);
       return 'written back';
     } catch (error) {
-      console.error(error);
+      onFault(error);
       return 'gone';
     }
   };
@@ -51,10 +59,17 @@ export function keepWhole(
     if (existsSync(log) && statSync(log).size > 0)
       await database.raw('PRAGMA wal_checkpoint(TRUNCATE)');
   };
+  let isWell = true;
   const timer = setInterval(() => {
-    look().catch((error: unknown) => {
-      console.error(error);
-    });
+    look().then(
+      () => {
+        isWell = true;
+      },
+      (error: unknown) => {
+        if (isWell) onFault(error);
+        isWell = false;
+      },
+    );
   }, between);
   timer.unref();
   return () => {

@@ -1,4 +1,5 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { Logger } from 'pino';
 import { Unreadable } from '../database/index.ts';
 import { HttpProblem, type ProblemDetails } from './problem.ts';
 
@@ -53,15 +54,20 @@ function detailsOf(error: unknown): ProblemDetails {
 }
 
 /** Answers every error as problem details; what was not foreseen is logged too. */
-export const problemHandler: ErrorRequestHandler = (error: unknown, request, response, next) => {
-  if (response.headersSent) {
-    next(error);
-    return;
-  }
-  const details = detailsOf(error);
-  if (details.status >= 500) request.log.error(error);
-  response.status(details.status).type('application/problem+json').send(JSON.stringify(details));
-};
+export function problemHandler(logger: Logger): ErrorRequestHandler {
+  return (error: unknown, request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const details = detailsOf(error);
+    // What the operator can mend needs no trace of the program.
+    if (details.status === 507) logger.error(details.detail);
+    else if (details.status >= 500)
+      logger.error({ err: error, method: request.method, path: request.path }, details.detail);
+    response.status(details.status).type('application/problem+json').send(JSON.stringify(details));
+  };
+}
 
 export const unknownRoute: RequestHandler = (request) => {
   throw new HttpProblem('not-found', `There is nothing at ${request.path}.`);

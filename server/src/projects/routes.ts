@@ -12,7 +12,7 @@ const updateBody = z.object({ revision: z.int().positive(), document: projectDoc
 
 /** The most boxes of one part of the shelf, and how many come without being asked for more. */
 const mostListed = 100;
-const usuallyListed = 40;
+const usuallyListed = 24;
 
 const placeSchema = z.object({ value: z.string(), id: z.string() });
 

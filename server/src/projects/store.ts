@@ -12,11 +12,28 @@ const rowSchema = z.object({
 });
 type Row = z.infer<typeof rowSchema>;
 
-/** @throws Unreadable when the document is none. */
-function projectOf({ id, revision, updated_at, document }: Row): Project {
-  const parsed = projectDocumentSchema.safeParse(jsonIn(document));
-  if (!parsed.success) throw new Unreadable('box');
-  return { id, revision, updatedAt: updated_at, document: parsed.data };
+/** So many documents are kept as they were read: a shelf is looked at far more often than its boxes change. */
+const mostKnown = 400;
+
+/** Documents as they were read last, by the text that they were read from: no text is gone through twice. */
+class KnownDocuments {
+  readonly #known = new Map<
+    string,
+    { readonly text: string; readonly document: ProjectDocument }
+  >();
+
+  /** @throws Unreadable when the text is no document. */
+  read(id: string, text: string): ProjectDocument {
+    const known = this.#known.get(id);
+    if (known?.text === text) return known.document;
+    const parsed = projectDocumentSchema.safeParse(jsonIn(text));
+    if (!parsed.success) throw new Unreadable('box');
+    this.#known.delete(id);
+    this.#known.set(id, { text, document: parsed.data });
+    const [oldest] = this.#known.keys();
+    if (oldest !== undefined && this.#known.size > mostKnown) this.#known.delete(oldest);
+    return parsed.data;
+  }
 }
 
 /** What a document that can't be read is called, as far as that can be told. */
@@ -78,6 +95,7 @@ function patternOf(search: string): string {
 export class ProjectStore {
   readonly #database: Database;
   readonly #now: () => Date;
+  readonly #documents = new KnownDocuments();
 
   constructor(database: Database, now: () => Date = () => new Date()) {
     this.#database = database;
@@ -114,7 +132,7 @@ export class ProjectStore {
     const unreadable: { readonly id: string; readonly name: string }[] = [];
     for (const row of here)
       try {
-        projects.push(projectOf(row));
+        projects.push(this.#projectOf(row));
       } catch (error) {
         if (!(error instanceof Unreadable)) throw error;
         unreadable.push({ id: row.id, name: nameIn(row.document) });
@@ -136,7 +154,7 @@ export class ProjectStore {
       .where({ id })
       .whereNull('deleted_at')
       .first('id', 'revision', 'updated_at', 'document');
-    return row === undefined ? undefined : projectOf(rowSchema.parse(row));
+    return row === undefined ? undefined : this.#projectOf(rowSchema.parse(row));
   }
 
   async create(document: ProjectDocument): Promise<Project> {
@@ -191,5 +209,15 @@ export class ProjectStore {
   async restore(id: string): Promise<Project | undefined> {
     await this.#database('projects').where({ id }).update({ deleted_at: null });
     return this.read(id);
+  }
+
+  /** @throws Unreadable when the document is none. */
+  #projectOf({ id, revision, updated_at, document }: Row): Project {
+    return {
+      id,
+      revision,
+      updatedAt: updated_at,
+      document: this.#documents.read(id, document),
+    };
   }
 }

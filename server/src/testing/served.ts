@@ -63,8 +63,13 @@ class Served {
     return this.#database;
   }
 
+  /** Where the database is. */
+  get file(): string {
+    return join(this.#folder, 'boxes.sqlite');
+  }
+
   async open(): Promise<void> {
-    const database = await openDatabase(join(this.#folder, 'boxes.sqlite'));
+    const database = await openDatabase(this.file);
     this.#database = database;
     const shared = this.#isShared ? await share(database, { wantsAnother: false }) : undefined;
     this.passphrase = shared?.passphrase ?? this.passphrase;

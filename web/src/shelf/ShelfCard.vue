@@ -2,13 +2,14 @@
 import { cutUnit, cutSizeOf, extentsOf, paperFor, planBox } from '@rangoli/core';
 import { Copy, Ruler, Trash2 } from '@lucide/vue';
 import { useIntersectionObserver } from '@vueuse/core';
-import { computed, shallowRef, useTemplateRef } from 'vue';
+import { computed, onBeforeUnmount, shallowRef, useTemplateRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import type { StoredProject } from '../api/projects.ts';
 import BoxPicture from '../fold/BoxPicture.vue';
 import { layPieces } from '../parts/lay-pieces.ts';
 import MeasureText from '../parts/MeasureText.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
+import { inTurn } from './in-turn.ts';
 
 /** A box on the shelf: its own pieces on the mat with the box that they become, what it holds, what is cut. */
 const props = defineProps<{ project: StoredProject }>();
@@ -20,11 +21,15 @@ const gift = computed(() => extentsOf(box.value.gift));
 // A long shelf plans and draws only the boxes that have come into sight.
 const card = useTemplateRef('card');
 const isSeen = shallowRef(false);
+let leaveRow: () => void = () => undefined;
 const { isSupported, stop } = useIntersectionObserver(card, (entries) => {
   if (!entries.some(({ isIntersecting }) => isIntersecting)) return;
-  isSeen.value = true;
   stop();
+  leaveRow = inTurn(() => {
+    isSeen.value = true;
+  });
 });
+onBeforeUnmount(() => leaveRow());
 if (!isSupported.value) isSeen.value = true;
 
 const plan = computed(() => {

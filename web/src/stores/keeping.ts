@@ -30,7 +30,8 @@ export const useKeeping = defineStore('keeping', () => {
   async function count(): Promise<void> {
     waiting.value = await onlyHere(await browserStore);
   }
-  const onWaiting = useDebounceFn(count, untilCounted);
+  const countSoon = useDebounceFn(count, untilCounted);
+  const onWaiting = () => void countSoon();
 
   const boxes = browserStore.then((store) => new Boxes({ store, windows, onWaiting }));
   const progress = browserStore.then((store) => new ProgressKeeper(store, onWaiting));
