@@ -9,7 +9,7 @@ interface Shot {
   readonly name: string;
   readonly width?: number;
   readonly height?: number;
-  readonly set: (page: Page, origin: string) => Promise<void>;
+  readonly set: (page: Page, origin: string, server: RangoliServer) => Promise<void>;
 }
 
 async function openBox(page: Page, origin: string, name: string): Promise<void> {
@@ -150,6 +150,21 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'kept',
+    set: async (page, origin, server) => {
+      await openBox(page, origin, 'Hand lens');
+      await page.getByRole('link', { name: 'Make', exact: true }).click();
+      await page.getByRole('button', { name: 'Done', exact: true }).waitFor();
+      // Everything has come by then that an open page needs.
+      await page.waitForTimeout(6000);
+      await server.stop();
+      await page.getByRole('button', { name: 'Done', exact: true }).click();
+      await page.getByRole('link', { name: 'Tools' }).click();
+      await page.getByRole('listitem').first().getByRole('switch').click();
+      await page.getByRole('link', { name: 'Some changes are only on this device' }).click();
+    },
+  },
+  {
     name: 'box-phone',
     width: 390,
     height: 844,
@@ -162,7 +177,7 @@ for (const { name, width = 1280, height = 800, set } of shots) {
   const server = new RangoliServer('--demo');
   await server.start();
   const page = await browser.newPage({ viewport: { width, height }, locale: 'en-US' });
-  await set(page, server.origin);
+  await set(page, server.origin, server);
   await page.evaluate(() => document.fonts.ready.then(() => undefined));
   await page.waitForTimeout(900);
   await page.screenshot({ path: resolve(folder, `${name}.png`) });

@@ -92,6 +92,11 @@ describe('a start that can’t be', () => {
       },
       says: /damaged/,
     },
+    {
+      name: 'a passphrase that is for nobody',
+      make: () => ['--new-passphrase'],
+      says: /--new-passphrase goes with --share/,
+    },
     { name: 'words that mean nothing', make: () => ['--colour', 'blue'], says: /Use: npm start/ },
     { name: 'a port that is none', make: () => ['--port', 'many'], says: /“many” is none/ },
     {
@@ -206,5 +211,23 @@ describe('a database in use', () => {
     await expect(fetch(`${origin}/api/health`)).rejects.toThrow();
     stop();
     expect(await namesIn(file)).toEqual(['Hand lens', 'Night tea tin']);
+  });
+});
+
+describe('a start that shares', () => {
+  it('prints the passphrase the first time and when another one is wanted, and never else', async () => {
+    const file = join(folder, 'boxes.sqlite');
+    const printed: (string | undefined)[] = [];
+    for (const more of [[], [], ['--new-passphrase']]) {
+      const words = ['--port', '0', '--database', file, '--share', ...more];
+      const { said, stop } = await run('main.ts', words, /passphrase is.*\n/);
+      stop();
+      printed.push(/The passphrase is: (.+)/.exec(said)?.[1]);
+    }
+    const [first, then, another] = printed;
+    expect(first).toMatch(/^[a-z]+( [a-z]+){4}$/);
+    expect(then).toBeUndefined();
+    expect(another).toMatch(/^[a-z]+( [a-z]+){4}$/);
+    expect(another).not.toBe(first);
   });
 });
