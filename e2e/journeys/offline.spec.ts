@@ -20,7 +20,7 @@ test.describe('with a browser that may keep the application', () => {
     await demo.stop();
 
     await page.goto(demo.origin);
-    await expect(page.getByText('These are the boxes that this browser knows')).toBeVisible();
+    await expect(page.getByText('these are the boxes that this browser knows')).toBeVisible();
     await page.getByRole('link', { name: 'Hand lens' }).click();
     await page.getByLabel('Name of the box').fill('Hand lens, in the garden');
     await page.getByLabel('Name of the box').blur();

@@ -154,7 +154,7 @@ const boxesMade = computed(() => {
       />
       <section ref="bench" class="bench">
         <p v-if="making.state === 'here only'" class="away" role="alert">
-          The server doesn’t answer. What you tick is kept in this browser, and told when it does.
+          What you tick is kept in this browser, and told when the server answers.
         </p>
         <MadeNote
           v-if="shown.request.made.length > 0"

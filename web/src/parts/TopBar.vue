@@ -93,6 +93,7 @@ const kept = computed(() => {
 
 nav {
   display: flex;
+  align-items: center;
   gap: 4px;
   font-weight: 600;
 }
@@ -108,6 +109,11 @@ nav span {
 nav .here {
   color: var(--ink);
   background: var(--leaf-pale);
+}
+
+nav .kept span {
+  padding: 0;
+  color: inherit;
 }
 
 nav .kept {

@@ -232,8 +232,8 @@ onBeforeUnmount(
       </div>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <p v-if="state.kind === 'away'" class="away" role="status">
-        The server doesn’t answer. These are the boxes that this browser knows: they open, and what
-        you change is sent when it is back.
+        Without the server, these are the boxes that this browser knows: they open, and what you
+        change is sent when it is back.
         <button type="button" @click="load">Try again</button>
       </p>
       <p v-if="unreadable.length > 0" class="trouble" role="alert">
