@@ -5,6 +5,7 @@ export {
   handleGap,
   hingedFrontGap,
   hingedSidesGap,
+  levelGap,
   lidGap,
   linerGap,
   slackBeyond,

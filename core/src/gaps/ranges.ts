@@ -42,6 +42,16 @@ export const hingedFrontGap: Tolerance = {
   most: millimetres(1.8),
 };
 
+/**
+ * How far a lid may stand over its walls at the hinge, or be drawn down onto them, and still lie level to the
+ * eye and the hand.
+ */
+export const levelGap: Tolerance = {
+  least: millimetres(-0.5),
+  target: zero,
+  most: millimetres(0.5),
+};
+
 /** A handle that lies on both sides may bow by a little and never pull them in. */
 export const handleGap: Tolerance = {
   least: zero,

@@ -85,8 +85,12 @@ function settle(sections: readonly Section[], spans: readonly Span[]): readonly 
 }
 
 /** The pair that a fit belongs to, by name. */
-export function pairName({ outer, inner }: Pick<StyleFit, 'outer' | 'inner'>): string {
-  return `${outer} over ${inner}`;
+export function pairName({
+  kind,
+  outer,
+  inner,
+}: Pick<StyleFit, 'kind' | 'outer' | 'inner'>): string {
+  return `${kind}, ${outer} over ${inner}`;
 }
 
 function fitName(fit: StyleFit): string {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { wallFor, hingedSidesGap, hingedFrontGap } from '../gaps/index.ts';
+import { wallFor, hingedSidesGap, hingedFrontGap, levelGap } from '../gaps/index.ts';
 import type { Section } from '../marks/index.ts';
 import { vector } from '../fold/index.ts';
 import {
@@ -251,11 +251,11 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
     ...section(brief, 'lid wall', { least: target, target, weight: 0.2 }),
     least: largest(millimetres(4), minus(target, marksWindow(brief))),
   };
-  const above = plus(half(card), millimetres(0.2));
+  // A lid that lies on the walls has its hinge half a card over them, and never stands in the gift's room.
   const spine = section(brief, 'spine', {
-    least: wall.least,
-    target: plus(wall.target, above),
-    weight: 0.3,
+    least: largest(wall.least, plus(high.least, card)),
+    target: plus(wall.target, half(card)),
+    weight: 0,
   });
   const lip = hasLip
     ? section(brief, 'lip', {
@@ -305,6 +305,16 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
           layers: overFront,
           gap: hingedFrontGap,
         },
+        {
+          kind: 'level',
+          outer: 'box',
+          inner: 'box',
+          direction: 'high',
+          outerSection: spine.id,
+          innerSection: wall.id,
+          layers: half(card),
+          gap: levelGap,
+        },
       ],
       settledFits: [
         {
@@ -315,12 +325,14 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
         },
       ],
       smaller: [
-        { less: wall.id, more: spine.id, by: half(card) },
+        { less: wall.id, more: spine.id, by: zero },
         { less: lidWall.id, more: wall.id, by: step },
         ...(lip ? [{ less: lip.id, more: lidWall.id, by: millimetres(0.5) }] : []),
       ],
       settle: (size) => {
-        const inside = trayInside({ floor, wall, card, layers }, size);
+        const tray = trayInside({ floor, wall, card, layers }, size);
+        const underLid = minus(size(spine.id), card);
+        const inside = { ...tray, high: smallest(tray.high, underLid) };
         // So close to its hinge that there is card, however short a tab was cut.
         const close = (id: string) => Math.min(0.01, 0.5 / toMillimetres(size(id)));
         // A tab of the lid is no wider than its wall, and hangs at the inner edge of the side.

@@ -1,4 +1,6 @@
 import {
+  minus,
+  zero,
   formatGap,
   formatWithUnit,
   inchFraction,
@@ -53,6 +55,11 @@ const pairWords: Record<PlannedPair['kind'], Record<PlannedPair['state'], string
   hinge: { holds: 'Lid closes, ', loose: 'Lid is loose: ', tight: 'Lid is tight: ' },
   handle: { holds: 'Handle lies on the sides, ', loose: 'Handle bows: ', tight: 'Handle pulls: ' },
   tuck: { holds: 'Flap tucks in, ', loose: 'Flap is loose: ', tight: 'Flap is tight: ' },
+  level: {
+    holds: 'Lid lies level, ',
+    loose: 'Lid stands up at its hinge: ',
+    tight: 'Lid is drawn down at its hinge: ',
+  },
   liner: { holds: 'Liner drops in, ', loose: 'Liner is loose: ', tight: 'Liner is tight: ' },
 };
 
@@ -60,9 +67,14 @@ const pairState = { holds: 'holds', loose: 'care', tight: 'wrong' } as const;
 
 const ways = { across: 'side to side', deep: 'front to back', high: 'in height' } as const;
 
-function pairDetail({ outer, inner, fits }: PlannedPair): string {
+function pairDetail({ kind, outer, inner, gap, fits }: PlannedPair): string {
+  if (kind === 'level')
+    return gap < 0
+      ? `The hinge is ${formatGap(minus(zero, gap))} lower than a level lid has it.`
+      : `The hinge is ${formatGap(gap)} higher than a level lid has it.`;
   const gaps = fits.map(({ gap, direction }) => `${formatGap(gap)} ${ways[direction]}`).join(', ');
-  return `Between ${outer} and ${inner} in all: ${gaps}.`;
+  const both = outer === inner ? 'the lid and the walls' : `${outer} and ${inner}`;
+  return `Between ${both} in all: ${gaps}.`;
 }
 
 /** The pair that fits worst speaks for all of them. */
