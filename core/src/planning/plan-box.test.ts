@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   allStyles,
   cutSizeOf,
+  directedRoom,
   giftSchema,
   gridPositions,
   madeAsPlanned,
@@ -106,6 +107,34 @@ describe('a gift that may stand any way up', () => {
       }),
       { numRuns: 30 },
     );
+  });
+});
+
+describe('the room that is asked for', () => {
+  it('is given each way by every kind of box, however it differs from way to way', () => {
+    const wide = fc
+      .integer({ min: 0, max: 80 })
+      .map((tenths) => directedRoom(length(tenths * 1e5)));
+    const room = fc.record({ across: wide, deep: wide, high: wide });
+    for (const style of allStyles)
+      fc.assert(
+        fc.property(requestsIn([style]), room, (request, asked) => {
+          const result = planBox({ ...request, room: asked });
+          if (!result.ok) return;
+          const { room: given } = result.plan;
+          // A figure of equal sides is measured square to them, whichever way they look.
+          const least = Math.min(asked.across.floor, asked.deep.floor);
+          const isRound = style.id === 'many-sided';
+          // What a half is short of by rounding is no room.
+          const rounding = 2;
+          for (const way of ['across', 'deep'] as const)
+            expect(given[way] + rounding).toBeGreaterThanOrEqual(
+              isRound ? least : asked[way].floor,
+            );
+          expect(given.high + rounding).toBeGreaterThanOrEqual(asked.high.floor);
+        }),
+        { numRuns: casesWanted(25) },
+      );
   });
 });
 

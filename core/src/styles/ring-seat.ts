@@ -80,9 +80,17 @@ function punchFor(least: Length, target: Length, { punches }: Kit): Length | und
   );
 }
 
+/** How wide a round opening must be that leaves the room that is asked for both ways. */
+function openingNeeded({ across, deep }: Brief['inside']): Brief['inside']['across'] {
+  return {
+    least: largest(across.least, deep.least),
+    target: largest(across.target, deep.target),
+  };
+}
+
 function noPunch({ inside, kit }: Brief): StyleAnswer {
   const { unit } = kit.trimmer;
-  const { least, target } = inside.across;
+  const { least, target } = openingNeeded(inside);
   const sizes = roundPunches(kit.punches)
     .filter((wide) => wide >= smallestOpening)
     .map((wide) => formatWithUnit(wide, unit));
@@ -110,20 +118,18 @@ function answer(brief: Brief): StyleAnswer {
   const card = paperFor(brief.papers, 0).thickness;
   const seatCard = paperFor(brief.papers, 2).thickness;
   const { high } = brief.inside;
+  const needsOpening = openingNeeded(brief.inside);
   const punched =
     brief.options.opening === 'punched'
-      ? punchFor(brief.inside.across.least, brief.inside.across.target, brief.kit)
+      ? punchFor(needsOpening.least, needsOpening.target, brief.kit)
       : undefined;
   if (brief.options.opening === 'punched' && punched === undefined) return noPunch(brief);
-  const { across, deep } =
-    punched === undefined
-      ? brief.inside
-      : { across: { least: punched, target: punched }, deep: { least: punched, target: punched } };
-  const widen = ({ least, target }: typeof across) => ({
-    least: plus(least, times(margin, 2)),
-    target: plus(target, times(margin, 2)),
-  });
-  const wide = { ...brief, inside: { across: widen(across), deep: widen(deep), high } };
+  const wanted = punched === undefined ? needsOpening : { least: punched, target: punched };
+  const panel = {
+    least: plus(wanted.least, times(margin, 2)),
+    target: plus(wanted.target, times(margin, 2)),
+  };
+  const wide = { ...brief, inside: { across: panel, deep: panel, high } };
   const tabs = { tabsOn: 'sides', tabsLie: 'inside' } as const;
   const seatTabs = tabLayers(tabs.tabsOn, seatCard);
   const seatFloor = floorSections(wide, 'seat', seatCard, seatTabs);
@@ -161,7 +167,7 @@ function answer(brief: Brief): StyleAnswer {
   const plain = trayTemplate(seat);
   // The runs of a circle that is cut stand outside the room, not across it; a punch makes a true one.
   const flat = Math.cos(Math.PI / runs);
-  const opening = punched === undefined ? across.target : nanometres(Math.floor(punched * flat));
+  const opening = punched === undefined ? wanted.target : nanometres(Math.floor(punched * flat));
   const radius =
     punched === undefined ? nanometres(Math.ceil(opening / 2 / flat) + 1) : half(punched);
   const pierced: PieceTemplate = {

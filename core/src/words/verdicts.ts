@@ -73,7 +73,8 @@ function pairDetail({ kind, outer, inner, gap, fits }: PlannedPair): string {
       ? `The hinge is ${formatGap(minus(zero, gap))} lower than a level lid has it.`
       : `The hinge is ${formatGap(gap)} higher than a level lid has it.`;
   const gaps = fits.map(({ gap, direction }) => `${formatGap(gap)} ${ways[direction]}`).join(', ');
-  const both = outer === inner ? 'the lid and the walls' : `${outer} and ${inner}`;
+  const inOnePiece = kind === 'hinge' ? 'the lid and the walls' : 'the flap and its wall';
+  const both = outer === inner ? inOnePiece : `${outer} and ${inner}`;
   return `Between ${both} in all: ${gaps}.`;
 }
 
