@@ -74,9 +74,17 @@ export interface SettledBox {
   readonly assembly: Assembly;
 }
 
+/** A section that has nothing to do but hold a shape, which is known once the rest is chosen. */
+export interface RoughSection {
+  readonly section: string;
+  readonly holds: (size: SizeOf) => Length;
+}
+
 /** A style put to the solver. */
 export interface StyleFrame {
   readonly sections: readonly Section[];
+  /** Chosen large enough for whatever comes, and cut down to what came. */
+  readonly rough?: readonly RoughSection[];
   readonly pieces: readonly PieceTemplate[];
   readonly fits: readonly StyleFit[];
   /** Fits that the style settles itself, since they bear on nothing else. */

@@ -4,6 +4,7 @@ export {
   type FitKind,
   type PieceTemplate,
   type Refusal,
+  type RoughSection,
   type SettledBox,
   type SettledFit,
   type SizeOf,

@@ -26,6 +26,7 @@ import { paperFor, type Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { MadeWay } from '../request/index.ts';
 import type { Kit } from '../tools/index.ts';
+import { cutDown } from './cut-down.ts';
 import { largestOn, markTools } from './mark-tools.ts';
 
 /** What decides the marks beside the style itself. */
@@ -221,7 +222,8 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): DrawnBox {
 
 /** Chooses every length of a frame; undefined where nothing fits its sheets. */
 export function solveFrame(frame: StyleFrame, brief: SolverBrief): SolvedFrame | undefined {
-  return withFits(frame, solveMarks(problemOf(frame, brief)));
+  const problem = problemOf(frame, brief);
+  return withFits(frame, problem, solveMarks(problem));
 }
 
 /** Chooses again what doesn't hold in a solved frame, for finer tools or the other lean. */
@@ -230,11 +232,17 @@ export function solveFrameAgain(
   brief: SolverBrief,
   patience: Patience,
 ): SolvedFrame | undefined {
-  return withFits(frame, solveMisfits(problemOf(frame, brief), solution, patience));
+  const problem = problemOf(frame, brief);
+  return withFits(frame, problem, solveMisfits(problem, solution, patience));
 }
 
-function withFits(frame: StyleFrame, solution: MarksSolution | undefined): SolvedFrame | undefined {
-  if (!solution) return undefined;
+function withFits(
+  frame: StyleFrame,
+  problem: MarksProblem,
+  chosen: MarksSolution | undefined,
+): SolvedFrame | undefined {
+  if (!chosen) return undefined;
+  const solution = cutDown(chosen, problem, frame.rough ?? []);
   const fits = [
     ...frame.fits.map((fit) => ({
       ...fit,

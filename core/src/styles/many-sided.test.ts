@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { at, everyBox } from '../testing/plans.ts';
+import { outlinesOf, subdivide } from '../piece/index.ts';
+import { at, cardOf, everyBox } from '../testing/plans.ts';
 
 describe('a many-sided cup', () => {
   it('has as many equal panels, tabs and plate edges as sides', () => {
-    everyBox('many-sided', ({ grid, cutouts, choice: { options }, plan }) => {
+    everyBox('many-sided', ({ grid, cutouts, choice: { options }, plan, request }) => {
       const isLidded = options.top.endsWith('lid');
       const pairs = [['cup', 'plate'], ...(isLidded ? [['lid', 'top']] : [])];
       const handle = options.top === 'handle' ? ['handle'] : [];
@@ -26,11 +27,23 @@ describe('a many-sided cup', () => {
         expect(seam).toBeGreaterThanOrEqual(3_000_000);
         expect(seam).toBeLessThanOrEqual(panel);
         expect(roles[1]?.filter((role) => role === 'tab')).toHaveLength(options.sides);
-        // Trimmed from a rectangle, the plate is as wide as the ring of panels at the least.
+        // Trimmed from a rectangle, the plate fills the ring but for its card and half a millimetre.
         expect(cutouts(plate, 'plate').length).toBeGreaterThan(0);
-        const across = at(columns, 0) / Math.tan(Math.PI / options.sides);
+        const middle = at(columns, 0) / 2e6 / Math.tan(Math.PI / options.sides);
+        const reach = middle - 1.5 * (cardOf({ plan, request }, plate) / 1e6) - 0.5;
         const { columns: wide, rows: deep } = grid(plate);
-        expect(Math.max(at(wide, 0), at(deep, 0))).toBeGreaterThan(across * 0.8);
+        // It is cut from no more card than the next step of what cuts it over its own figure.
+        const corners = outlinesOf(subdivide(grid(plate))).flat();
+        const { trimmer, rulers } = request.kit;
+        const step = Math.max(trimmer.step, ...rulers.map((ruler) => ruler.step));
+        const figure =
+          Math.max(...corners.map(({ y }) => y)) - Math.min(...corners.map(({ y }) => y));
+        expect(figure).toBeGreaterThanOrEqual(2 * reach - 1e-3);
+        for (const [own, cut] of [
+          [corners.map(({ x }) => x), at(wide, 0)],
+          [corners.map(({ y }) => y), at(deep, 0)],
+        ] as const)
+          expect(cut / 1e6 - (Math.max(...own) - Math.min(...own))).toBeLessThan(step / 1e6 + 1e-3);
       }
     });
   });

@@ -17,6 +17,7 @@ import {
   stripPart,
   tabSection,
   type ManySided,
+  type RoughSection,
   type StyleAnswer,
   type StyleBrief,
 } from '../forms/index.ts';
@@ -94,6 +95,10 @@ function otherSections(
   return {
     tab,
     seam,
+    rough: (['across', 'deep'] as const).map((way): RoughSection => ({
+      section: `${id} plate ${way}`,
+      holds: (size) => plateSize(shape, size(side.id), card)[way],
+    })),
     plateAcross: onSheet(`${id} plate across`, least.across, most.across),
     plateDeep: onSheet(`${id} plate deep`, least.deep, most.deep),
     wall,
@@ -190,6 +195,7 @@ function answer(brief: Brief): StyleAnswer {
         ...(handle?.sections ?? []),
         ...(isLidded ? sectionsOf(lidSide, lidSections) : []),
       ],
+      rough: [...cupSections.rough, ...(isLidded ? lidSections.rough : [])],
       pieces: [
         panelStrip(cup, card),
         plate(cup, card, 'plate', 'Floor plate'),

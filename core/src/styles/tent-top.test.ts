@@ -3,7 +3,7 @@ import { at, everyBox } from '../testing/plans.ts';
 
 describe('a tent-top box', () => {
   it('has two equal roofs that meet over the middle of the floor, and fins that close', () => {
-    everyBox('tent-top', ({ grid, cutouts, choice: { options } }) => {
+    everyBox('tent-top', ({ grid, cutouts, request, choice: { options } }) => {
       const { columns, rows } = grid('tent');
       const [fin, roof, floor, otherRoof, otherFin] = rows;
       expect([fin, roof]).toEqual([otherFin, otherRoof]);
@@ -11,6 +11,13 @@ describe('a tent-top box', () => {
       // The end triangles are as high as the ridge.
       const ridge = Math.sqrt((roof ?? 0) ** 2 - (floor ?? 0) ** 2 / 4);
       expect(at(columns, 0)).toBeGreaterThanOrEqual(ridge - 1);
+      // And cut no higher than the next groove, or the next step off the grooves.
+      const { trimmer, board } = request.kit;
+      const next = Math.max(trimmer.step, board.pitch);
+      // Where grooves and trimmer share no marks, an end on a groove may stand higher.
+      const isShared = next % Math.min(trimmer.step, board.pitch) === 0;
+      if (isShared && board.shim === undefined)
+        expect(at(columns, 0) - ridge).toBeLessThan(next + 1000);
       expect(cutouts('tent', 'ribbon')).toHaveLength(options.closing === 'ribbon holes' ? 4 : 0);
       // The tongue goes through its slot with a little to spare.
       const [slot] = cutouts('tent', 'slot');

@@ -141,6 +141,7 @@ function answer(asked: Brief): StyleAnswer {
     ok: true,
     frame: {
       sections: [width, floor, roof, end, fin],
+      rough: [{ section: end.id, holds: (size) => up(ridgeOf(size(roof.id), size(floor.id))) }],
       pieces: [
         {
           id: 'tent',
