@@ -159,7 +159,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const wall: Section = {
     ...section(brief, 'cover wall', { least: millimetres(3), target, weight: 0.3 }),
     least: largest(millimetres(3), minus(target, marksWindow(brief))),
-    most: target,
+    most: largest(target, half(spine.most)),
   };
   const ids = {
     wall: wall.id,
@@ -190,7 +190,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           gap: gaps.liner,
         },
       ],
-      smaller: [],
+      // Two walls stand on one another in the closed box: together they are no higher than the spine.
+      smaller: [{ less: wall.id, more: spine.id, moreTimes: 0.5, by: zero }],
       settle: (size) => {
         const clearInside = inner.inside(size);
         const thick = toMillimetres(card);
