@@ -58,7 +58,9 @@ const freeThing: fc.Arbitrary<{ free: GiftItem; ways: readonly GiftItem[] }> = f
   });
 
 describe('a gift that may stand any way up', () => {
-  it('is boxed in the way that takes the fewest sheets, then the least card', () => {
+  it('is boxed in the way in which all holds, then with the fewest sheets, then the least card', () => {
+    const rankOf = ({ pairs }: Plan) =>
+      Math.max(0, ...pairs.map(({ state }) => ['holds', 'loose', 'tight'].indexOf(state)));
     let chosen = 0;
     fc.assert(
       fc.property(anyRequest, freeThing, (request, { free, ways }) => {
@@ -70,7 +72,10 @@ describe('a gift that may stand any way up', () => {
         expect(result.ok).toBe(each.length > 0);
         if (!result.ok) return;
         const { count, used } = cardOf(result.plan);
+        const rank = rankOf(result.plan);
         for (const plan of each) {
+          expect(rank).toBeLessThanOrEqual(rankOf(plan));
+          if (rank < rankOf(plan)) continue;
           const other = cardOf(plan);
           expect(count).toBeLessThanOrEqual(other.count);
           if (count === other.count) expect(used).toBeLessThanOrEqual(other.used + 1e-9);
@@ -80,7 +85,7 @@ describe('a gift that may stand any way up', () => {
         expect(ways).toContainEqual(result.plan.gift);
         if (each.some((plan) => cardOf(plan).used > used + 1e-9)) chosen++;
       }),
-      { numRuns: 100 },
+      { numRuns: 300 },
     );
     expect(chosen).toBeGreaterThanOrEqual(casesWanted(10));
   });
@@ -107,6 +112,33 @@ describe('a gift that may stand any way up', () => {
       }),
       { numRuns: 30 },
     );
+  });
+});
+
+describe('a sheet that is too small', () => {
+  it('is refused to whoever would rather have it tight, as to whoever would rather have it loose', () => {
+    let refused = 0;
+    const small = fc.integer({ min: 90, max: 200 }).map((width) => length(width * 1e6));
+    fc.assert(
+      fc.property(anyRequest, small, small, (request, width, height) => {
+        const [first, ...rest] = request.papers;
+        const onSmall = (paper: typeof first) => ({
+          ...paper,
+          sheet: { name: 'Small', width, height },
+        });
+        const asked = {
+          ...request,
+          papers: [onSmall(first), ...rest.map(onSmall)] satisfies PlanRequest['papers'],
+        };
+        const loose = planBox({ ...asked, lean: 'loose' });
+        const tight = planBox({ ...asked, lean: 'tight' });
+        if (loose.ok || !loose.problems.some(({ field }) => field.endsWith('sheet'))) return;
+        refused++;
+        expect(tight.ok).toBe(false);
+      }),
+      { numRuns: 300 },
+    );
+    expect(refused).toBeGreaterThanOrEqual(casesWanted(60));
   });
 });
 

@@ -11,6 +11,7 @@ import {
   cutSizeIn,
   drawBox,
   solveFrame,
+  solveFrameAgain,
   type DrawnBox,
   type MarkedPiece,
   type SolvedFrame,
@@ -23,8 +24,8 @@ export type PlanResult =
 
 /**
  * The one way in: a request becomes a plan, or sentences that say which field stands in the way and how
- * to get round it. A gift that may stand any way up is boxed the way that takes the fewest sheets, then
- * the least card. Pure; the request has been parsed by its schema.
+ * to get round it. A gift that may stand any way up is boxed the way in which everything holds, then that
+ * takes the fewest sheets, then the least card. Pure; the request has been parsed by its schema.
  */
 export function planBox(request: PlanRequest): PlanResult {
   const tried = waysUp(request.gift).map((gift) => stand({ ...request, gift }));
@@ -48,17 +49,32 @@ type Stood =
   | { readonly ok: true; readonly standing: Standing }
   | { readonly ok: false; readonly problems: () => readonly Problem[] };
 
-/** Sheets first, then how much of them is used. */
+const states = ['holds', 'loose', 'tight'] as const;
+
+/** What holds first, then the fewest sheets, then how much of them is used. */
 function byCard(one: Standing, other: Standing): number {
+  const rank = ({ box }: Standing) => states.indexOf(worstState(box));
   const sum = ({ sheets }: Standing, of: (use: SheetUse) => number) =>
     sheets.reduce((total, use) => total + of(use), 0);
   const count = (use: SheetUse) => use.sheets;
   const used = (use: SheetUse) => use.sheets * (1 - use.leftOver);
-  return sum(one, count) - sum(other, count) || sum(one, used) - sum(other, used);
+  return (
+    rank(one) - rank(other) ||
+    sum(one, count) - sum(other, count) ||
+    sum(one, used) - sum(other, used)
+  );
+}
+
+/** Whether something jams in a box even where it is rather made loose than tight. */
+function isTightAtBest(box: SolvedFrame, request: PlanRequest): boolean {
+  if (worstState(box) !== 'tight') return false;
+  if (request.lean === 'loose') return true;
+  const looser = solveFrameAgain(box, { ...request, lean: 'loose' }, 'misfit');
+  return looser === undefined || worstState(looser) === 'tight';
 }
 
 function stand(request: PlanRequest): Stood {
-  const { papers, lean } = request;
+  const { papers } = request;
   const answer = frameFor(request);
   if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
   const { frame } = answer;
@@ -68,7 +84,7 @@ function stand(request: PlanRequest): Stood {
   if (!box && request.made.length > 0) return { ok: false, problems: () => [beyondRescue] };
   if (!box) return { ok: false, problems: () => withWayOut(sheetProblems(request, frame)) };
   // Where a larger lid would go on, it is its sheet that leaves no room for it.
-  if (lean === 'loose' && worstState(box) === 'tight') {
+  if (isTightAtBest(box, request)) {
     const problems = sheetProblems(request, frame);
     if (problems.length > 0) return { ok: false, problems: () => problems };
   }

@@ -21,7 +21,7 @@ import type {
   StyleFit,
   StyleFrame,
 } from '../forms/index.ts';
-import { largest, minus, smallest, times, zero } from '../length/index.ts';
+import { half, largest, minus, smallest, times, zero } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { MadeWay } from '../request/index.ts';
@@ -85,6 +85,21 @@ function settle(sections: readonly Section[], spans: readonly Span[]): readonly 
   });
 }
 
+/**
+ * What only has to hold a shape is chosen for whatever comes, and cut down to what came. On a piece that is cut
+ * already it may be as small as that: whether it holds what comes is seen at the end.
+ */
+function relaxRough({ sections, rough = [], pieces }: StyleFrame, made: readonly MadeWay[]) {
+  const cut = pieces.flatMap((piece) =>
+    ways.flatMap((way) => (madeOf(made, piece, way) ? piece[way] : [])),
+  );
+  return sections.map((section) =>
+    cut.includes(section.id) && rough.some((each) => each.section === section.id)
+      ? { ...section, least: half(section.least) }
+      : section,
+  );
+}
+
 /** The pair that a fit belongs to, by name. */
 export function pairName({
   kind,
@@ -103,7 +118,7 @@ export function problemOf(frame: StyleFrame, brief: SolverBrief): MarksProblem {
   const { papers, kit, lean, made } = brief;
   const spans = frame.pieces.flatMap((piece) => ways.flatMap((way) => spansOf(piece, way, made)));
   return {
-    sections: settle(frame.sections, spans),
+    sections: settle(relaxRough(frame, made), spans),
     chains: frame.pieces.flatMap((piece) => ways.map((way) => chainOf(piece, way, made))),
     spans,
     fits: frame.fits.map((fit) => ({
@@ -242,7 +257,10 @@ function withFits(
   chosen: MarksSolution | undefined,
 ): SolvedFrame | undefined {
   if (!chosen) return undefined;
-  const solution = cutDown(chosen, problem, frame.rough ?? []);
+  const rough = frame.rough ?? [];
+  const solution = cutDown(chosen, problem, rough);
+  const size: SizeOf = (id) => solution.sections.get(id) ?? zero;
+  if (rough.some(({ section, holds }) => size(section) < holds(size))) return undefined;
   const fits = [
     ...frame.fits.map((fit) => ({
       ...fit,
