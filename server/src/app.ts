@@ -36,7 +36,11 @@ export function createApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(guardName(parts.isOwnName));
-  app.use('/api', guardOrigin);
+  app.use('/api', guardOrigin, (_request, response, next) => {
+    // What is somebody's own is asked for anew each time, and kept by nobody on the way.
+    response.set('Cache-Control', 'private, no-cache');
+    next();
+  });
   app.use(
     helmet({
       contentSecurityPolicy: {
