@@ -1,5 +1,9 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { allStyles, millimetres, planBox, type DirectedRoom } from '../index.ts';
+import { casesWanted } from '../testing/cases.ts';
 import { at, cardOf, everyBox } from '../testing/plans.ts';
+import { requestsIn } from '../testing/requests.ts';
 
 describe('a diamond wrap', () => {
   it('is a square sheet whose marks make the floor, by the rule of the slant', () => {
@@ -21,6 +25,50 @@ describe('a diamond wrap', () => {
         expect(marks.some((mark) => mark >= side && mark - side < 8 * card)).toBe(true);
       expect(Math.abs(at(columns, 1) / Math.SQRT2 - high)).toBeLessThan(2 * card);
       expect(plan.pieces).toHaveLength(options.lid === 'none' ? 1 : 2);
+      // Its folded corners don't meet under the floor, and no lid stands beyond the base.
+      const wallOf = (piece: string) => at(grid(piece).columns, 1) / Math.SQRT2;
+      expect(wallOf('base')).toBeLessThanOrEqual(Math.max(...marks) + 2);
+      if (options.lid !== 'none') expect(wallOf('lid')).toBeLessThanOrEqual(wallOf('base'));
     });
+  });
+
+  it('is refused for its height only where the least room would not do, and offers a height that does', () => {
+    const leastOf = ({ floor }: DirectedRoom): DirectedRoom => ({ target: floor, floor });
+    const wraps = allStyles.filter(({ id }) => id === 'diamond-wrap');
+    const tallBlock = fc
+      .record({
+        across: fc.integer({ min: 20, max: 60 }),
+        deep: fc.integer({ min: 20, max: 60 }),
+        times: fc.integer({ min: 7, max: 14 }),
+      })
+      .map(({ across, deep, times }) => ({
+        shape: 'block' as const,
+        across: millimetres(across),
+        deep: millimetres(deep),
+        high: millimetres((Math.max(across, deep) * times) / 10),
+        up: 'high' as const,
+      }));
+    let [refused, followed] = [0, 0];
+    fc.assert(
+      fc.property(requestsIn(wraps), tallBlock, (asked, gift) => {
+        const request = { ...asked, gift };
+        const result = planBox(request);
+        if (result.ok) return;
+        const [problem] = result.problems;
+        if (problem?.field !== 'gift.high') return;
+        refused++;
+        const { across, deep, high } = request.room;
+        const room = { across: leastOf(across), deep: leastOf(deep), high: leastOf(high) };
+        expect(planBox({ ...request, room }).ok).toBe(false);
+        if (problem.nearest === undefined) return;
+        followed++;
+        const lower = planBox({ ...request, gift: { ...gift, high: problem.nearest } });
+        // A lower one may want another sheet; it is not too high any more.
+        if (!lower.ok) expect(lower.problems[0]?.field).not.toBe('gift.high');
+      }),
+      { numRuns: 200 },
+    );
+    expect(refused).toBeGreaterThanOrEqual(casesWanted(20));
+    expect(followed).toBeGreaterThanOrEqual(casesWanted(20));
   });
 });

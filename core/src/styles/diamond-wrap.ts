@@ -31,6 +31,7 @@ import {
   plus,
   roundDown,
   roundUp,
+  smallest,
   toMillimetres,
   zero,
   type Length,
@@ -71,10 +72,17 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const floor = floorSections(brief, 'base', card, diamondLayers({ wide }, card));
   const board = brief.kit.diagonalBoard;
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
-  const wall = section(brief, 'base band', {
+  const longest = wide ? floor.byDirection.across : floor.byDirection.deep;
+  const wanted = section(brief, 'base band', {
     least: needed(high.least),
     target: needed(high.target),
   });
+  // No higher than the floor is long: there the folded corners meet.
+  const wall: Section = {
+    ...wanted,
+    target: largest(wanted.least, smallest(wanted.target, longest.target)),
+    most: largest(wanted.least, smallest(wanted.most, longest.most)),
+  };
   const base: Diamond = {
     id: 'base',
     name: 'Base',
@@ -100,8 +108,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       },
     };
   }
-  if (wall.target > long) {
-    const nearest = minus(long, minus(wall.target, brief.gift.high));
+  if (wall.least > longest.most) {
+    const nearest = minus(long, minus(wall.least, brief.gift.high));
     return {
       ok: false,
       refusal: {
@@ -159,7 +167,11 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       ],
       pieces: [diamondTemplate(base, cardOf), ...(isLidded ? [diamondTemplate(lid, cardOf)] : [])],
       fits: isLidded ? fits : [],
-      smaller: [],
+      smaller: [
+        // The folded corners meet where a wall is as high as its floor is long: in marks, a band of two of them.
+        { less: wall.id, more: wide ? floor.across : floor.deep, moreTimes: 2, by: zero },
+        ...(isLidded ? [{ less: lidWall.id, more: wall.id, by: zero }] : []),
+      ],
       settle: (size) => {
         const inside = diamondInside(base, size, card);
         const top = toMillimetres(inside.high) + toMillimetres(card) / 2;
