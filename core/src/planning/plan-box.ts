@@ -141,8 +141,8 @@ type Reading = Plan['marks'][number]['readings'][number];
 
 /**
  * The lines of a piece one way, by their grid lines: a drawn piece may have more of these than there are marks,
- * where nothing is scored. A punch board is read as the solver read it; a scoring board from whichever edge
- * spares the piece a turn.
+ * where nothing is scored. A diagonal board is read as the solver read it, a corner board from the corner next
+ * to the line; a scoring board from whichever edge spares the piece a turn.
  */
 function readingsOneWay(
   { piece, across, down }: MarkedPiece,
@@ -165,12 +165,18 @@ function readingsOneWay(
     if (piece.punchBoard === 'diagonal') {
       return { ...line, from: solved.from, reading: solved.reading, onGroove: solved.onGroove };
     }
+    if (piece.punchBoard === 'corner') {
+      // A corner board makes its own marks, each from the corner that it is set at.
+      const fromEnd = minus(whole, position);
+      return position <= fromEnd
+        ? { ...line, from: 'start', reading: position, onGroove: true }
+        : { ...line, from: 'end', reading: fromEnd, onGroove: true };
+    }
     return {
       ...line,
       from,
       reading,
-      // A corner board makes its own marks, wherever the grooves of a scoring board are.
-      onGroove: piece.punchBoard === 'corner' || means !== 'none',
+      onGroove: means !== 'none',
       ...(means === 'shim' && { shimmed: true }),
     };
   });

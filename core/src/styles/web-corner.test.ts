@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { cutSizeOf } from '../index.ts';
+import { casesWanted } from '../testing/cases.ts';
 import { at, everyBox } from '../testing/plans.ts';
 
 describe('a web-corner box', () => {
@@ -17,5 +19,25 @@ describe('a web-corner box', () => {
         expect(2 * at(columns, 0)).toBeGreaterThan(Math.min(at(columns, 1), at(rows, 1)) + 14e6);
       expect(plan.assembly.stacks.every(({ holds }) => holds === 'tuck')).toBe(true);
     });
+  });
+
+  it('is read from the nearer edge on a corner board, which has no other marks', () => {
+    let seen = 0;
+    everyBox(
+      'web-corner',
+      ({ plan }) => {
+        for (const { id, punchBoard, grid } of plan.pieces) {
+          if (punchBoard !== 'corner') continue;
+          const size = cutSizeOf(grid);
+          const lines = plan.marks.filter(({ piece }) => piece === id);
+          for (const { axis, reading } of lines.flatMap(({ readings }) => readings)) {
+            seen++;
+            expect(2 * reading).toBeLessThanOrEqual(axis === 'column' ? size.width : size.height);
+          }
+        }
+      },
+      200,
+    );
+    expect(seen).toBeGreaterThanOrEqual(casesWanted(20));
   });
 });
