@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { assemblySchema } from '../fold/index.ts';
 import { giftSchema } from '../gift/index.ts';
-import { lengthSchema, toleranceSchema } from '../length/index.ts';
+import { lengthSchema } from '../length/index.ts';
 import { pieceSchema } from '../piece/index.ts';
 import { styleChoiceSchema } from '../styles/index.ts';
 
@@ -17,7 +17,8 @@ const fitSchema = z.object({
   direction: z.enum(['across', 'deep', 'high']),
   gap: lengthSchema,
   state: gapState,
-  range: toleranceSchema,
+  /** In which range it holds; below zero where one part may be drawn onto the other. */
+  range: z.object({ least: lengthSchema, target: lengthSchema, most: lengthSchema }),
 });
 
 const pairChoiceSchema = z.object({

@@ -108,8 +108,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       },
     };
   }
-  if (wall.least > longest.most) {
-    const nearest = minus(long, minus(wall.least, brief.gift.high));
+  if (wall.least > longest.target) {
+    const nearest = minus(longest.target, minus(wall.least, brief.gift.high));
     return {
       ok: false,
       refusal: {
