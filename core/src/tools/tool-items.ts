@@ -62,6 +62,16 @@ interface PlacedTool {
 }
 
 /**
+ * Shipped tools as they are shipped, then the maker's own as they came. Of two that came at the same moment the
+ * ids decide, so that every device shows one order.
+ */
+function inOrder(one: PlacedTool, other: PlacedTool): number {
+  const isOwn = one.added > 0 && one.added === other.added;
+  if (isOwn) return one.kept.tool.id < other.kept.tool.id ? -1 : 1;
+  return one.added - other.added;
+}
+
+/**
  * The toolbox that these items make out of what is shipped. An item that can't be where it says is passed
  * over.
  */
@@ -76,7 +86,7 @@ export function toolboxOf(items: ToolItems): Toolbox {
       else if (item.kind === kind && item.tool.id === id && (shippedIn.get(id) ?? kind) === kind)
         placed.set(id, { kept: { owned: item.owned, tool: item.tool }, added: item.added });
     }
-    return [...placed.values()].sort((a, b) => a.added - b.added).map(({ kept }) => kept);
+    return [...placed.values()].sort(inOrder).map(({ kept }) => kept);
   };
   const drawers = toolKindSchema.options.map((kind) => [kind, drawerOf(kind).slice(0, 80)]);
   const without = toolKindSchema.options.filter((kind) => {

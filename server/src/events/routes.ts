@@ -15,6 +15,10 @@ export function eventRoutes(announcer: Announcer): Router {
       'cache-control': 'no-cache, no-transform',
       'x-accel-buffering': 'no',
     });
+    if (request.method === 'HEAD') {
+      response.end();
+      return;
+    }
     response.write('retry: 2000\n\n');
     const stop = announcer.listen(
       (change) => response.write(`data: ${JSON.stringify(change)}\n\n`),

@@ -47,7 +47,7 @@ function givenBy(
 /** The fewest sheets for so many of each, by counting up from nothing, one sheet at a time. */
 function fewest(patterns: ReadonlySet<string>, wanted: readonly [number, number]): number {
   let reached = new Set(['0 0']);
-  for (let sheets = 0; sheets < 60; sheets++) {
+  for (let sheets = 0; sheets < 400; sheets++) {
     const counts = [...reached].map((each) => each.split(' ').map(Number));
     if (counts.some(([a = 0, b = 0]) => a >= wanted[0] && b >= wanted[1])) return sheets;
     const next = new Set<string>();
