@@ -42,6 +42,9 @@ for (const [width, height] of [
     await page.goto(`${demo.origin}/kit`);
     await page.getByRole('listitem').first().getByRole('button', { name: 'Edit' }).click();
     expect(await seriousFindings(page)).toEqual([]);
+    await page.goto(`${demo.origin}/kept`);
+    await expect(page.getByText('This computer only.')).toBeVisible();
+    expect(await seriousFindings(page)).toEqual([]);
   });
 
 test('the main work needs no scrolling at 1280 × 800', async ({ demo, page }) => {

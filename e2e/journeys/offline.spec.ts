@@ -36,7 +36,7 @@ test.describe('with a browser that may keep the application', () => {
     await expect(waiting).toHaveCount(2);
 
     await demo.start();
-    await page.getByRole('button', { name: 'Send it now' }).click();
+    await page.getByRole('button', { name: 'Send them now' }).click();
     await expect(page.getByText('Yes. The server has everything')).toBeVisible({ timeout: 20_000 });
     await page.goto(demo.origin);
     await expect(page.getByRole('link', { name: 'Hand lens, in the garden' })).toBeVisible();

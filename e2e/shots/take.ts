@@ -173,7 +173,10 @@ const shots: readonly Shot[] = [
 ];
 
 const browser = await launchWithWebGL();
+/** One picture only, where it is named. */
+const [, , only] = process.argv;
 for (const { name, width = 1280, height = 800, set } of shots) {
+  if (only !== undefined && only !== name) continue;
   const server = new RangoliServer('--demo');
   await server.start();
   const page = await browser.newPage({ viewport: { width, height }, locale: 'en-US' });

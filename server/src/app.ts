@@ -6,17 +6,15 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { accessRoutes, door, type IsOwnName, type Sharing } from './access/index.ts';
+import type { Database } from './database/index.ts';
 import { eventRoutes, type Announcer } from './events/index.ts';
 import { bodyLimit, guardName, guardOrigin, problemHandler, unknownRoute } from './http/index.ts';
-import { progressRoutes, type ProgressStore } from './progress/index.ts';
-import { projectRoutes, type ProjectStore } from './projects/index.ts';
-import { itemRoutes, type lessonItems, type toolItems } from './items/index.ts';
+import { progressRoutes, ProgressStore } from './progress/index.ts';
+import { projectRoutes, ProjectStore } from './projects/index.ts';
+import { itemRoutes, lessonItems, toolItems } from './items/index.ts';
 
 export interface AppParts {
-  readonly store: ProjectStore;
-  readonly progress: ProgressStore;
-  readonly tools: ReturnType<typeof toolItems>;
-  readonly lessons: ReturnType<typeof lessonItems>;
+  readonly database: Database;
   readonly announcer: Announcer;
   readonly logger: Logger;
   /** The names under which it may be asked for. */
@@ -32,7 +30,7 @@ const progressLimit = '2mb';
 
 /** The whole application on one port: the API under `/api`, and the client for every other address. */
 export function createApp(parts: AppParts): Express {
-  const { store, progress, tools, lessons, announcer, logger, sharing, client } = parts;
+  const { database, announcer, logger, sharing, client } = parts;
   const app = express();
   app.disable('x-powered-by');
   app.use(guardName(parts.isOwnName));
@@ -69,14 +67,26 @@ export function createApp(parts: AppParts): Express {
   );
   if (sharing) app.use('/api', cookieParser(), door(sharing.sessions));
   app.use('/api/events', eventRoutes(announcer));
-  app.use('/api/projects', express.json({ limit: bodyLimit }), projectRoutes(store, announcer));
+  app.use(
+    '/api/projects',
+    express.json({ limit: bodyLimit }),
+    projectRoutes(new ProjectStore(database), announcer),
+  );
   app.use(
     '/api/progress',
     express.json({ limit: progressLimit }),
-    progressRoutes(progress, announcer),
+    progressRoutes(new ProgressStore(database), announcer),
   );
-  app.use('/api/tools', express.json({ limit: bodyLimit }), itemRoutes(tools, announcer));
-  app.use('/api/lessons', express.json({ limit: bodyLimit }), itemRoutes(lessons, announcer));
+  app.use(
+    '/api/tools',
+    express.json({ limit: bodyLimit }),
+    itemRoutes(toolItems(database), announcer),
+  );
+  app.use(
+    '/api/lessons',
+    express.json({ limit: bodyLimit }),
+    itemRoutes(lessonItems(database), announcer),
+  );
   app.use('/api', unknownRoute);
   const page = join(client, 'index.html');
   if (existsSync(page)) {

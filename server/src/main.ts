@@ -9,9 +9,6 @@ import { Complaint, complainingly } from './complaint.ts';
 import { complaintOf, keepWhole, openDatabase, type Loss } from './database/index.ts';
 import { seedDemo } from './demo/index.ts';
 import { Announcer } from './events/index.ts';
-import { lessonItems, toolItems } from './items/index.ts';
-import { ProgressStore } from './progress/index.ts';
-import { ProjectStore } from './projects/index.ts';
 
 const usage =
   'Use: npm start -- [--port NUMBER] [--database FILE] [--demo] [--share [--new-passphrase]]';
@@ -110,10 +107,7 @@ async function main(): Promise<void> {
   const shared = shares ? await share(database, { wantsAnother }) : undefined;
   const server = createServer(
     createApp({
-      store: new ProjectStore(database),
-      progress: new ProgressStore(database),
-      tools: toolItems(database),
-      lessons: lessonItems(database),
+      database,
       announcer,
       isOwnName: shared ? isAtHome() : isThisMachine,
       sharing: shared && { sessions: shared.sessions, passphrase: shared.kept, addresses },

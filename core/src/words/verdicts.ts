@@ -70,8 +70,8 @@ const ways = { across: 'side to side', deep: 'front to back', high: 'in height' 
 function pairDetail({ kind, outer, inner, gap, fits }: PlannedPair): string {
   if (kind === 'level')
     return gap < 0
-      ? `The hinge is ${formatGap(minus(zero, gap))} lower than a level lid has it.`
-      : `The hinge is ${formatGap(gap)} higher than a level lid has it.`;
+      ? `At the hinge the lid lies ${formatGap(minus(zero, gap))} below level.`
+      : `At the hinge the lid stands ${formatGap(gap)} above level.`;
   const gaps = fits.map(({ gap, direction }) => `${formatGap(gap)} ${ways[direction]}`).join(', ');
   const inOnePiece = kind === 'hinge' ? 'the lid and the walls' : 'the flap and its wall';
   const both = outer === inner ? inOnePiece : `${outer} and ${inner}`;

@@ -87,7 +87,7 @@ export function accessRoutes(sharing: Sharing | undefined, announcer: Announcer)
       if (!(await isPassphrase(said.passphrase, passphrase)))
         throw new HttpProblem(
           'wrong-passphrase',
-          'This is not the passphrase. It was printed where Rangoli was started: five words.',
+          'This is not the passphrase. Five words were printed on the computer on which Rangoli runs, when it was first shared.',
         );
       const token = await sessions.begin();
       response

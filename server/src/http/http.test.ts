@@ -1,6 +1,7 @@
 import { request as requestHttp } from 'node:http';
 import { newProject } from '@rangoli/core';
 import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
 import { eachServed, problemOf } from '../testing/served.ts';
 
 const served = eachServed();
@@ -48,6 +49,22 @@ describe('a page of somebody else', () => {
     ];
     for (const headers of strangers) expect(await ask('DELETE', box, headers)).toBe(403);
     expect(await ask('DELETE', box, { ...own, origin: `http://${host}` })).toBe(204);
+  });
+});
+
+describe('the line of changes', () => {
+  it('is open until it is left, and a question for its head alone is answered at once', async () => {
+    const line = new URL('/api/events', served.now().origin);
+    const head = await fetch(line, { method: 'HEAD', signal: AbortSignal.timeout(2000) });
+    expect(head.headers.get('content-type')).toMatch(/event-stream/);
+    const leaves = new AbortController();
+    const open = await fetch(line, { signal: leaves.signal });
+    const reader = open.body?.getReader();
+    await reader?.read();
+    const { id } = await served.now().create('Hand lens');
+    const heard = await reader?.read();
+    expect(Buffer.from(z.instanceof(Uint8Array).parse(heard?.value)).toString()).toContain(id);
+    leaves.abort();
   });
 });
 

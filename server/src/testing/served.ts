@@ -10,9 +10,6 @@ import { createApp } from '../app.ts';
 import { isAtHome, isThisMachine, share } from '../access/index.ts';
 import { openDatabase, type Database } from '../database/index.ts';
 import { Announcer } from '../events/index.ts';
-import { lessonItems, toolItems } from '../items/index.ts';
-import { ProgressStore } from '../progress/index.ts';
-import { ProjectStore } from '../projects/index.ts';
 
 /** A project as it is answered. */
 export const projectSchema = z.object({
@@ -75,10 +72,7 @@ class Served {
     this.passphrase = shared?.passphrase ?? this.passphrase;
     const server = createServer(
       createApp({
-        store: new ProjectStore(database),
-        progress: new ProgressStore(database),
-        tools: toolItems(database),
-        lessons: lessonItems(database),
+        database,
         announcer: new Announcer(),
         logger: pino({ level: 'silent' }),
         isOwnName: shared ? isAtHome('attic') : isThisMachine,

@@ -2,7 +2,7 @@
 import { capitalised, countInWords } from '@rangoli/core';
 import { useIntervalFn } from '@vueuse/core';
 import Button from 'primevue/button';
-import { computed, onMounted, shallowRef } from 'vue';
+import { computed, onBeforeUnmount, onMounted, shallowRef } from 'vue';
 import { RouterLink, type RouteLocationRaw } from 'vue-router';
 import TopBar from '../parts/TopBar.vue';
 import type { OnlyHere } from '../keeping/only-here.ts';
@@ -22,6 +22,10 @@ onMounted(() => {
   document.title = 'What is kept where · Rangoli';
   void keeping.count();
   void access.refresh();
+});
+
+onBeforeUnmount(() => {
+  document.title = 'Rangoli';
 });
 
 const session = computed(() => access.session);
@@ -76,8 +80,7 @@ const signOut = () =>
   attempt(async () => {
     if (await access.signOut()) location.assign('/');
     else
-      trouble.value =
-        'Something is only on this device still. It can be signed out as soon as the server has it.';
+      trouble.value = 'Some changes are only on this device. Sign it out once the server has them.';
   });
 const signOutEverywhere = () => attempt(() => access.signOutEverywhere());
 </script>
@@ -108,10 +111,10 @@ const signOutEverywhere = () => attempt(() => access.signOutEverywhere());
           </li>
         </ul>
         <p>
-          It goes to the server as soon as that answers. Two changes that go against each other are
-          shown in the box, for you to choose.
+          They go to the server as soon as it answers. Where one field was changed in two places,
+          the box shows both for you to choose.
         </p>
-        <Button size="small" label="Send it now" @click="keeping.goOn()" />
+        <Button size="small" label="Send them now" @click="keeping.goOn()" />
       </section>
       <section aria-labelledby="away">
         <h2 id="away">When the server is away</h2>

@@ -35,7 +35,8 @@ async function signIn(): Promise<void> {
   >
     <form class="sign-in" @submit.prevent="signIn">
       <p>
-        Five words. They were printed on the computer on which Rangoli runs, when it was started.
+        Five words. They were printed on the computer on which Rangoli runs, when it was first
+        shared.
       </p>
       <label for="passphrase">Passphrase</label>
       <InputText

@@ -93,8 +93,7 @@ export class Keeper<Value> {
     this.#replicas.set(id, replica);
     void store.write('held', key, held);
     replica.begin();
-    // It is kept under this window's name by now.
-    void orphan?.forget();
+    if (orphan) void this.#forgetTaken(id, orphan);
     return replica;
   }
 
@@ -154,7 +153,18 @@ export class Keeper<Value> {
   /** Goes on with what one more window has left of a value, once nothing of it waits here. */
   async #takeUpNext(id: string): Promise<void> {
     const [orphan] = await this.orphans(id);
-    if (orphan && this.#replicas.get(id)?.takeUp(orphan.waiting) === true) await orphan.forget();
+    if (orphan && this.#replicas.get(id)?.takeUp(orphan.waiting) === true)
+      await this.#forgetTaken(id, orphan);
+  }
+
+  /**
+   * Forgets what another window left, once it is kept under this one's name or waits no more: in a browser
+   * without room the row that is there already is the only one.
+   */
+  async #forgetTaken(id: string, orphan: Orphan<Value>): Promise<void> {
+    const { name, store, windows } = this.#parts;
+    const kept = await store.read('changes', [name, id, windows.own]);
+    if (kept !== undefined || this.#replicas.get(id)?.isWaiting !== true) await orphan.forget();
   }
 
   /** Sends everything that waits. */

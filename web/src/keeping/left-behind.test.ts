@@ -177,6 +177,26 @@ describe('a browser that is full', () => {
     expect(browser.server.boxes.get('lens')?.value.name).toBe('Hand lens, gift');
   });
 
+  it('does not let go of what a window left before it is kept by the next one', async () => {
+    let rows = 10;
+    withRoomFor(() => rows);
+    browser.openWindow();
+    await inTime(useProject().open('lens'));
+    browser.server.network = 'down';
+    useProject().change('name', (whole) => ({ ...whole, name: 'Hand lens, gift' }));
+    await vi.advanceTimersByTimeAsync(3000);
+    for (const { key } of await browser.store.list('held')) await browser.store.remove('held', key);
+    // From here on there is room for what is there, and for nothing beside it.
+    rows = 1;
+    browser.killWindows();
+    await inTime(useKeeping().takeUp());
+    expect(useKeeping().safety).toBe('no room');
+    browser.killWindows();
+    browser.server.network = 'up';
+    await inTime(useKeeping().takeUp());
+    expect(browser.server.boxes.get('lens')?.value.name).toBe('Hand lens, gift');
+  });
+
   it('says so where there is no room at all, sends what it has all the same, and says when there is room', async () => {
     let rows = 0;
     withRoomFor(() => rows);

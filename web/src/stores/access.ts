@@ -38,9 +38,11 @@ export const useAccess = defineStore('access', () => {
 
   /** Signs this device out, which forgets what it knows; false while something waits that only it has. */
   async function signOut(): Promise<boolean> {
-    if (!(await keeping.forgetAll())) return false;
+    await keeping.count();
+    if (keeping.waiting.length > 0) return false;
+    // What is known here goes only once the server has let this device go.
     await server.signOut();
-    return true;
+    return keeping.forgetAll();
   }
 
   async function signOutEverywhere(): Promise<void> {
