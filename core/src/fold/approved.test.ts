@@ -106,8 +106,8 @@ const spoils: Readonly<Record<string, (plan: Plan) => void>> = {
     for (const stack of assembly.stacks)
       stack.side = stack.side === 'inside' ? 'outside' : 'inside';
   },
-  'all to lie on wholly': ({ assembly }) => {
-    for (const stack of assembly.stacks) Object.assign(stack, { covers: 1, bows: 0 });
+  'all glued wherever it lies': ({ assembly }) => {
+    for (const stack of assembly.stacks) Object.assign(stack, { holds: 'glue', bows: 0 });
   },
 };
 

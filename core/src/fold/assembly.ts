@@ -35,10 +35,11 @@ const stackSchema = z.object({
   on: faceRefSchema,
   /** On which of the partner's faces it lies: the one drawn, or its back. */
   side: z.enum(['inside', 'outside']),
-  /** Whether adhesive holds it there, or it only lies there. */
-  holds: z.enum(['glue', 'tuck']),
-  /** How much of it must lie on its partner, 0–1. */
-  covers: z.number().min(0).max(1),
+  /**
+   * Whether adhesive holds it there, or it is tucked in; what rests there comes to lie on its partner by
+   * itself, as the fins of a ridge do, and over no more of it than the marks leave.
+   */
+  holds: z.enum(['glue', 'tuck', 'rest']),
   /** How far it bows to get there, in millimetres, where the marks leave it that far off. */
   bows: z.number().nonnegative().optional(),
 });

@@ -5,6 +5,7 @@ import {
   checkFolding,
   closedFaces,
   foldingBox,
+  millimetres,
   nanometres,
   outermostPoints,
   paperFor,
@@ -61,6 +62,34 @@ function ringLines({ grid }: Piece): readonly number[] {
   );
 }
 
+/** Middles of the faces that are glued and large enough to be seen where they lie, by part and stack. */
+function gluedWell(plan: Plan, request: PlanRequest) {
+  const box = boxInSpace(plan, request);
+  return plan.assembly.stacks.flatMap((stack) => {
+    const part = box.parts.find((each) => each.part.id === stack.face.part);
+    const face = part?.pattern.faces[part.pattern.faceAt(stack.face.spot)];
+    if (!part || !face || stack.holds !== 'glue' || face.role === 'flap') return [];
+    const ring = face.corners.flatMap((corner) => part.pattern.corners[corner] ?? []);
+    const spread = (values: readonly number[]) => Math.max(...values) - Math.min(...values);
+    const middle = (values: readonly number[]) => values.reduce((a, b) => a + b) / values.length;
+    const [xs, ys] = [ring.map(({ x }) => x), ring.map(({ y }) => y)];
+    if (Math.min(spread(xs), spread(ys)) < 8 || face.role === 'end') return [];
+    return [{ stack, piece: part.piece.id, middle: { x: middle(xs), y: -middle(ys) } }];
+  });
+}
+
+/** A plan with a very small hole for a ribbon in a piece. */
+function punched(plan: Plan, id: string, { x, y }: { x: number; y: number }): Plan {
+  const centre = { x: millimetres(x), y: millimetres(y) };
+  const hole = { shape: 'hole', use: 'ribbon', centre, radius: millimetres(0.1) } as const;
+  const pieces = plan.pieces.map((piece) =>
+    piece.id === id
+      ? { ...piece, grid: { ...piece.grid, cutouts: [...piece.grid.cutouts, hole] } }
+      : piece,
+  );
+  return { ...plan, pieces };
+}
+
 /** Boxes that fold, of one style. */
 function everyFoldedBox(
   style: (typeof allStyles)[number],
@@ -90,22 +119,13 @@ describe('a flap that is tucked in', () => {
         // As though the lid’s top lay on the floor: they face each other, so far apart as the box is deep.
         const face = { part: lid.id, spot: lid.root };
         const on = { part: base.id, spot: base.root };
-        const tucked = (covers: number) =>
-          faults(
-            {
-              ...plan,
-              assembly: {
-                ...plan.assembly,
-                stacks: [
-                  ...plan.assembly.stacks,
-                  { face, on, side: 'inside', holds: 'tuck', covers },
-                ],
-              },
-            },
-            request,
-          );
+        const { stacks } = plan.assembly;
+        const tucked = [...stacks, { face, on, side: 'inside', holds: 'tuck' } as const];
+        const off = faults(
+          { ...plan, assembly: { ...plan.assembly, stacks: tucked } },
+          request,
+        ).filter(({ about }) => about === 'stacks');
         const apart = plan.clearInside.high / 1e6;
-        const off = tucked(0).filter(({ about }) => about === 'stacks');
         if (apart > 6.5)
           expect(off.map(({ message }) => message).join()).toMatch(/stands .+ mm off/);
         if (apart < 4) expect(off).toEqual([]);
@@ -160,6 +180,56 @@ describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', 
               isFoundOut(scoredWrong(plan, piece.id, line, by), request),
               `${piece.id} line ${String(line)} by ${String(by)} mm`,
             ).toBe(true);
+    });
+  });
+
+  it('is found out when a fold is told the other way', () => {
+    everyFoldedBox(style, (plan, request) => {
+      const folds = plan.pieces.flatMap(({ id, grid }) =>
+        grid.lines.flatMap(({ axis, index, spans }) =>
+          spans.flatMap((span, at) =>
+            span.make === 'score' && span.fold.sense !== 'mark' && span.fold.angle > 10
+              ? [{ id, axis, index, at, span }]
+              : [],
+          ),
+        ),
+      );
+      const some = folds.filter((_, i) => i % Math.ceil(folds.length / 6) === 0);
+      for (const { id, axis, index, at, span } of some) {
+        const sense = span.fold.sense === 'valley' ? 'mountain' : 'valley';
+        const turned = { ...span, fold: { ...span.fold, sense } as const };
+        const pieces = plan.pieces.map((piece) => ({
+          ...piece,
+          grid: {
+            ...piece.grid,
+            lines: piece.grid.lines.map((line) =>
+              piece.id === id && line.axis === axis && line.index === index
+                ? { ...line, spans: line.spans.map((each, i) => (i === at ? turned : each)) }
+                : line,
+            ),
+          },
+        }));
+        expect(
+          isFoundOut({ ...plan, pieces }, request),
+          `${id} ${axis} ${String(index)}, span ${String(at)}`,
+        ).toBe(true);
+      }
+    });
+  });
+
+  it('is found out when card lies where other card lies, or before a hole', () => {
+    everyFoldedBox(style, (plan, request) => {
+      const { assembly } = plan;
+      for (const { stack, piece, middle } of gluedWell(plan, request).slice(0, 4)) {
+        const stacks = assembly.stacks.filter((each) => each !== stack);
+        expect(
+          faults({ ...plan, assembly: { ...assembly, stacks } }, request),
+          JSON.stringify(stack),
+        ).toContainEqual(expect.objectContaining({ about: 'lying' }));
+        expect(faults(punched(plan, piece, middle), request), JSON.stringify(stack)).toContainEqual(
+          expect.objectContaining({ about: 'opening' }),
+        );
+      }
     });
   });
 });

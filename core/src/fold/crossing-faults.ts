@@ -1,31 +1,7 @@
+import { boundsOf, mayTouch } from './bounds.ts';
 import { named, spare, type FoldFault } from './fold-fault.ts';
 import type { FoldingBox, PlacedFace } from './folded-box.ts';
 import { add, cross, direction, dot, lengthOf, scale, subtract, type Vector } from './vector.ts';
-
-interface Bounds {
-  readonly least: Vector;
-  readonly most: Vector;
-}
-
-function boundsOf(ring: readonly Vector[]): Bounds {
-  const pick = (choose: (...values: number[]) => number) => ({
-    x: choose(...ring.map(({ x }) => x)),
-    y: choose(...ring.map(({ y }) => y)),
-    z: choose(...ring.map(({ z }) => z)),
-  });
-  return { least: pick(Math.min), most: pick(Math.max) };
-}
-
-function mayTouch(a: Bounds, b: Bounds): boolean {
-  return (
-    a.least.x <= b.most.x &&
-    b.least.x <= a.most.x &&
-    a.least.y <= b.most.y &&
-    b.least.y <= a.most.y &&
-    a.least.z <= b.most.z &&
-    b.least.z <= a.most.z
-  );
-}
 
 /** Where a ring meets a plane, as stretches of the line along `line`. */
 function stretches(
@@ -68,11 +44,17 @@ function crossingDepth(one: PlacedFace, other: PlacedFace): number {
 }
 
 /** By how much two faces may go through each other: by the card, since it bends that much. */
-function mayGiveWay(one: PlacedFace, other: PlacedFace): number {
+function mayGiveWay(
+  one: PlacedFace,
+  other: PlacedFace,
+  heapOf: (face: PlacedFace) => number,
+): number {
   const card = Math.max(one.card, other.card);
   // A seam in a pleat is glued to a wall that it pushes out by its own card.
-  const pushed = one.role === 'seam' || other.role === 'seam';
-  return pushed ? 2 * card : card;
+  const usual = one.role === 'seam' || other.role === 'seam' ? 2 * card : card;
+  // The card that is heaped under a face moves it out of its plane, and so spreads the ridge that it ends in.
+  const sine = lengthOf(cross(one.out, other.out));
+  return Math.max(usual, (heapOf(one) + heapOf(other)) / sine);
 }
 
 /** Faces that go through one another by more than their card gives way. */
@@ -89,6 +71,8 @@ export function crossingFaults(
       ]),
     ),
   );
+  const heaps = new Map(box.parts.map(({ part, heaps: each }) => [part.id, each]));
+  const heapOf = ({ part, face }: PlacedFace) => heaps.get(part)?.[face] ?? 0;
   const faults: FoldFault[] = [];
   faces.forEach((one, i) => {
     for (let j = i + 1; j < faces.length; j++) {
@@ -98,9 +82,10 @@ export function crossingFaults(
       if (!other || !a || !b || !mayTouch(a, b)) continue;
       if (one.part === other.part && joined.has(`${one.part} ${one.face} ${other.face}`)) continue;
       const depth = crossingDepth(one, other);
-      if (depth > mayGiveWay(one, other) + spare)
+      if (depth > mayGiveWay(one, other, heapOf) + spare)
         faults.push({
           about: 'crossing',
+          inTheWay: [one.part, other.part],
           message: `${named(one)} goes ${depth.toFixed(2)} mm through ${named(other)}`,
         });
     }

@@ -18,7 +18,7 @@ export interface JointFace {
 export interface Joint {
   readonly face: JointFace;
   readonly on: JointFace;
-  readonly holds: Stack['holds'];
+  readonly holds: Exclude<Stack['holds'], 'rest'>;
   /** Which side of the face touches its partner: the one that is drawn, or its back. */
   readonly touches: 'drawn face' | 'back';
   /** The same for its partner. */
@@ -73,7 +73,10 @@ export function jointsOf(box: FoldingBox): readonly Joint[] {
     if (!found) throw new Error(`No part ${ref.part} in this box`);
     return found;
   };
-  return box.assembly.stacks.map((stack): Joint => {
+  return box.assembly.stacks.flatMap((stack): readonly Joint[] => {
+    const { holds } = stack;
+    // What only rests on something holds nothing.
+    if (holds === 'rest') return [];
     const [upper, lower] = [partOf(stack.face), partOf(stack.on)];
     const face = upper.pattern.faceAt(stack.face.spot);
     const on = lower.pattern.faceAt(stack.on.spot);
@@ -85,18 +88,20 @@ export function jointsOf(box: FoldingBox): readonly Joint[] {
     });
     const [out, over] = [upper.faces[face]?.out, lower.faces[on]?.out];
     const isAlike = out !== undefined && over !== undefined && dot(out, over) > 0;
-    return {
-      face: described(upper, face),
-      on: described(lower, on),
-      holds: stack.holds,
-      // Lying on a drawn face with its own drawn face the same way up, it touches with its back.
-      touches: isAlike === (stack.side === 'inside') ? 'back' : 'drawn face',
-      touched: stack.side === 'inside' ? 'drawn face' : 'back',
-      stage:
-        upper === lower
-          ? meetingStage(upper, face, on)
-          : Math.max(upper.part.joins, lower.part.joins),
-      narrow: narrowOf(upper, face),
-    };
+    return [
+      {
+        face: described(upper, face),
+        on: described(lower, on),
+        holds,
+        // Lying on a drawn face with its own drawn face the same way up, it touches with its back.
+        touches: isAlike === (stack.side === 'inside') ? 'back' : 'drawn face',
+        touched: stack.side === 'inside' ? 'drawn face' : 'back',
+        stage:
+          upper === lower
+            ? meetingStage(upper, face, on)
+            : Math.max(upper.part.joins, lower.part.joins),
+        narrow: narrowOf(upper, face),
+      },
+    ];
   });
 }

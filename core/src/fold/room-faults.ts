@@ -17,7 +17,13 @@ export function cavityFaults(box: FoldingBox, faces: readonly PlacedFace[]): rea
       return part.length > 0 && !isInHole(face, part);
     });
     return stands
-      ? [{ about: 'cavity', message: `${named(face)} stands in the room for the gift` }]
+      ? [
+          {
+            about: 'cavity',
+            inTheWay: [face.part],
+            message: `${named(face)} stands in the room for the gift`,
+          },
+        ]
       : [];
   });
 }

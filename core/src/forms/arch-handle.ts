@@ -133,7 +133,6 @@ export function archHandle(
         },
         side: 'outside',
         holds: 'glue',
-        covers: 0.05,
         bows,
       }));
     },

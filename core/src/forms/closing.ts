@@ -45,12 +45,15 @@ export function tuckFit(piece: string, over: string, panel: string, card: Length
   };
 }
 
-/** A flap that tucks in: long enough to hold and not longer than the wall. */
-export function tuckFlap(brief: Brief, id: string, wall: Length): Section {
-  const wanted = smallest(millimetres(18), largest(times(wall, 0.6), millimetres(5)));
+/** A shorter flap doesn't hold. */
+export const leastTuck = millimetres(5);
+
+/** A flap that tucks in behind a wall: long enough to hold and no longer than the room that it has there. */
+export function tuckFlap(brief: Brief, id: string, wall: Length, room: Length = wall): Section {
+  const wanted = smallest(millimetres(18), largest(smallest(times(wall, 0.6), room), leastTuck));
   return {
     ...section(brief, id, { least: times(wanted, 2 / 3), target: wanted, weight: 0.1 }),
-    most: largest(wanted, smallest(plus(wanted, millimetres(6)), wall)),
+    most: largest(wanted, smallest(plus(wanted, millimetres(6)), room)),
   };
 }
 
@@ -233,21 +236,18 @@ export function tuckedEnd(end: TuckedEnd): TubeEnd {
           on: cover,
           side: 'inside',
           holds: 'tuck',
-          covers: 0.8,
         }),
         lies(part, {
           face: dust(panels.left),
           on: cover,
           side: 'inside',
           holds: 'tuck',
-          covers: 0.8,
         }),
         lies(part, {
           face: [hung + 0.5, place.row(1) + 0.5],
           on: [facing + 0.1, wallRow],
           side: 'inside',
           holds: 'tuck',
-          covers: 0.4,
         }),
       ];
     },
@@ -320,22 +320,19 @@ export function overlappedEnd(
           face: near(panels.right),
           on: near(panels.back),
           side: 'inside',
-          holds: 'tuck',
-          covers: 0,
+          holds: 'rest',
         }),
         lies(part, {
           face: near(panels.left),
           on: near(panels.back),
           side: 'inside',
-          holds: 'tuck',
-          covers: 0,
+          holds: 'rest',
         }),
         lies(part, {
           face: near(panels.front),
           on: near(panels.back),
           side: 'outside',
           holds: 'tuck',
-          covers: 0.02,
         }),
       ];
     },

@@ -242,7 +242,7 @@ export function diamondStacks(diamond: Diamond, size: SizeOf): readonly Stack[] 
     const middle = middleBefore(walls, i);
     const rim = mix([ends[0], 0.495], [ends[1], 0.495], [tip, 0.01]);
     const face = mix([from, 0.25], [to, 0.25], [ends[0], 0.25], [ends[1], 0.25]);
-    const tips: Stack = { face: rim, on: face, side: 'inside', holds: 'glue', covers: 0.9 };
+    const tips: Stack = { face: rim, on: face, side: 'inside', holds: 'glue' };
     if (!before || !middle) return [tips];
     const beforeFace = mix(
       [before.from, 0.25],
@@ -259,10 +259,10 @@ export function diamondStacks(diamond: Diamond, size: SizeOf): readonly Stack[] 
       : [byBefore, byHere, beforeFace, beforeRim];
     return [
       tips,
-      { face: lower, on, side: 'inside', holds: 'tuck', covers: 0.9 },
-      { face: upper, on: lower, side: 'outside', holds: 'tuck', covers: 0.9 },
+      { face: lower, on, side: 'inside', holds: 'tuck' },
+      { face: upper, on: lower, side: 'outside', holds: 'tuck' },
       // Back to back with the lower half, the upper one shows its drawn face.
-      { face: over, on: upper, side: 'inside', holds: 'tuck', covers: 0 },
+      { face: over, on: upper, side: 'inside', holds: 'rest' },
     ];
   });
 }

@@ -21,7 +21,7 @@ import { roomOf } from './gift-tray.ts';
 import { lies, sitting } from './placing.ts';
 import { floorSections, leastWall, section, wideEnoughForTabs } from './sections.ts';
 import { tabTaper, thumbRadius, trimmedCorners } from './tray.ts';
-import { webCreases, webStacks, webTrims, type Web } from './web.ts';
+import { webCreases, webStacks, webStand, webTrims, type Web } from './web.ts';
 
 type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'> & {
   readonly papers: Papers;
@@ -127,7 +127,6 @@ export function flapBox(asked: Brief, box: FlapBox): StyleFrame {
               on: [1.1, 4.05],
               side: 'inside',
               holds: 'tuck',
-              covers: 0.4,
             }),
           ],
           cavity: roomOf(inside),
@@ -207,7 +206,12 @@ function drawFlapBox(
     cutouts: [
       ...(tabbed
         ? tabTrims(plus(tuck, lid), wall, across, deep)
-        : webTrims({ x: zero, y: plus(tuck, lid) }, wall, { x: across, y: deep }, deep)),
+        : webTrims(
+            { x: zero, y: plus(tuck, lid) },
+            wall,
+            { x: across, y: deep },
+            minus(half(deep), webStand),
+          )),
       ...earTrims(xs, ys, earLength(wall)),
       ...(roundedFlap ? roundCorners(xs, stand, round) : []),
       ...(lockingEars ? lockSlits(xs, tuck, stand) : []),
@@ -302,8 +306,7 @@ function earStacks({ id, corners }: FlapBox, webs: readonly Web[]): readonly Sta
               face: ear,
               on: [near(column), row + 0.5],
               side: 'inside',
-              holds: 'tuck',
-              covers: 0,
+              holds: 'rest',
             }),
           )
         : webs
@@ -313,10 +316,10 @@ function earStacks({ id, corners }: FlapBox, webs: readonly Web[]): readonly Sta
                 floor.column + (cell.column === floor.column ? 0.005 : -0.005),
                 floor.row + (cell.row === floor.row ? 0.01 : -0.01),
               ] as const;
-              return lies(id, { face: ear, on: upper, side: 'inside', holds: 'tuck', covers: 0 });
+              return lies(id, { face: ear, on: upper, side: 'inside', holds: 'rest' });
             });
     return [
-      lies(id, { face: ear, on: [near(column), 3.5], side: 'inside', holds: 'tuck', covers: 0.8 }),
+      lies(id, { face: ear, on: [near(column), 3.5], side: 'inside', holds: 'tuck' }),
       ...beneath,
     ];
   });

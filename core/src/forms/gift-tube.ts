@@ -37,18 +37,24 @@ export interface EndCards {
   readonly top: number;
 }
 
-/** The panels that go round the gift: so many half cards lie inside their fold lines at the two ends, and more card may line them. */
+/**
+ * The panels that go round the gift: so many half cards lie inside their fold lines at the two ends, and more
+ * card may line them.
+ */
 export function giftTube(
   brief: Brief,
   id: string,
   ends: EndCards,
-  linedWith: Length = zero,
+  {
+    linedWith = zero,
+    lowest = leastWall,
+  }: { readonly linedWith?: Length; readonly lowest?: Length } = {},
 ): GiftTube {
   const card = paperFor(brief.papers, 0).thickness;
   const panels = tubePanels(brief, id, card, linedWith);
   const over = times(card, (ends.bottom + ends.top) / 2);
   const { high } = brief.inside;
-  const needed = (clear: Length) => largest(plus(clear, over), leastWall);
+  const needed = (clear: Length) => largest(plus(clear, over), lowest);
   const wall = section(brief, `${id} high`, {
     least: needed(high.least),
     target: needed(high.target),
@@ -58,7 +64,7 @@ export function giftTube(
 
 interface FinishedTube {
   readonly template: PieceTemplate;
-  readonly stacks: readonly Stack[];
+  readonly stacks: (size: SizeOf) => readonly Stack[];
   readonly part: (size: SizeOf, joins: number) => Part;
   readonly inside: (size: SizeOf) => Extents;
 }
@@ -78,7 +84,7 @@ export function finishTube(
   const tube = { ...plain, paper: 0, panels, high: wall.id };
   return {
     template: tubeTemplate(tube),
-    stacks: tubeStacks(tube),
+    stacks: (size) => tubeStacks(tube, size),
     part: (size, joins) =>
       tubePart(tube, size, { lower: (-toMillimetres(card) * ends.bottom) / 2, joins }),
     inside: (size) => ({
@@ -136,7 +142,7 @@ export function tubeAnswer({ tube, finished, ends, smaller = [], closes }: Whole
           clearInside,
           assembly: {
             parts: [finished.part(size, tubeStages.stands)],
-            stacks: [...finished.stacks],
+            stacks: [...finished.stacks(size)],
             cavity: roomOf(clearInside),
             giftEnters: tubeStages.gift,
             ...(closes && { closes: closes(size) }),

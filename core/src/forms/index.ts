@@ -74,6 +74,7 @@ export { giftTray, openTray, roomOf, smoothTray, withCutouts } from './gift-tray
 export { trayInside } from './tray-inside.ts';
 export { lidTray, lidWallTarget } from './lid-tray.ts';
 export {
+  leastTuck,
   overlappedEnd,
   roundedFlap,
   tuckedEnd,
@@ -86,8 +87,10 @@ export { finishTube, giftTube, standOnGluedFlaps, tubeAnswer, tubeStages } from 
 export {
   hookReach,
   hookSlits,
+  hookStack,
   webCreases,
   webStacks,
+  webStand,
   webTrims,
   type Web,
   type WebsOn,
@@ -114,6 +117,7 @@ export {
   sideTangent,
   stripPart,
   tabSection,
+  towardsSeam,
   type ManySided,
 } from './many-sided.ts';
 export { liner, type Liner } from './liner.ts';

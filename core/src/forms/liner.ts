@@ -43,7 +43,7 @@ export interface Liner {
   readonly part: (size: SizeOf, standing: Standing) => Part;
   /** How far in millimetres to the right the walls round it stand, for the gift's room to be in the middle. */
   readonly aside: number;
-  readonly stacks: readonly Stack[];
+  readonly stacks: (size: SizeOf) => readonly Stack[];
   readonly inside: (size: SizeOf) => { readonly across: Length; readonly deep: Length };
 }
 
@@ -75,7 +75,7 @@ export function liner(brief: Brief, slot: number, high: Section, around: Around)
     }),
     part: (size, standing) => tubePart(tube, size, standing),
     aside: tubeAside(panels),
-    stacks: tubeStacks(tube),
+    stacks: (size) => tubeStacks(tube, size),
     inside: (size) => tubeInside(size, panels),
   };
 }

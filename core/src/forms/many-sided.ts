@@ -1,5 +1,12 @@
 import type { Section } from '../marks/index.ts';
-import { vector, type Cavity, type GridSpot, type Part, type Stack } from '../fold/index.ts';
+import {
+  vector,
+  type Cavity,
+  type GridSpot,
+  type Part,
+  type Stack,
+  type Vector,
+} from '../fold/index.ts';
 import {
   largest,
   millimetres,
@@ -242,6 +249,12 @@ export function stripPart(
   };
 }
 
+/** So far from the middle towards the panel behind which the seam of an overturned strip lies. */
+export function towardsSeam({ sides }: Pick<ManySided, 'sides'>, far: number): Vector {
+  const angle = -Math.PI / 2 - (2 * Math.PI * frontPanel(sides)) / sides;
+  return vector(far * Math.cos(angle), far * Math.sin(angle), 0);
+}
+
 /** The room between panels of this width, so high. */
 export function manySidedRoom(sides: number, apothem: number, high: number): Cavity {
   const floor = cornersOf(sides, apothem).map(({ x, y }) => ({ x, y }));
@@ -262,7 +275,6 @@ export function manySidedStacks(
       on: { part: plateId, spot: plateSpot },
       side: 'outside',
       holds: 'glue',
-      covers: 0.8,
     })),
   ];
 }

@@ -42,20 +42,18 @@ export function lies(
     on,
     side,
     holds = 'glue',
-    covers = 1,
   }: {
     readonly face: readonly [number, number];
     readonly on: readonly [number, number];
     readonly side: Stack['side'];
     readonly holds?: Stack['holds'];
-    readonly covers?: number;
   },
 ): Stack {
   const ref = ([column, row]: readonly [number, number]) => ({
     part: inPart,
     spot: { column, row },
   });
-  return { face: ref(face), on: ref(on), side, holds, covers };
+  return { face: ref(face), on: ref(on), side, holds };
 }
 
 /** A rectangular room in the middle of the box, from the clear floor up. */

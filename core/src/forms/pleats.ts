@@ -1,5 +1,23 @@
-import { add, direction, dot, scale, subtract, vector, type Vector } from '../fold/index.ts';
-import { half, minus, nanometres, plus, smallest, times, type Length } from '../length/index.ts';
+import {
+  add,
+  direction,
+  dot,
+  scale,
+  subtract,
+  vector,
+  type Stack,
+  type Vector,
+} from '../fold/index.ts';
+import {
+  half,
+  largest,
+  minus,
+  nanometres,
+  plus,
+  smallest,
+  times,
+  type Length,
+} from '../length/index.ts';
 import type { Cutout, Diagonal, Fold, GridPoint } from '../piece/index.ts';
 import {
   columnScore,
@@ -58,8 +76,13 @@ export function pinchesSides(across: number, deep: number): boolean {
   return across >= deep;
 }
 
+interface PinchPanels {
+  readonly folded: readonly number[];
+  readonly leaning: readonly number[];
+}
+
 /** Which panels fold in along their middle, the narrower ones, and which lean together over them. */
-export function pinchPanels(across: number, deep: number) {
+export function pinchPanels(across: number, deep: number): PinchPanels {
   const { right, front, left, back } = panels;
   return pinchesSides(across, deep)
     ? { folded: [right, left], leaning: [front, back] }
@@ -145,12 +168,84 @@ export function pinchedEnd({ gable, fin, over, floor, begins }: Pinch): TubeEnd 
                 })),
         cutouts: [
           ...slantedSeam(place, half(narrow), rise),
-          ...(over === undefined ? finHoles(place, leaning) : []),
+          ...(over === undefined ? finHoles(place, { leaning, folded, narrow }) : []),
         ],
       };
     },
-    stacks: () => [],
+    stacks: (part, place, size) => {
+      const pinched = pinchPanels(size(floor.across), size(floor.deep));
+      return [
+        ...gableRests(part, place, pinched),
+        ...finRests(part, place, pinched),
+        // A flap over the fins lies on the far one.
+        ...(over === undefined
+          ? []
+          : [
+              lies(part, {
+                face: [(pinched.leaning[1] ?? panels.back) + 0.5, place.row(2) + 0.5],
+                on: [(pinched.leaning[0] ?? panels.front) + 0.5, place.row(1) + 0.5],
+                side: 'outside',
+                holds: 'rest',
+              }),
+            ]),
+      ];
+    },
   };
+}
+
+type Rows = Pick<EndPlace, 'row'>;
+
+/** Of a panel that is folded in, the share of its width at which its half beside the first leaning one lies. */
+function nearSide(panel: number, { leaning: [under] }: PinchPanels, aside: number): number {
+  return panel === (under ?? 0) + 1 ? aside : 1 - aside;
+}
+
+/** The corners of the panels that are folded in lie under the slopes beside them. */
+function gableRests(part: string, { row }: Rows, pinched: PinchPanels): readonly Stack[] {
+  const { leaning, folded } = pinched;
+  const at = (column: number) => [column, row(0) + 0.5] as const;
+  const seam = at(4.002);
+  // The seam lies between two of them: it goes on from the last panel and is glued inside the first.
+  const seamFrom = panels.back;
+  const isOnSlope = folded.includes(seamFrom);
+  return [
+    lies(part, {
+      face: seam,
+      on: at((isOnSlope ? panels.right : seamFrom) + 0.5),
+      side: 'inside',
+      holds: 'rest',
+    }),
+    ...folded.flatMap((panel) =>
+      leaning.map((slope, i) => {
+        const near = nearSide(panel, pinched, 0.1);
+        const isBesideSeam = isOnSlope
+          ? panel === seamFrom && slope === panels.right
+          : panel === panels.right && slope === seamFrom;
+        return lies(part, {
+          face: at(panel + (i === 0 ? near : 1 - near)),
+          on: isBesideSeam ? seam : at(slope + 0.5),
+          side: isBesideSeam && !isOnSlope ? 'outside' : 'inside',
+          holds: 'rest',
+        });
+      }),
+    ),
+  ];
+}
+
+/** The fins of a pinched end as they lie on one another: the folded halves between the two that lean. */
+function finRests(part: string, { row }: Rows, pinched: PinchPanels): readonly Stack[] {
+  const { leaning, folded } = pinched;
+  const [under = panels.right, over = panels.left] = leaning;
+  const at = (column: number) => [column, row(1) + 0.5] as const;
+  return folded.flatMap((panel) => {
+    const [near, far] = [0.25, 0.75].map((aside) => at(panel + nearSide(panel, pinched, aside)));
+    if (!near || !far) return [];
+    return [
+      lies(part, { face: near, on: at(under + 0.5), side: 'inside', holds: 'rest' }),
+      lies(part, { face: far, on: near, side: 'outside', holds: 'rest' }),
+      lies(part, { face: at(over + 0.5), on: far, side: 'inside', holds: 'rest' }),
+    ];
+  });
 }
 
 /** How far the panels lean and how far the slanting folds beside them are turned, in degrees. */
@@ -162,23 +257,39 @@ function pinchAngles(narrow: Length, gable: Length) {
   return { lean: Math.atan2(run, up) * degrees, slant };
 }
 
-/** Holes for a ribbon in the fins of the panels that lean together. */
-function finHoles(place: EndPlace, leaning: readonly number[]): readonly Cutout[] {
+/** How far a hole keeps from a fold or the middle, and so from the hole beside it. */
+const holeStand = nanometres(1_200_000);
+
+interface Pinched {
+  readonly leaning: readonly number[];
+  readonly folded: readonly number[];
+  /** Width of the panels that are folded in. */
+  readonly narrow: Length;
+}
+
+/**
+ * Holes for a ribbon, two through the fins that stand side by side: beside the halves that are folded in
+ * between them where there is room, else through those too.
+ */
+function finHoles(place: EndPlace, { leaning, folded, narrow }: Pinched): readonly Cutout[] {
   const [from, to] = [place.y(1), place.y(2)];
   const tall = times(minus(to, from), place.outward);
-  return leaning.flatMap((panel) =>
-    [0.4, 0.6].map((share): Cutout => ({
+  const [first = 0] = leaning;
+  const wide = minus(place.x(first + 1), place.x(first));
+  const radius = smallest(nanometres(2_000_000), times(tall, 1 / 5), times(wide, 1 / 15));
+  const stand = plus(radius, holeStand);
+  const wanted = times(wide, 0.4);
+  const besideHalves = plus(half(narrow), stand);
+  const isBeside = besideHalves <= minus(half(wide), stand);
+  const aside = isBeside
+    ? largest(wanted, besideHalves)
+    : smallest(wanted, minus(half(narrow), stand));
+  return [...leaning, ...(isBeside ? [] : folded)].flatMap((panel) =>
+    [plus(place.x(panel), aside), minus(place.x(panel + 1), aside)].map((x): Cutout => ({
       shape: 'hole',
       use: 'ribbon',
-      centre: {
-        x: plus(place.x(panel), times(minus(place.x(panel + 1), place.x(panel)), share)),
-        y: half(plus(from, to)),
-      },
-      radius: smallest(
-        nanometres(2_000_000),
-        times(tall, 1 / 5),
-        times(minus(place.x(panel + 1), place.x(panel)), 1 / 15),
-      ),
+      centre: { x, y: half(plus(from, to)) },
+      radius,
     })),
   );
 }
@@ -258,8 +369,15 @@ export function gatheredEnd(collar: string, floor: FloorSections, begins: number
         on: [0.002, place.row(0) + 0.3],
         side: 'inside',
         holds: 'glue',
-        covers: 0.5,
       }),
+      ...[1, 2, 3, 4].map((corner) =>
+        lies(part, {
+          face: [corner - 0.002, place.row(0) + 0.3],
+          on: [corner + 0.002, place.row(0) + 0.3],
+          side: 'inside',
+          holds: 'rest',
+        }),
+      ),
     ],
   };
 }

@@ -1,6 +1,7 @@
 import type { GridSpot, Part, Stack } from '../fold/index.ts';
 import {
   half,
+  largest,
   millimetres,
   minus,
   plus,
@@ -33,6 +34,8 @@ export interface Tray {
   readonly tabsLie: 'inside' | 'outside';
   /** A half-round bite for the thumb in the edge of the front and the back, or of the front alone. */
   readonly thumb?: 'front and back' | 'front' | undefined;
+  /** A hole in the middle of the front for a ribbon to pull it by. */
+  readonly pull?: 'ribbon' | undefined;
   /** Section of the rim that is turned in over every wall and the tabs behind it. */
   readonly rim?: string;
 }
@@ -48,6 +51,11 @@ export function tabTaper(wall: Length): Length {
 /** A thumb notch that an edge of this length and depth has room for. */
 export function thumbRadius(edge: Length, depth: Length): Length {
   return smallest(millimetres(9), times(edge, 1 / 4), times(depth, 2 / 5));
+}
+
+/** The hole for a ribbon that there is room for in a front of this depth and width. */
+function pullRadius(wall: Length, across: Length): Length {
+  return smallest(millimetres(2), times(wall, 1 / 6), times(across, 1 / 8));
 }
 
 /** Card of the tabs that lies on the walls of each direction: one at either end of the pair without tabs. */
@@ -169,13 +177,14 @@ function drawTray(tray: Tray, size: SizeOf) {
     cutouts: [
       ...trimmedTabs(tray, { rim: rimSize ?? zero, wall: height, across, deep }),
       ...thumbNotches(tray, height, across, deep),
+      ...pullHoles(tray, { wall: height, across, deep }),
     ],
   });
 }
 
-/** Tabs that lie on one wall from both ends may not meet there, nor stand in its notch. */
-function longestTab(partner: Length, notch: Length): Length {
-  return minus(half(partner), notch, millimetres(0.8));
+/** Tabs that lie on one wall from both ends may not meet there, nor stand in its notch or behind its hole. */
+function longestTab(partner: Length, opening: Length): Length {
+  return minus(half(partner), opening, millimetres(0.8));
 }
 
 /** Waste at the free ends of tabs that would be too long, in corner cells of this size. */
@@ -217,7 +226,7 @@ export function trimmedCorners({
 }
 
 function trimmedTabs(
-  { tabsOn, thumb }: Tray,
+  { tabsOn, thumb, pull }: Tray,
   {
     rim,
     wall,
@@ -231,8 +240,11 @@ function trimmedTabs(
   },
 ): readonly Cutout[] {
   const onSides = tabsOn === 'sides';
-  const notch = thumb && onSides ? thumbRadius(across, wall) : zero;
-  const most = longestTab(onSides ? across : deep, notch);
+  const opening = largest(
+    thumb ? thumbRadius(across, wall) : zero,
+    pull ? pullRadius(wall, across) : zero,
+  );
+  const most = longestTab(onSides ? across : deep, onSides ? opening : zero);
   return trimmedCorners({ onSides, origin: rim, wall, across, deep, most });
 }
 
@@ -253,6 +265,15 @@ function thumbNotches(
   });
   const front = notch('bottom', plus(wall, deep, wall));
   return thumb === 'front' ? [front] : [notch('top', zero), front];
+}
+
+function pullHoles(
+  { pull }: Tray,
+  { wall, across, deep }: Readonly<Record<'wall' | 'across' | 'deep', Length>>,
+): readonly Cutout[] {
+  if (!pull) return [];
+  const centre = { x: plus(wall, half(across)), y: plus(wall, deep, half(wall)) };
+  return [{ shape: 'hole', use: 'ribbon pull', centre, radius: pullRadius(wall, across) }];
 }
 
 /** The tabs of a tray on their walls, and its rims over them. */
@@ -297,8 +318,7 @@ export function trayStacks(tray: Tray, part: Pick<Part, 'id'>): readonly Stack[]
                 face: rim,
                 on: tabSpot(column, row),
                 side: 'inside',
-                holds: 'glue',
-                covers: 0,
+                holds: 'rest',
               }),
             )
           : []),

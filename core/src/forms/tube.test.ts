@@ -242,23 +242,40 @@ describe('the flaps at an end of a tube', () => {
     const glued = gluedEnd(
       'flaps',
       tubePanels(
-        fc.sample(anyBrief, { numRuns: 1, seed: 1 })[0] ?? neverDrawn(),
+        { ...(fc.sample(anyBrief, { numRuns: 1, seed: 1 })[0] ?? neverDrawn()), mayBeOblong: true },
         'box',
         millimetres(0.3),
       ).floor,
       3,
     );
-    // The sides lie inside, then the back, then the front over all.
-    const stacks = glued.stacks('box', { row: (outward) => 1 + outward });
-    const joined = stacks.map(
-      ({ face, on }) => [Math.floor(face.spot.column), Math.floor(on.spot.column)] as const,
+    const some = fc.integer({ min: 10, max: 90 });
+    const sizes = fc.record({ flaps: some, across: some, deep: some });
+    fc.assert(
+      fc.property(sizes, ({ flaps, across, deep }) => {
+        const size = (id: string) =>
+          millimetres(id === 'flaps' ? flaps : id.endsWith('across') ? across : deep);
+        const stacks = glued.stacks('box', { row: (outward) => 1 + outward }, size);
+        const joined = stacks.map(
+          ({ face, on }) => [Math.floor(face.spot.column), Math.floor(on.spot.column)] as const,
+        );
+        // The sides lie inside, then the back, then the front over all: on those that it reaches.
+        expect(joined).toEqual([
+          ...(2 * flaps > across + 1 ? [[panels.left, panels.right]] : []),
+          [panels.back, panels.right],
+          [panels.back, panels.left],
+          ...(2 * flaps > deep + 1
+            ? [
+                [panels.front, panels.back],
+                [panels.front, panels.right],
+                [panels.front, panels.left],
+              ]
+            : [
+                [panels.front, panels.right],
+                [panels.front, panels.left],
+              ]),
+        ]);
+      }),
     );
-    expect(joined).toEqual([
-      [panels.left, panels.right],
-      [panels.back, panels.right],
-      [panels.back, panels.left],
-      [panels.front, panels.back],
-    ]);
   });
 
   it('that tuck in, leave dust flaps that don’t meet, and a lid under which they lie', () => {

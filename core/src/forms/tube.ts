@@ -110,7 +110,8 @@ export interface TubeEnd {
   /** Roles of their five cells, row by row outward. */
   readonly picture: readonly string[];
   readonly draw: (place: EndPlace, size: SizeOf) => EndDrawing;
-  readonly stacks: (part: string, place: Pick<EndPlace, 'row'>) => readonly Stack[];
+  /** What lies on what at the end of a tube of these sizes. */
+  readonly stacks: (part: string, place: Pick<EndPlace, 'row'>, size: SizeOf) => readonly Stack[];
 }
 
 /** Panels with nothing beyond their edges. */
@@ -180,32 +181,24 @@ export function gluedEnd(flaps: string, floor: FloorSections, begins: number): T
         flapOf(panel, place, size(panel % 2 === 0 ? floor.deep : floor.across)),
       ),
     }),
-    stacks: (part, place) => {
+    stacks: (part, place, size) => {
       const flap = (panel: number) => [panel + 0.5, place.row(0) + 0.5] as const;
       const { right, front, left, back } = panels;
+      const glued = (face: number, on: number) =>
+        lies(part, { face: flap(face), on: flap(on), side: 'outside' });
+      const rests = (face: number, on: number) =>
+        lies(part, { face: flap(face), on: flap(on), side: 'outside', holds: 'rest' });
+      // Two flaps that face each other meet where they are longer than half of the way.
+      const meet = (way: string) => times(size(flaps), 2) > plus(size(way), millimetres(1));
       return [
-        lies(part, {
-          face: flap(left),
-          on: flap(right),
-          side: 'outside',
-          holds: 'tuck',
-          covers: 0,
-        }),
-        lies(part, {
-          face: flap(back),
-          on: flap(right),
-          side: 'outside',
-          holds: 'glue',
-          covers: 0,
-        }),
-        lies(part, { face: flap(back), on: flap(left), side: 'outside', holds: 'glue', covers: 0 }),
-        lies(part, {
-          face: flap(front),
-          on: flap(back),
-          side: 'outside',
-          holds: 'glue',
-          covers: 0,
-        }),
+        ...(meet(floor.across)
+          ? [lies(part, { face: flap(left), on: flap(right), side: 'outside', holds: 'tuck' })]
+          : []),
+        glued(back, right),
+        glued(back, left),
+        ...(meet(floor.deep)
+          ? [glued(front, back), rests(front, right), rests(front, left)]
+          : [glued(front, right), glued(front, left)]),
       ];
     },
   };
@@ -285,13 +278,23 @@ export function tubeTemplate(tube: TubePiece): PieceTemplate {
   };
 }
 
+/** The rows of both ends as they are counted on the piece. */
+function endRows({ top }: TubePiece) {
+  const above = top.rows.length;
+  return {
+    panels: above,
+    top: { row: (outward: number) => above - 1 - outward },
+    bottom: { row: (outward: number) => above + 1 + outward },
+  };
+}
+
 /** The seam and the ends of a tube on what they lie on. */
-export function tubeStacks(tube: TubePiece): readonly Stack[] {
-  const above = tube.top.rows.length;
+export function tubeStacks(tube: TubePiece, size: SizeOf): readonly Stack[] {
+  const rows = endRows(tube);
   return [
-    lies(tube.id, { face: [4.3, above + 0.5], on: [0.5, above + 0.5], side: 'inside' }),
-    ...tube.top.stacks(tube.id, { row: (outward) => above - 1 - outward }),
-    ...tube.bottom.stacks(tube.id, { row: (outward) => above + 1 + outward }),
+    lies(tube.id, { face: [4.3, rows.panels + 0.5], on: [0.5, rows.panels + 0.5], side: 'inside' }),
+    ...tube.top.stacks(tube.id, rows.top, size),
+    ...tube.bottom.stacks(tube.id, rows.bottom, size),
   ];
 }
 

@@ -31,9 +31,10 @@ export function webCreases({ cell, floor, on, lie, lays }: Web) {
     row: cell.row === floor.row ? cell.row + 1 : cell.row,
   };
   const inward = lie === 'inside';
-  // The half beside its wall is folded right over onto it; the other half follows round the corner.
+  // The half beside its wall is folded right over onto it; the other half goes on along that wall, round the
+  // box's own corner, whichever side of the wall they lie on.
   const onto = following(inward ? valley(180, lays) : mountain(180, lays));
-  const round = following(inward ? valley(90, lays) : mountain(90, lays));
+  const round = following(valley(90, lays));
   const beside = on === 'sides' ? { row: onto, column: round } : { row: round, column: onto };
   const middle: Diagonal = diagonalScore(
     floor,
@@ -49,8 +50,8 @@ export function webCreases({ cell, floor, on, lie, lays }: Web) {
   };
 }
 
-/** The two halves of a web, one on its wall and one on the other. */
-export function webStacks(part: string, { cell, floor, on, lie }: Web): readonly Stack[] {
+/** A spot on each half of a web: on the one that is folded right over, and on the one that lies on that. */
+function webHalves({ cell, floor, on }: Web) {
   const right = cell.column === floor.column;
   const below = cell.row === floor.row;
   // Near the floor's corner, where nothing is trimmed; the half beside the side wall borders its row line.
@@ -60,25 +61,56 @@ export function webStacks(part: string, { cell, floor, on, lie }: Web): readonly
   });
   const bySide = [out(0.01).column, out(0.005).row] as const;
   const byEnd = [out(0.005).column, out(0.01).row] as const;
+  return on === 'sides' ? { first: bySide, second: byEnd } : { first: byEnd, second: bySide };
+}
+
+/** The two halves of a web, one on its wall and one on the other. */
+export function webStacks(part: string, web: Web): readonly Stack[] {
+  const { cell, floor, on, lie } = web;
+  const right = cell.column === floor.column;
+  const below = cell.row === floor.row;
+  const { first, second } = webHalves(web);
   const side = [cell.column + 0.5, cell.row + (below ? -0.5 : 1.5)] as const;
   const end = [cell.column + (right ? -0.5 : 1.5), cell.row + 0.5] as const;
-  const [first, second, wall] = on === 'sides' ? [bySide, byEnd, side] : [byEnd, bySide, end];
   return [
-    lies(part, { face: first, on: wall, side: lie, holds: 'tuck', covers: 0.9 }),
+    lies(part, {
+      face: first,
+      on: on === 'sides' ? side : end,
+      side: lie,
+      holds: 'tuck',
+    }),
     // The second half has turned its other face to the wall.
     lies(part, {
       face: second,
       on: first,
       side: lie === 'inside' ? 'outside' : 'inside',
       holds: 'tuck',
-      covers: 0.9,
     }),
   ];
 }
 
-/** What is cut off the outer corners of webs that would meet in the middle of the wall on which they lie. */
-export function webTrims(from: Spot, wall: Length, floor: Spot, lieOn: Length): readonly Cutout[] {
-  const most = minus(half(lieOn), millimetres(0.8));
+/** Two webs that cross over the middle of their wall and hook into each other: one lies on the other there. */
+export function hookStack(
+  part: string,
+  { over, under }: { readonly over: Web; readonly under: Web },
+): Stack {
+  // A second half shows its drawn face on the side away from the first.
+  return lies(part, {
+    face: webHalves(over).first,
+    on: webHalves(under).second,
+    side: over.lie,
+    holds: 'rest',
+  });
+}
+
+/** How near the middle of its wall a web may reach that is to leave the other one room. */
+export const webStand = millimetres(0.8);
+
+/**
+ * What is cut off the outer corners of webs, in a piece whose first corner cell begins at `from`: along their
+ * wall they reach no farther than `most`.
+ */
+export function webTrims(from: Spot, wall: Length, floor: Spot, most: Length): readonly Cutout[] {
   if (wall <= most) return [];
   const spare = minus(wall, most);
   return [from.x, plus(from.x, wall, floor.x, most)].flatMap((x) =>

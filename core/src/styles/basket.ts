@@ -139,7 +139,6 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 on: { part: 'tray', spot: { column: 2.5 - column, row: 1.5 } },
                 side: 'outside' as const,
                 holds: 'glue' as const,
-                covers: 0.05,
                 bows,
               })),
             ],

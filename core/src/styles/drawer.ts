@@ -15,7 +15,6 @@ import {
   trayStacks,
   trayTemplate,
   valley,
-  withCutouts,
   type PieceTemplate,
   type StyleAnswer,
   type StyleBrief,
@@ -34,7 +33,6 @@ import {
   type Length,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
-import type { Cutout } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
 import { howMany, oneOf, whether } from './options.ts';
 
@@ -51,16 +49,6 @@ const sleeveStages = { tube: 0, stop: 1 } as const;
 
 /** How much a stop is drawn in at each side, so that it swings up between the sides. */
 const stopInset = (width: Length) => smallest(millimetres(2), times(width, 1 / 10));
-
-/** The hole for a ribbon that pulls the drawer, in the front wall of the tray. */
-function ribbonHole(wall: Length, across: Length, deep: Length): Cutout {
-  return {
-    shape: 'hole',
-    use: 'ribbon pull',
-    centre: { x: plus(wall, half(across)), y: plus(wall, deep, half(wall)) },
-    radius: smallest(millimetres(2), times(wall, 1 / 6), times(across, 1 / 8)),
-  };
-}
 
 /** A panel of the sleeve, sized by its gap over the tray alone. */
 function sleevePanel(
@@ -93,16 +81,11 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     name: 'Tray',
     copies: trays,
     ...(pull === 'notch' && { thumb: 'front' }),
+    ...(pull === 'ribbon' && { pull }),
   });
   const { tray, wall } = gift;
+  const trayPiece = trayTemplate(tray);
   const { floor } = tray;
-  const plain = trayTemplate(tray);
-  const trayPiece =
-    pull === 'ribbon'
-      ? withCutouts(plain, (size) => [
-          ribbonHole(size(wall.id), size(floor.across), size(floor.deep)),
-        ])
-      : plain;
   // Round the trays stand their own walls, the sleeve, and its seam inside one side.
   const besides = plus(times(gift.card, trays), times(card, 2));
   const above = plus(half(gift.card), card);

@@ -364,7 +364,20 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
               ].map(([x = 0, y = 0, onX = 0, onY = 0]) =>
                 lies('box', { face: [x, y + lipRows], on: [onX, onY + lipRows], side: 'inside' }),
               ),
-              ...(lip ? [lies('box', { face: [2.1, 0.9], on: [2.1, 1.1], side: 'inside' })] : []),
+              ...(lip
+                ? [
+                    lies('box', { face: [2.1, 0.9], on: [2.1, 1.1], side: 'inside' }),
+                    // It lies over the tabs behind the front too.
+                    ...[1 - beside, 4 + beside].map((x) =>
+                      lies('box', {
+                        face: [2.1, 0.9],
+                        on: [x, front + lipRows],
+                        side: 'inside',
+                        holds: 'rest',
+                      }),
+                    ),
+                  ]
+                : []),
             ],
             cavity: roomOf(inside),
             giftEnters: stages.gift,

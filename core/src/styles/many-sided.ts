@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Section } from '../marks/index.ts';
-import { vector, type Part } from '../fold/index.ts';
+import { add, vector, type Part } from '../fold/index.ts';
 import {
   apothemOf,
   archHandle,
@@ -16,6 +16,7 @@ import {
   sideTangent,
   stripPart,
   tabSection,
+  towardsSeam,
   type ManySided,
   type RoughSection,
   type StyleAnswer,
@@ -272,6 +273,11 @@ function answer(brief: Brief): StyleAnswer {
           };
         };
         const lifted = vector(0, 0, top + 40);
+        // Its seam lies inside the lid on one side, and the lid keeps as far from the cup there as elsewhere.
+        const besideSeam = (part: Part): Part => ({
+          ...part,
+          at: add(part.at, towardsSeam(lidShape, lidThick / 2)),
+        });
         return {
           clearInside,
           assembly: {
@@ -285,13 +291,15 @@ function answer(brief: Brief): StyleAnswer {
               ...(handle ? [handle.part(size)] : []),
               ...(isLidded
                 ? [
-                    stripPart(lidShape, size, {
-                      lower: top + 1.5 * lidThick,
-                      joins: stages.lid,
-                      overturned: true,
-                      opens: lifted,
-                    }),
-                    plateAt('top', lidShape, top + lidThick / 2, 5, lifted),
+                    besideSeam(
+                      stripPart(lidShape, size, {
+                        lower: top + 1.5 * lidThick,
+                        joins: stages.lid,
+                        overturned: true,
+                        opens: lifted,
+                      }),
+                    ),
+                    besideSeam(plateAt('top', lidShape, top + lidThick / 2, 5, lifted)),
                   ]
                 : []),
             ],

@@ -162,9 +162,7 @@ function stacksOf(id: string): readonly Stack[] {
   );
   const layers = spots.flatMap((spot, i) => {
     const below = spots[i - 1];
-    return below
-      ? [lies(id, { face: spot, on: below, side: 'outside', holds: 'tuck', covers: 0.03 })]
-      : [];
+    return below ? [lies(id, { face: spot, on: below, side: 'outside', holds: 'tuck' })] : [];
   });
   return [...tabs, ...layers];
 }
@@ -249,7 +247,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
               }),
               inner.part(size, { lower: 0.01, joins: stages.liner }),
             ],
-            stacks: [...stacksOf('base'), ...inner.stacks],
+            stacks: [...stacksOf('base'), ...inner.stacks(size)],
             cavity: roomOf(clearInside),
             giftEnters: stages.gift,
           },

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import {
   giftTube,
+  noNarrowerThan,
   pinchedEnd,
   pinchesSides,
   section,
@@ -22,7 +23,11 @@ const options = z.object({
 /** Half a card lies inside the fold lines of the bottom; at the top the sides fold in under the slopes. */
 const ends = { bottom: 1, top: 4 };
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Narrower panels can't be folded in along their middle. */
+const leastPanel = millimetres(12);
+
+function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+  const brief = noNarrowerThan(asked, leastPanel);
   const tube = giftTube(brief, 'bag', ends);
   const { floor } = tube.panels;
   const { across, deep } = floor.byDirection;

@@ -85,7 +85,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
               tubePart(tube, size, { lower: -toMillimetres(card) / 2, joins: stages.stands }),
               cap.part(size, { top, aside: tubeAside(walls), joins: stages.cap }),
             ],
-            stacks: [...tubeStacks(tube), ...cap.stacks],
+            stacks: [...tubeStacks(tube, size), ...cap.stacks],
             cavity: roomOf(clearInside),
             giftEnters: stages.gift,
           },

@@ -185,9 +185,13 @@ function answer(asked: Brief): StyleAnswer {
                 at: vector(0, 0, -toMillimetres(card) / 2),
               }),
             ],
-            stacks: flapSpots(ids, size).map(({ flap, roof: under }) =>
-              lies('tent', { face: flap, on: under, side: 'inside', holds: 'glue', covers: 0.9 }),
-            ),
+            stacks: [
+              ...flapSpots(ids, size).map(({ flap, roof: under }) =>
+                lies('tent', { face: flap, on: under, side: 'inside' }),
+              ),
+              // Close to their folds, where nothing is cut out of the fins.
+              lies('tent', { face: [1.5, 0.95], on: [1.5, 4.05], side: 'inside', holds: 'rest' }),
+            ],
             cavity: { floor: box(wide), top: box(y), bottom: 0, high: toMillimetres(clearHigh) },
             giftEnters: stages.gift,
           },

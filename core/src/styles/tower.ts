@@ -149,7 +149,6 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                 on: { part: 'wrapper', spot: { column: panel + 0.5, row: 0.5 } },
                 side: 'inside',
                 holds: 'glue',
-                covers: 0.9,
                 bows,
               })),
               ...cap.stacks,

@@ -7,6 +7,7 @@ import {
   drawGrid,
   hookReach,
   hookSlits,
+  hookStack,
   floorSections,
   leastWall,
   roomOf,
@@ -16,6 +17,7 @@ import {
   valley,
   webCreases,
   webStacks,
+  webStand,
   webTrims,
   trayInside,
   type StyleAnswer,
@@ -54,9 +56,14 @@ const options = z.object({
   closing: oneOf('Closing', ['ribbon holes', 'hooks', 'open']),
 });
 
+/** How large a ribbon hole there is room for in a wall. */
+function ribbonRadius(wall: Length, across: Length): Length {
+  return smallest(millimetres(2), times(wall, 1 / 6), times(across, 1 / 8));
+}
+
 /** Holes for a ribbon near the upper edge of the front and the back. */
 function ribbonHoles(wall: Length, across: Length, deep: Length): readonly Cutout[] {
-  const radius = smallest(millimetres(2), times(wall, 1 / 6), times(across, 1 / 8));
+  const radius = ribbonRadius(wall, across);
   const down = smallest(millimetres(6), half(wall));
   const x = plus(wall, half(across));
   return [down, minus(plus(wall, deep, wall), down)].map((y) => ({
@@ -72,6 +79,21 @@ interface Hooked {
   readonly floor: FloorSections;
   readonly on: WebsOn;
   readonly lieOn: string;
+}
+
+/** How far along their wall the corners reach, from its end: no ribbon hole lies behind one. */
+function longestWeb(
+  size: SizeOf,
+  { wall, lieOn, on }: Hooked,
+  closing: z.infer<typeof options>['closing'],
+): Length {
+  // Hooked corners may reach over the whole wall, others to its middle.
+  if (closing === 'hooks') return minus(size(lieOn), webStand);
+  const hole =
+    closing === 'ribbon holes' && on === 'front and back'
+      ? ribbonRadius(size(wall), size(lieOn))
+      : zero;
+  return minus(half(size(lieOn)), hole, webStand);
 }
 
 /** The slits of all four corners: on each wall one from the edge of its corner, and one from the fold. */
@@ -91,6 +113,19 @@ function hooks(size: SizeOf, { wall, floor, on, lieOn }: Hooked): readonly Cutou
         }),
       ),
     ),
+  );
+}
+
+/** The corners that lie on one wall, two by two: the one with its slits from the edge lies under the other. */
+function hookedPairs(webs: readonly Web[]): readonly { readonly over: Web; readonly under: Web }[] {
+  return webs.flatMap((under) =>
+    webs
+      .filter((over) =>
+        under.on === 'sides'
+          ? under.cell.row < over.cell.row && under.cell.column === over.cell.column
+          : under.cell.column < over.cell.column && under.cell.row === over.cell.row,
+      )
+      .map((over) => ({ over, under })),
   );
 }
 
@@ -130,7 +165,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const mark = board && markFor(board, freeWall);
   if (board && !mark) return noMark(board, freeWall, brief.gift.high);
   const wall = mark ? { ...freeWall, least: mark.at, target: mark.at, most: mark.at } : freeWall;
-  const folded = corners === 'inside' ? times(card, 4) : zero;
+  // A folded corner is two layers thick, and where two hook into each other they lie on one another.
+  const folded = corners === 'inside' ? times(card, isHooked ? 8 : 4) : zero;
   const layers = on === 'sides' ? { across: folded, deep: zero } : { across: zero, deep: folded };
   const floor = floorSections(brief, 'box', card, layers);
   const webs = [0, 2].flatMap((column) =>
@@ -144,6 +180,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   );
   const creases = webs.map(webCreases);
   const lieOn = on === 'sides' ? floor.deep : floor.across;
+  const hooked: Hooked = { wall: wall.id, floor, on, lieOn };
   const lieOnWanted = floor.byDirection[on === 'sides' ? 'deep' : 'across'].target;
   const leastHooked = plus(half(lieOnWanted), hookReach);
   if (isHooked && wall.target < leastHooked) {
@@ -192,13 +229,12 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
                   { x: zero, y: zero },
                   size(wall.id),
                   { x: size(floor.across), y: size(floor.deep) },
-                  // Hooked corners may reach over the whole wall, others to its middle.
-                  isHooked ? times(size(lieOn), 2) : size(lieOn),
+                  longestWeb(size, hooked, closing),
                 ),
                 ...(closing === 'ribbon holes'
                   ? ribbonHoles(size(wall.id), size(floor.across), size(floor.deep))
                   : []),
-                ...(isHooked ? hooks(size, { wall: wall.id, floor, on, lieOn }) : []),
+                ...(isHooked ? hooks(size, hooked) : []),
               ],
             }),
         },
@@ -214,7 +250,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           clearInside: inside,
           assembly: {
             parts: [part],
-            stacks: webs.flatMap((web) => webStacks('box', web)),
+            stacks: [
+              ...webs.flatMap((web) => webStacks('box', web)),
+              ...(isHooked ? hookedPairs(webs).map((pair) => hookStack('box', pair)) : []),
+            ],
             cavity: roomOf(inside),
             giftEnters: stages.gift,
           },

@@ -109,9 +109,10 @@ export function jointsInSpace(plan: Plan, box: FoldingBox): readonly JointInSpac
     side: sideTowards(one.face, other.face),
     lowest: Math.min(...one.face.ring.map(({ z }) => z)),
   });
-  return plan.assembly.stacks.map(({ face, on, holds }): JointInSpace => {
+  return plan.assembly.stacks.flatMap(({ face, on, holds }): readonly JointInSpace[] => {
+    if (holds === 'rest') return [];
     const [one, other] = [found(face), found(on)];
-    return { holds, face: described(one, other), on: described(other, one) };
+    return [{ holds, face: described(one, other), on: described(other, one) }];
   });
 }
 

@@ -5,6 +5,7 @@ import {
   outermostPoints,
   paperFor,
   vector,
+  type FoldFault,
   type Plan,
   type PlanRequest,
 } from '../index.ts';
@@ -13,8 +14,6 @@ const axes = { across: vector(1, 0, 0), deep: vector(0, 1, 0), high: vector(0, 0
 
 /** Everything about the folded box that doesn't hold: its folding, and every gap measured in space. */
 export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string[] {
-  // What is planned to jam, because the maker asked to err on that side, can't be put together.
-  if (plan.pairs.some(({ state }) => state === 'tight')) return [];
   const box = foldingBox(
     plan.pieces,
     ({ paper }) => paperFor(request.papers, paper).thickness,
@@ -36,5 +35,20 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
         : [];
     }),
   );
-  return [...checkFolding(box, outermostPoints(plan.gift)).map(({ message }) => message), ...gaps];
+  // What is planned to jam, because the maker asked to err on that side, goes through its partner, and where
+  // the jam is large one of the two stands in the gift's room; nothing else may.
+  const jams = plan.pairs
+    .filter(({ state }) => state === 'tight')
+    .map(({ outer, inner }) => ({ over: partsOf(outer), under: partsOf(inner) }));
+  const isPlanned = ({ inTheWay: parts = [] }: FoldFault) =>
+    parts.length > 0 &&
+    jams.some(
+      ({ over, under }) =>
+        parts.every((part) => over.includes(part) || under.includes(part)) &&
+        (parts.length === 1 ||
+          (parts.some((part) => over.includes(part)) &&
+            parts.some((part) => under.includes(part)))),
+    );
+  const faults = checkFolding(box, outermostPoints(plan.gift)).filter((fault) => !isPlanned(fault));
+  return [...faults.map(({ message }) => message), ...gaps];
 }
