@@ -96,7 +96,11 @@ export function coverFaults(box: FoldingBox, faces: readonly PlacedFace[]): read
   const onWhat = new Map<PlacedFace, { readonly lower: PlacedFace; readonly stack: Stack }[]>();
   for (const stack of box.assembly.stacks) {
     const [upper, lower] = [find(stack.face), find(stack.on)];
-    if (upper && lower) onWhat.set(upper, [...(onWhat.get(upper) ?? []), { lower, stack }]);
+    if (!upper || !lower) continue;
+    onWhat.set(upper, [...(onWhat.get(upper) ?? []), { lower, stack }]);
+    // What is glued on to it holds it as well.
+    const own = onWhat.get(lower);
+    if (own && stack.holds === 'glue') onWhat.set(lower, [...own, { lower: upper, stack }]);
   }
   return [...onWhat].flatMap(([upper, under]): readonly FoldFault[] => {
     const isGlued = under.some(({ stack }) => stack.holds === 'glue');

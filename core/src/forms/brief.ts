@@ -80,9 +80,19 @@ export interface RoughSection {
   readonly holds: (size: SizeOf) => Length;
 }
 
+/** A section of a style, which may have to do with less where its sheet has no room for what is good. */
+export interface StyleSection extends Section {
+  readonly scant?: Length;
+}
+
+/** A pair of sections of a style, which may have to do with less in the same way. */
+export interface StyleSmaller extends SmallerPair {
+  readonly scantBy?: Length;
+}
+
 /** A style put to the solver. */
 export interface StyleFrame {
-  readonly sections: readonly Section[];
+  readonly sections: readonly StyleSection[];
   /** Chosen large enough for whatever comes, and cut down to what came. */
   readonly rough?: readonly RoughSection[];
   readonly pieces: readonly PieceTemplate[];
@@ -90,7 +100,7 @@ export interface StyleFrame {
   /** Fits that the style settles itself, since they bear on nothing else. */
   readonly settledFits?: readonly SettledFit[];
   /** Pairs of sections of which the first must be smaller than the second by so much at least. */
-  readonly smaller: readonly SmallerPair[];
+  readonly smaller: readonly StyleSmaller[];
   readonly settle: (size: SizeOf) => SettledBox;
 }
 

@@ -2,6 +2,7 @@ import { tuckGap } from '../gaps/index.ts';
 import type { Section } from '../marks/index.ts';
 import {
   half,
+  inchFraction,
   largest,
   millimetres,
   minus,
@@ -11,7 +12,7 @@ import {
   type Length,
 } from '../length/index.ts';
 import type { Cutout } from '../piece/index.ts';
-import type { StyleBrief, StyleFit } from './brief.ts';
+import type { StyleBrief, StyleFit, StyleSection } from './brief.ts';
 import { columnSlit, rowScore, valley } from './draw-grid.ts';
 import { lies } from './placing.ts';
 import { section, type FloorSections } from './sections.ts';
@@ -49,10 +50,21 @@ export function tuckFit(piece: string, over: string, panel: string, card: Length
 export const leastTuck = millimetres(5);
 
 /** A flap that tucks in behind a wall: long enough to hold and no longer than the room that it has there. */
-export function tuckFlap(brief: Brief, id: string, wall: Length, room: Length = wall): Section {
+export function tuckFlap(
+  brief: Brief,
+  id: string,
+  wall: Length,
+  room: Length = wall,
+): StyleSection {
   const wanted = smallest(millimetres(18), largest(smallest(times(wall, 0.6), room), leastTuck));
+  const scant = times(wanted, 2 / 3);
   return {
-    ...section(brief, id, { least: times(wanted, 2 / 3), target: wanted, weight: 0.1 }),
+    ...section(brief, id, {
+      least: largest(scant, smallest(wanted, inchFraction(1, 2))),
+      target: wanted,
+      weight: 0.1,
+    }),
+    scant,
     most: largest(wanted, smallest(plus(wanted, millimetres(6)), room)),
   };
 }

@@ -4,12 +4,12 @@ import type { Extents } from '../gift/index.ts';
 import { largest, minus, plus, times, toMillimetres, zero, type Length } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Cutout } from '../piece/index.ts';
-import type { PieceTemplate, SizeOf, StyleAnswer, StyleBrief } from './brief.ts';
+import type { PieceTemplate, SizeOf, StyleAnswer, StyleBrief, StyleSection } from './brief.ts';
+import { bottomFlaps, type BottomFlaps } from './flap-widths.ts';
 import { roomOf } from './gift-tray.ts';
 import { leastWall, section } from './sections.ts';
 import {
   gluedEnd,
-  gluedFlaps,
   tubePanels,
   tubePart,
   tubeStacks,
@@ -107,10 +107,11 @@ export function standOnGluedFlaps(
     readonly top: TubeEnd;
     readonly ends: EndCards;
   },
-): { readonly finished: FinishedTube; readonly flaps: Section } {
-  const flaps = gluedFlaps(brief, `${plain.id} bottom`);
-  const bottom = gluedEnd(flaps.id, tube.panels.floor, tubeStages.bottom);
-  return { finished: finishTube(tube, { ...plain, bottom }, ends), flaps };
+): { readonly finished: FinishedTube; readonly bottom: BottomFlaps } {
+  const { floor } = tube.panels;
+  const bottom = bottomFlaps(brief, `${plain.id} bottom`, floor);
+  const end = gluedEnd(bottom.flaps.id, floor, tubeStages.bottom);
+  return { finished: finishTube(tube, { ...plain, bottom: end }, ends), bottom };
 }
 
 /** Stages of a tube that is all there is of a box: its bottom, standing up, the gift, its top. */
@@ -120,22 +121,31 @@ export const tubeStages = { bottom: 1, stands: 4, gift: 5, top: 6 } as const;
 interface WholeTube {
   readonly tube: GiftTube;
   readonly finished: FinishedTube;
-  /** The sections of its ends, beside the tube's own. */
-  readonly ends: readonly Section[];
+  /** The flaps that it stands on. */
+  readonly bottom?: BottomFlaps;
+  /** The sections of its other ends, beside the tube's own. */
+  readonly ends: readonly StyleSection[];
   readonly smaller?: readonly SmallerPair[];
   /** How the pleats of its top are closed, where it has any. */
   readonly closes?: (size: SizeOf) => NonNullable<Assembly['closes']>;
 }
 
 /** The box that one tube makes. */
-export function tubeAnswer({ tube, finished, ends, smaller = [], closes }: WholeTube): StyleAnswer {
+export function tubeAnswer({
+  tube,
+  finished,
+  bottom,
+  ends,
+  smaller = [],
+  closes,
+}: WholeTube): StyleAnswer {
   return {
     ok: true,
     frame: {
-      sections: [...tube.sections, ...ends],
+      sections: [...tube.sections, ...ends, ...(bottom ? [bottom.flaps] : [])],
       pieces: [finished.template],
       fits: [],
-      smaller,
+      smaller: [...smaller, ...(bottom ? [bottom.overlap] : [])],
       settle: (size) => {
         const clearInside = finished.inside(size);
         return {

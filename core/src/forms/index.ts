@@ -12,6 +12,8 @@ export {
   type StyleBrief,
   type StyleFit,
   type StyleFrame,
+  type StyleSection,
+  type StyleSmaller,
 } from './brief.ts';
 export {
   columnScore,
@@ -31,6 +33,7 @@ export {
   evenLayers,
   fitsOver,
   floorSections,
+  footprint,
   leastWall,
   marksWindow,
   noNarrowerThan,
@@ -56,7 +59,6 @@ export {
   flapOf,
   flapTaper,
   gluedEnd,
-  gluedFlaps,
   openEnd,
   panels,
   seamTaper,
@@ -95,6 +97,7 @@ export {
   type Web,
   type WebsOn,
 } from './web.ts';
+export { bottomFlaps, seamSection, type BottomFlaps } from './flap-widths.ts';
 export { flapBox } from './flap-box.ts';
 export {
   diamondInside,

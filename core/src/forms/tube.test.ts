@@ -14,7 +14,7 @@ import { tenthsBetween } from '../testing/lengths.ts';
 import { anyRequest } from '../testing/requests.ts';
 import {
   gluedEnd,
-  gluedFlaps,
+  bottomFlaps,
   openEnd,
   overlappedEnd,
   panels,
@@ -138,7 +138,11 @@ describe('the panels of a tube', () => {
         // A seam is narrower than the side that it is glued behind, wherever that is wide enough.
         const { least, target, most } = made.seam;
         expect(least).toBeLessThanOrEqual(target);
-        expect(target).toBeLessThanOrEqual(13_000_000);
+        expect(target).toBeLessThanOrEqual(15_000_000);
+        // It takes the widest tape of these, up to half an inch, wherever the side is wide enough.
+        const tapes = brief.kit.adhesives.map(({ width }) => Math.min(width ?? 0, 12_700_000));
+        const taped = Math.max(...tapes) + 2_000_000;
+        if (0.8 * brief.inside.deep.least > taped) expect(least).toBeGreaterThanOrEqual(taped);
         if (brief.inside.deep.least > 4_000_000)
           expect(most).toBeLessThanOrEqual(brief.inside.deep.least);
       }),
@@ -232,8 +236,12 @@ describe('the flaps at an end of a tube', () => {
     fc.assert(
       fc.property(anyBrief, (brief) => {
         const narrow = Math.min(brief.inside.across.least, brief.inside.deep.least);
-        const { least, target, most } = gluedFlaps(brief, 'flaps');
+        const floor = { across: 'across', deep: 'deep' };
+        const { flaps, overlap } = bottomFlaps(brief, 'flaps', floor);
+        const { least, target, most } = flaps;
         expect(2 * least).toBeGreaterThanOrEqual(narrow - 1);
+        expect(brief.inside[overlap.less === 'deep' ? 'deep' : 'across'].least).toBe(narrow);
+        expect(overlap.by).toBeLessThanOrEqual(Math.min(9_525_000, narrow / 2));
         expect(target).toBeGreaterThanOrEqual(least);
         expect(target).toBeLessThanOrEqual(narrow);
         expect(most).toBe(narrow);

@@ -1,7 +1,5 @@
-import type { Section } from '../marks/index.ts';
 import { vector, type Part, type Stack } from '../fold/index.ts';
 import {
-  half,
   largest,
   millimetres,
   minus,
@@ -20,7 +18,7 @@ import {
   type Side,
   type Taper,
 } from '../piece/index.ts';
-import type { PieceTemplate, SizeOf, StyleBrief } from './brief.ts';
+import type { PieceTemplate, SizeOf, StyleBrief, StyleSection } from './brief.ts';
 import {
   columnScore,
   columnSlit,
@@ -29,8 +27,9 @@ import {
   valley,
   type PlacedSpan,
 } from './draw-grid.ts';
+import { seamSection } from './flap-widths.ts';
 import { atFront, lies } from './placing.ts';
-import { floorSections, section, type FloorSections } from './sections.ts';
+import { floorSections, type FloorSections } from './sections.ts';
 
 type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'>;
 
@@ -43,9 +42,9 @@ export const panels = { right: 0, front: 1, left: 2, back: 3 } as const;
  */
 export interface TubePanels {
   readonly floor: FloorSections;
-  readonly seam: Section;
+  readonly seam: StyleSection;
   readonly card: Length;
-  readonly sections: readonly Section[];
+  readonly sections: readonly StyleSection[];
 }
 
 /** The panels and the seam of a tube round the gift; more card may lie before its front or its back. */
@@ -58,15 +57,8 @@ export function tubePanels(
   // The seam lies beside one of the two sides.
   const floor = floorSections(brief, prefix, card, { across: card, deep: linedWith });
   const { deep } = brief.inside;
-  const wanted = largest(smallest(millimetres(13), times(deep.least, 0.8)), millimetres(3));
-  const seam: Section = {
-    ...section(brief, `${prefix} seam`, {
-      least: times(wanted, 2 / 3),
-      target: wanted,
-      weight: 0.1,
-    }),
-    most: smallest(plus(wanted, millimetres(6)), largest(deep.least, wanted)),
-  };
+  const beside = seamSection(brief, `${prefix} seam`, times(deep.least, 0.8));
+  const seam = { ...beside, most: smallest(beside.most, largest(deep.least, beside.target)) };
   return { floor, seam, card, sections: [...floor.sections, seam] };
 }
 
@@ -153,17 +145,6 @@ const gluedOrder = [
   { panel: panels.back, stage: 1 },
   { panel: panels.front, stage: 2 },
 ] as const;
-
-/** The section of the flaps that close an end by overlapping in the middle. */
-export function gluedFlaps(brief: Brief, id: string): Section {
-  const { across, deep } = brief.inside;
-  const narrow = smallest(across.least, deep.least);
-  const wanted = smallest(plus(half(narrow), millimetres(6)), times(narrow, 0.95));
-  return {
-    ...section(brief, id, { least: times(narrow, 0.5), target: wanted, weight: 0.1 }),
-    most: narrow,
-  };
-}
 
 /** An end closed by four flaps glued on one another. */
 export function gluedEnd(flaps: string, floor: FloorSections, begins: number): TubeEnd {

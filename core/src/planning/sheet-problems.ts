@@ -5,7 +5,7 @@ import { commonSheets, paperFor, type Sheet } from '../paper/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
 import { cutUnit } from '../tools/index.ts';
 import { largestOn } from './mark-tools.ts';
-import { cutSizeIn, problemOf } from './put-to-solver.ts';
+import { cutSizeIn, problemOf, scantily } from './put-to-solver.ts';
 
 function fitsSheet(
   width: Length,
@@ -39,7 +39,7 @@ function tooLargeForBoard(
 
 /** What the pieces would need, and which sheet would do, when the chosen one is too small. None when it is not. */
 export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly Problem[] {
-  const free = solveMarks({ ...problemOf(frame, request), limits: [] }, 'rough');
+  const free = solveMarks({ ...problemOf(scantily(frame), request), limits: [] }, 'rough');
   if (!free) return [];
   const problems = frame.pieces.flatMap((piece): readonly Problem[] => {
     const { width, height } = cutSizeIn(free, piece.id);

@@ -9,6 +9,7 @@ import {
   marksWindow,
   rowScore,
   seamTaper,
+  seamSection,
   section,
   sitting,
   smoothTray,
@@ -117,15 +118,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     }),
     most: times(wall.least, 0.9),
   };
-  const seamWidth = smallest(millimetres(13), times(wall.least, 0.8));
-  const seam: Section = {
-    ...section(brief, 'sleeve seam', {
-      least: times(seamWidth, 2 / 3),
-      target: seamWidth,
-      weight: 0.1,
-    }),
-    most: largest(wall.least, seamWidth),
-  };
+  const beside = seamSection(brief, 'sleeve seam', times(wall.least, 0.8));
+  const seam = { ...beside, most: largest(wall.least, beside.target) };
   const slides = { kind: 'drawer', outer: 'sleeve', inner: 'tray', gap: gaps.drawer } as const;
   const fits: readonly StyleFit[] = [
     {

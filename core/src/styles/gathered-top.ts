@@ -37,7 +37,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     target: largest(least, times(narrow.target, share)),
     weight: 0.2,
   });
-  const { finished, flaps } = standOnGluedFlaps(brief, tube, {
+  const { finished, bottom } = standOnGluedFlaps(brief, tube, {
     id: 'box',
     name: 'Box',
     top: gatheredEnd(collar.id, floor, tubeStages.top),
@@ -46,7 +46,8 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   return tubeAnswer({
     tube,
     finished,
-    ends: [collar, flaps],
+    bottom,
+    ends: [collar],
     closes: () => 'gathered',
   });
 }

@@ -12,6 +12,7 @@ import {
   panelStrip,
   plate,
   plateSize,
+  seamSection,
   section,
   sideTangent,
   stripPart,
@@ -30,7 +31,6 @@ import {
   minus,
   nanometres,
   plus,
-  smallest,
   times,
   toMillimetres,
   zero,
@@ -64,9 +64,6 @@ function sideFor(reach: Length, card: Length, sides: number): Length {
   return nanometres(Math.ceil(2 * (reach + 1.5 * card) * sideTangent(sides)) + 2);
 }
 
-/** A seam that is narrower holds no glue. */
-const leastSeam = millimetres(3);
-
 /** Sections of everything but the panels' width and height. */
 function otherSections(
   brief: Brief,
@@ -77,11 +74,8 @@ function otherSections(
   const make = (name: string, least: Length, target: Length) =>
     section(brief, name, { least, target, weight: 0.1 });
   const tab = tabSection(make, `${id} tab`, side.least, sides);
-  const wanted = largest(smallest(millimetres(12), times(side.least, 0.7)), leastSeam);
-  const seam: Section = {
-    ...make(`${id} seam`, largest(times(wanted, 0.6), leastSeam), wanted),
-    most: largest(wanted, side.least),
-  };
+  const beside = seamSection(brief, `${id} seam`, times(side.least, 0.7));
+  const seam = { ...beside, most: largest(beside.target, side.least) };
   const shape = { sides };
   const least = plateSize(shape, side.least, card);
   const most = plateSize(shape, side.most, card);

@@ -30,7 +30,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     }),
     most: deep.least,
   };
-  const { finished, flaps } = standOnGluedFlaps(brief, tube, {
+  const { finished, bottom } = standOnGluedFlaps(brief, tube, {
     id: 'box',
     name: 'Box',
     top: overlappedEnd(flap.id, floor, tubeStages.top, brief.options.edge),
@@ -40,7 +40,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   return tubeAnswer({
     tube,
     finished,
-    ends: [flap, flaps],
+    bottom,
+    ends: [flap],
     smaller: [{ less: floor.deep, more: flap.id, moreTimes: 2, by: millimetres(1) }],
   });
 }

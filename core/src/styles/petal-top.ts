@@ -4,6 +4,7 @@ import { vector, type Stack } from '../fold/index.ts';
 import {
   columnScore,
   drawGrid,
+  footprint,
   leastWall,
   lies,
   liner,
@@ -14,6 +15,7 @@ import {
   tabLayers,
   trayTemplate,
   valley,
+  type Footprint,
   type PieceTemplate,
   type SizeOf,
   type StyleAnswer,
@@ -27,6 +29,7 @@ import {
   millimetres,
   minus,
   plus,
+  smallest,
   times,
   toMillimetres,
   zero,
@@ -204,7 +207,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   // Each petal reaches over the middle, so that the four hold one another down.
   // On the groove next to what is wanted it still does.
   const wanted = (side: Length) => plus(times(side, 0.54), half(brief.kit.board.pitch));
-  const petalOf = (direction: 'across' | 'deep') => {
+  const petalOf = (direction: Footprint) => {
     const { least, target } = floor.byDirection[direction];
     return {
       ...section(brief, `petal ${direction}`, {
@@ -227,8 +230,14 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       fits: inner.fits,
       smaller: [
         { less: linerHigh.id, more: wall.id, by: times(card, 1.5) },
-        { less: floor.across, more: petal.across.id, moreTimes: 2, by: zero },
-        { less: floor.deep, more: petal.deep.id, moreTimes: 2, by: zero },
+        ...footprint.map((way) => ({
+          less: floor[way],
+          more: petal[way].id,
+          moreTimes: 2,
+          // Petals that face each other go past each other by so much, and not only meet.
+          by: smallest(millimetres(6), times(floor.byDirection[way].least, 0.1)),
+          scantBy: smallest(millimetres(3), times(floor.byDirection[way].least, 0.05)),
+        })),
       ],
       settle: (size) => {
         const thick = toMillimetres(card);

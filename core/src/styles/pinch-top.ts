@@ -51,7 +51,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     weight: 0.1,
   });
   const folds = brief.options.closing === 'fold over';
-  const { finished, flaps } = standOnGluedFlaps(brief, tube, {
+  const { finished, bottom } = standOnGluedFlaps(brief, tube, {
     id: 'bag',
     name: 'Bag',
     top: pinchedEnd({
@@ -66,7 +66,8 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   return tubeAnswer({
     tube,
     finished,
-    ends: [gable, fin, ...(folds ? [over] : []), flaps],
+    bottom,
+    ends: [gable, fin, ...(folds ? [over] : [])],
     smaller: folds ? [{ less: over.id, more: fin.id, by: millimetres(1) }] : [],
     closes: (size) =>
       pinchesSides(size(floor.across), size(floor.deep))

@@ -3,7 +3,7 @@ import { clearDepth, wallFor } from '../gaps/index.ts';
 import {
   evenLayers,
   gluedEnd,
-  gluedFlaps,
+  bottomFlaps,
   leastWall,
   lidTray,
   openEnd,
@@ -42,7 +42,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     least: needed(high.least),
     target: needed(high.target),
   });
-  const flaps = gluedFlaps(brief, 'tube bottom');
+  const bottom = bottomFlaps(brief, 'tube bottom', walls.floor);
   const tube = {
     id: 'tube',
     name: 'Tube',
@@ -50,7 +50,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     panels: walls,
     high: wall.id,
     top: openEnd,
-    bottom: gluedEnd(flaps.id, walls.floor, 1),
+    bottom: gluedEnd(bottom.flaps.id, walls.floor, 1),
   };
   const cap = lidTray(
     brief,
@@ -68,10 +68,10 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   return {
     ok: true,
     frame: {
-      sections: [wall, ...walls.sections, flaps, ...cap.sections],
+      sections: [wall, ...walls.sections, bottom.flaps, ...cap.sections],
       pieces: [tubeTemplate(tube), cap.template],
       fits: cap.fits,
-      smaller: cap.smaller,
+      smaller: [bottom.overlap, ...cap.smaller],
       settle: (size) => {
         const clearInside = {
           ...tubeInside(size, walls),

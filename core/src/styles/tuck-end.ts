@@ -5,7 +5,7 @@ import {
   leastTuck,
   leastWall,
   gluedEnd,
-  gluedFlaps,
+  bottomFlaps,
   roomOf,
   tuckedEnd,
   tuckedPanel,
@@ -101,7 +101,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { floor } = tube.panels;
   const lid = tuckedPanel(brief, 'box lid', card);
   const tuck = tuckFlap(brief, 'box tuck', tube.wall.least, room);
-  const flaps = gluedFlaps(brief, 'box bottom');
+  const glued = bottomFlaps(brief, 'box bottom', floor);
   const tucked = (begins: number, thumb: boolean, hangs: boolean) =>
     tuckedEnd({
       lid: lid.id,
@@ -141,7 +141,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       top: tucked(tubeStages.top, thumbNotch, hangTab),
       bottom: isTucked
         ? tucked(tubeStages.bottom, false, false)
-        : gluedEnd(flaps.id, floor, tubeStages.bottom),
+        : gluedEnd(glued.flaps.id, floor, tubeStages.bottom),
       ...(window && { cutouts: round }),
     },
     ends,
@@ -149,10 +149,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   return {
     ok: true,
     frame: {
-      sections: [...tube.sections, lid, tuck, ...(isTucked ? [] : [flaps])],
+      sections: [...tube.sections, lid, tuck, ...(isTucked ? [] : [glued.flaps])],
       pieces: [box.template],
       fits: [tuckFit('box', floor.deep, lid.id, card)],
-      smaller: [],
+      smaller: isTucked ? [] : [glued.overlap],
       settle: (size) => {
         const clearInside = { ...box.inside(size), deep: minus(size(lid.id), card) };
         // The flap takes its room from the wall that it tucks behind alone.

@@ -1,10 +1,13 @@
 import { z } from 'zod';
 import {
   inchFraction,
+  largest,
   lengthBetween,
   millimetres,
   minus,
+  plus,
   unitSchema,
+  zero,
   type Length,
 } from '../length/index.ts';
 import { toolIdSchema, toolNameSchema } from './tool-name.ts';
@@ -41,6 +44,12 @@ export function tapeFor(narrow: Length, adhesives: readonly Adhesive[]): Adhesiv
       : [],
   );
   return fitting.sort((a, b) => b.width - a.width)[0]?.adhesive;
+}
+
+/** How wide a flap is that takes the widest of these tapes; undefined where there is none. */
+export function widthForTape(adhesives: readonly Adhesive[]): Length | undefined {
+  const widths = adhesives.flatMap(({ width }) => (width === undefined ? [] : [width]));
+  return widths.length === 0 ? undefined : plus(largest(zero, ...widths), free);
 }
 
 /** The wet glue among these; undefined where there is none. */

@@ -1,4 +1,11 @@
-export { adhesiveSchema, genericAdhesives, tapeFor, wetGlueIn, type Adhesive } from './adhesive.ts';
+export {
+  adhesiveSchema,
+  genericAdhesives,
+  tapeFor,
+  wetGlueIn,
+  widthForTape,
+  type Adhesive,
+} from './adhesive.ts';
 export {
   cornerBoardSchema,
   faultsInMarks,
