@@ -7,8 +7,8 @@ export interface ScoredChain {
 }
 
 /**
- * The least number of scores of a chain that are on no groove, over all turns of the piece, as far as the
- * sections decided say: scores before the turn are read from the start, the others from the end.
+ * The least number of scores of a chain that are on no groove, each read from whichever edge has one for it,
+ * as far as the sections decided say.
  */
 export function leastOffGrid({ sizes, grooves }: ScoredChain): number {
   const { reach } = grooves;
@@ -20,10 +20,7 @@ export function leastOffGrid({ sizes, grooves }: ScoredChain): number {
   }
   let before = 0;
   let openBefore = 0;
-  // At first all are read from the end; then one after the other from the start.
   let count = 0;
-  let change = 0;
-  let fewest = 0;
   for (let i = 0; i + 1 < sizes.length; i++) {
     const size = sizes[i];
     before += size ?? 0;
@@ -32,9 +29,7 @@ export function leastOffGrid({ sizes, grooves }: ScoredChain): number {
     const offFromStart =
       before > reach || (openBefore === 0 && meansOf(before, grooves) === 'none');
     const offFromEnd = after > reach || (openBefore === open && meansOf(after, grooves) === 'none');
-    if (offFromEnd) count++;
-    change += Number(offFromStart) - Number(offFromEnd);
-    fewest = Math.min(fewest, change);
+    if (offFromStart && offFromEnd) count++;
   }
-  return count + fewest;
+  return count;
 }

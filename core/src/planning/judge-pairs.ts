@@ -1,7 +1,7 @@
 import { judgeGap, judgePair, type GapState } from '../gaps/index.ts';
 import type { Lean } from '../marks/index.ts';
 import type { SettledFit } from '../forms/index.ts';
-import { half, nanometres, type Length } from '../length/index.ts';
+import { half, nanometres, zero, type Length } from '../length/index.ts';
 import type { PairChoice, PlannedPair } from './plan.ts';
 import {
   cutSizeIn,
@@ -19,8 +19,21 @@ function pairNames(box: SolvedFrame): readonly string[] {
   return [...new Set(box.fits.map(pairName))];
 }
 
-function judge(members: readonly SettledFit[]): GapState {
-  return judgePair(members.map(({ came, gap }) => ({ gap: came, range: gap })));
+const worstFirst: readonly GapState[] = ['tight', 'loose', 'holds'];
+
+/**
+ * How the members of a pair fit, and the closest gap of those that decide it. What holds it sideways doesn't
+ * hold it in height: a hand feels each for itself.
+ */
+function judge(members: readonly SettledFit[]): { readonly state: GapState; readonly gap: Length } {
+  const felt = (['sideways', 'in height'] as const).flatMap((how) => {
+    const own = members.filter(({ direction }) => (direction === 'high') === (how === 'in height'));
+    if (own.length === 0) return [];
+    const state = judgePair(own.map(({ came, gap }) => ({ gap: came, range: gap })));
+    return [{ state, gap: closest(own) }];
+  });
+  const [worst] = felt.sort((a, b) => worstFirst.indexOf(a.state) - worstFirst.indexOf(b.state));
+  return worst ?? { state: 'holds', gap: zero };
 }
 
 function closest(members: readonly SettledFit[]): Length {
@@ -29,15 +42,14 @@ function closest(members: readonly SettledFit[]): Length {
 
 /** The worst state of any pair of a box. */
 export function worstState(box: SolvedFrame): GapState {
-  const states = pairNames(box).map((pair) => judge(membersOf(box, pair)));
-  if (states.includes('tight')) return 'tight';
-  return states.includes('loose') ? 'loose' : 'holds';
+  const states = pairNames(box).map((pair) => judge(membersOf(box, pair)).state);
+  return worstFirst.find((state) => states.includes(state)) ?? 'holds';
 }
 
 function choiceFrom(box: SolvedFrame, pair: string, lean: Lean): PairChoice {
   const members = membersOf(box, pair);
   const size = cutSizeIn(box.solution, members[0]?.outer ?? '');
-  return { lean, state: judge(members), gap: closest(members), ...size };
+  return { lean, ...judge(members), ...size };
 }
 
 /** How every pair of a box fits, with the nearest choices on either side for those that don't. */
@@ -59,14 +71,14 @@ export function judgePairs(
       const members = membersOf(box, pair);
       const [first] = members;
       if (!first) return [];
-      const state = judge(members);
+      const { state, gap: decisive } = judge(members);
       return [
         {
           kind: first.kind,
           outer: first.outer,
           inner: first.inner,
           state,
-          gap: closest(members),
+          gap: decisive,
           fits: members.map(({ direction, came, gap }) => ({
             direction,
             gap: came,

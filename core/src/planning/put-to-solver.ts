@@ -123,7 +123,8 @@ export function problemOf(frame: StyleFrame, brief: SolverBrief): MarksProblem {
     spans,
     fits: frame.fits.map((fit) => ({
       id: fitName(fit),
-      group: pairName(fit),
+      // One direction that holds keeps a lid on sideways; its height is felt for itself.
+      group: `${pairName(fit)}${fit.direction === 'high' ? ' in height' : ''}`,
       outer: fit.outerSection,
       inner: fit.innerSection,
       innerTimes: fit.innerTimes ?? 1,

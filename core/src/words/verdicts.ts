@@ -60,7 +60,7 @@ const pairWords: Record<PlannedPair['kind'], Record<PlannedPair['state'], string
     loose: 'Lid stands up at its hinge: ',
     tight: 'Lid is drawn down at its hinge: ',
   },
-  liner: { holds: 'Liner drops in, ', loose: 'Liner is loose: ', tight: 'Liner is tight: ' },
+  liner: { holds: ' drops in, ', loose: ' is loose: ', tight: ' is tight: ' },
 };
 
 const pairState = { holds: 'holds', loose: 'care', tight: 'wrong' } as const;
@@ -79,13 +79,16 @@ function pairDetail({ kind, outer, inner, gap, fits }: PlannedPair): string {
 }
 
 /** The pair that fits worst speaks for all of them. */
-function pairVerdicts({ pairs }: Plan): readonly Verdict[] {
+function pairVerdicts({ pairs, pieces }: Plan): readonly Verdict[] {
   const order = ['tight', 'loose', 'holds'];
   const [worst] = [...pairs].sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
   if (!worst) return [];
   const { kind, state, gap } = worst;
+  const inside = kind === 'liner' && pieces.find(({ id }) => id === worst.inner);
   const words =
-    kind === 'lid' && state === 'tight' && gap <= 0 ? 'Lid jams: ' : pairWords[kind][state];
+    kind === 'lid' && state === 'tight' && gap <= 0
+      ? 'Lid jams: '
+      : `${inside ? inside.name : ''}${pairWords[kind][state]}`;
   return [
     {
       about: 'fit',
