@@ -11,7 +11,7 @@ import {
 } from '../length/index.ts';
 import { widthForTape } from '../tools/index.ts';
 import type { StyleBrief, StyleSection, StyleSmaller } from './brief.ts';
-import { section, type Footprint } from './sections.ts';
+import { section, type FloorSections } from './sections.ts';
 
 type Brief = Pick<StyleBrief<unknown>, 'kit'>;
 
@@ -40,14 +40,14 @@ export function seamSection(brief: Brief, id: string, room: Length): StyleSectio
 /** Flaps of a bottom, and how far those that face each other over its narrower way go past each other. */
 export interface BottomFlaps {
   readonly flaps: StyleSection;
-  readonly overlap: StyleSmaller;
+  readonly smaller: readonly StyleSmaller[];
 }
 
 /** Flaps that are glued over one another under this floor: well past its middle, where it is wide enough. */
 export function bottomFlaps(
   brief: Pick<StyleBrief<unknown>, 'kit' | 'inside'>,
   id: string,
-  floor: Readonly<Record<Footprint, string>>,
+  floor: FloorSections,
 ): BottomFlaps {
   const { across, deep } = brief.inside;
   const way = across.least < deep.least ? 'across' : 'deep';
@@ -59,14 +59,17 @@ export function bottomFlaps(
         target: smallest(plus(half(narrow), millimetres(6)), times(narrow, 0.95)),
         weight: 0.1,
       }),
-      most: narrow,
+      most: largest(narrow, floor.byDirection[way].most),
     },
-    overlap: {
-      less: floor[way],
-      more: id,
-      moreTimes: 2,
-      by: smallest(inchFraction(3, 8), times(narrow, 0.4)),
-      scantBy: zero,
-    },
+    smaller: [
+      { less: id, more: floor[way], by: zero },
+      {
+        less: floor[way],
+        more: id,
+        moreTimes: 2,
+        by: smallest(inchFraction(3, 8), times(narrow, 0.4)),
+        scantBy: zero,
+      },
+    ],
   };
 }

@@ -145,7 +145,7 @@ export function tubeAnswer({
       sections: [...tube.sections, ...ends, ...(bottom ? [bottom.flaps] : [])],
       pieces: [finished.template],
       fits: [],
-      smaller: [...smaller, ...(bottom ? [bottom.overlap] : [])],
+      smaller: [...smaller, ...(bottom?.smaller ?? [])],
       settle: (size) => {
         const clearInside = finished.inside(size);
         return {

@@ -236,15 +236,17 @@ describe('the flaps at an end of a tube', () => {
     fc.assert(
       fc.property(anyBrief, (brief) => {
         const narrow = Math.min(brief.inside.across.least, brief.inside.deep.least);
-        const floor = { across: 'across', deep: 'deep' };
-        const { flaps, overlap } = bottomFlaps(brief, 'flaps', floor);
-        const { least, target, most } = flaps;
-        expect(2 * least).toBeGreaterThanOrEqual(narrow - 1);
-        expect(brief.inside[overlap.less === 'deep' ? 'deep' : 'across'].least).toBe(narrow);
-        expect(overlap.by).toBeLessThanOrEqual(Math.min(9_525_000, narrow / 2));
-        expect(target).toBeGreaterThanOrEqual(least);
-        expect(target).toBeLessThanOrEqual(narrow);
-        expect(most).toBe(narrow);
+        const { floor } = tubePanels(brief, 'box', millimetres(0.3));
+        const { flaps, smaller } = bottomFlaps(brief, 'flaps', floor);
+        expect(2 * flaps.least).toBeGreaterThanOrEqual(narrow - 1);
+        expect(flaps.target).toBeGreaterThanOrEqual(flaps.least);
+        expect(flaps.target).toBeLessThanOrEqual(narrow);
+        const [within, past] = smaller;
+        expect(within).toMatchObject({ less: 'flaps', more: past?.less });
+        const way = past?.less === floor.across ? 'across' : 'deep';
+        expect(brief.inside[way].least).toBe(narrow);
+        expect(past).toMatchObject({ more: 'flaps', moreTimes: 2 });
+        expect(past?.by).toBe(Math.min(9_525_000, Math.round(0.4 * narrow)));
       }),
     );
     const glued = gluedEnd(

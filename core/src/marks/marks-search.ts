@@ -1,3 +1,4 @@
+import { millimetres } from '../length/index.ts';
 import { completeChoice, type BestMarks } from './complete-choice.ts';
 import { distanceTo, greatestCommonDivisor } from './lattice.ts';
 import { isSettled } from './made-already.ts';
@@ -30,8 +31,19 @@ function isOnGrooves({ offGrid, shims }: MarksCost): boolean {
   return offGrid === 0 && shims === 0;
 }
 
-/** What a search is after: any choice whose gaps are all in range, the best of those, or the best of all. */
-export type SearchAim = 'any holding' | 'best holding' | 'best';
+/**
+ * What a search is after: any choice whose gaps are all in range, the best of those, the best that errs to the
+ * side it is to lean to and by no more than a maker could pack or ease, or the best of all.
+ */
+export type SearchAim = 'any holding' | 'best holding' | 'best leaning' | 'best';
+
+/** How far out of range gaps may be in all, by what a search is after; what leans away counts a thousandfold. */
+const mostUnfit: Readonly<Record<SearchAim, number>> = {
+  'any holding': 0,
+  'best holding': 0,
+  'best leaning': millimetres(9),
+  best: Infinity,
+};
 
 /** How many choices a search looks at before it takes the best that it has found. */
 export interface SearchBudget {
@@ -70,7 +82,7 @@ export class MarksSearch {
   ) {
     this.#budget = budget;
     this.#aim = aim;
-    this.#most = aim === 'best' ? Infinity : 0;
+    this.#most = mostUnfit[aim];
     this.#problem = searched.problem;
     this.#index = searched.index;
     this.#decided = order;

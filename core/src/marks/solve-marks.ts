@@ -3,7 +3,7 @@ import { componentsOf } from './components.ts';
 import type { MarksProblem } from './marks-problem.ts';
 import { partThatHolds, together, type MarksSolution, type SolvedPart } from './marks-solution.ts';
 import type { BestMarks } from './complete-choice.ts';
-import { onThenOff, searchOver, type Budget } from './search-over.ts';
+import { onThenOff, searchOver, type Budget, type Search } from './search-over.ts';
 import { clipToSheets } from './sheet-limits.ts';
 
 /**
@@ -110,14 +110,19 @@ type Solver = (problem: MarksProblem) => BestMarks | undefined;
 const solveThoroughly: Solver = (problem) => {
   const search = searchOver(problem);
   const { holding, misfit } = budgetsFor(problem);
-  return onThenOff(search, holding, 'best holding') ?? onThenOff(search, misfit, 'best');
+  return onThenOff(search, holding, 'best holding') ?? bestMisfit(search, misfit);
 };
 
 const solveAnyHolding: Solver = (problem) =>
   onThenOff(searchOver(problem), budgetsFor(problem).misfit, 'any holding');
 
+/** Where nothing holds: what errs to the right side, if anything does. */
+function bestMisfit(search: Search, budget: Budget): BestMarks | undefined {
+  return onThenOff(search, budget, 'best leaning') ?? onThenOff(search, budget, 'best');
+}
+
 const solveMisfit: Solver = (problem) =>
-  onThenOff(searchOver(problem), budgetsFor(problem).misfit, 'best');
+  bestMisfit(searchOver(problem), budgetsFor(problem).misfit);
 
 const budgetRoughly: Budget = { toFind: 10, toImprove: 10 };
 

@@ -71,7 +71,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       sections: [wall, ...walls.sections, bottom.flaps, ...cap.sections],
       pieces: [tubeTemplate(tube), cap.template],
       fits: cap.fits,
-      smaller: [bottom.overlap, ...cap.smaller],
+      smaller: [...bottom.smaller, ...cap.smaller],
       settle: (size) => {
         const clearInside = {
           ...tubeInside(size, walls),

@@ -152,7 +152,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       sections: [...tube.sections, lid, tuck, ...(isTucked ? [] : [glued.flaps])],
       pieces: [box.template],
       fits: [tuckFit('box', floor.deep, lid.id, card)],
-      smaller: isTucked ? [] : [glued.overlap],
+      smaller: isTucked ? [] : glued.smaller,
       settle: (size) => {
         const clearInside = { ...box.inside(size), deep: minus(size(lid.id), card) };
         // The flap takes its room from the wall that it tucks behind alone.
