@@ -138,23 +138,31 @@ export function flapOf(panel: number, place: EndPlace, width: Length, outward = 
   };
 }
 
-/** The flaps of a glued end: the two sides fold first, then the back, then the front over all. */
-const gluedOrder = [
-  { panel: panels.right, stage: 0 },
-  { panel: panels.left, stage: 0 },
-  { panel: panels.back, stage: 1 },
-  { panel: panels.front, stage: 2 },
-] as const;
+/**
+ * The flaps of a glued end: the two sides fold first, then the back, then the front over it; together with the
+ * back where it doesn't reach that.
+ */
+function gluedOrder(frontMeetsBack: boolean) {
+  return [
+    { panel: panels.right, stage: 0 },
+    { panel: panels.left, stage: 0 },
+    { panel: panels.back, stage: 1 },
+    { panel: panels.front, stage: frontMeetsBack ? 2 : 1 },
+  ] as const;
+}
 
 /** An end closed by four flaps glued on one another. */
 export function gluedEnd(flaps: string, floor: FloorSections, begins: number): TubeEnd {
+  // Two flaps that face each other meet where they are longer than half of the way.
+  const meet = (size: SizeOf, way: string) =>
+    times(size(flaps), 2) > plus(size(way), millimetres(1));
   return {
     rows: [flaps],
     picture: ['pppp.'],
     draw: (place, size) => ({
       lines: [
         ...[1, 2, 3].map((column) => columnSlit(column, place.row(0), place.row(0) + 1)),
-        ...gluedOrder.map(({ panel, stage }) =>
+        ...gluedOrder(meet(size, floor.deep)).map(({ panel, stage }) =>
           rowScore(place.line(0), panel, panel + 1, valley(90, begins + stage)),
         ),
       ],
@@ -169,15 +177,13 @@ export function gluedEnd(flaps: string, floor: FloorSections, begins: number): T
         lies(part, { face: flap(face), on: flap(on), side: 'outside' });
       const rests = (face: number, on: number) =>
         lies(part, { face: flap(face), on: flap(on), side: 'outside', holds: 'rest' });
-      // Two flaps that face each other meet where they are longer than half of the way.
-      const meet = (way: string) => times(size(flaps), 2) > plus(size(way), millimetres(1));
       return [
-        ...(meet(floor.across)
+        ...(meet(size, floor.across)
           ? [lies(part, { face: flap(left), on: flap(right), side: 'outside', holds: 'tuck' })]
           : []),
         glued(back, right),
         glued(back, left),
-        ...(meet(floor.deep)
+        ...(meet(size, floor.deep)
           ? [glued(front, back), rests(front, right), rests(front, left)]
           : [glued(front, right), glued(front, left)]),
       ];

@@ -1,4 +1,4 @@
-import type { Length, Tolerance } from '../length/index.ts';
+import { hair, minus, plus, type Length, type Tolerance } from '../length/index.ts';
 import { slackBeyond } from './ranges.ts';
 
 /** How a gap feels: it jams, slides with a light tug, or falls off. */
@@ -6,8 +6,8 @@ export type GapState = 'tight' | 'holds' | 'loose';
 
 /** How one gap feels. */
 export function judgeGap(gap: Length, range: Tolerance): GapState {
-  if (gap < range.least) return 'tight';
-  return gap > range.most ? 'loose' : 'holds';
+  if (gap < minus(range.least, hair)) return 'tight';
+  return gap > plus(range.most, hair) ? 'loose' : 'holds';
 }
 
 /**
@@ -19,6 +19,6 @@ export function judgePair(
 ): GapState {
   const states = fits.map(({ gap, range }) => judgeGap(gap, range));
   if (states.includes('tight')) return 'tight';
-  const rattles = fits.some(({ gap, range }) => gap > range.most + slackBeyond);
+  const rattles = fits.some(({ gap, range }) => gap > plus(range.most, slackBeyond, hair));
   return states.includes('holds') && !rattles ? 'holds' : 'loose';
 }

@@ -1,4 +1,5 @@
-import { nanometres, type Length } from './length.ts';
+import { absolute, minus, nanometres, type Length } from './length.ts';
+import { hair } from './tolerance.ts';
 
 function checkStep(step: Length): void {
   if (step <= 0) throw new RangeError('A grid needs a step above zero');
@@ -26,4 +27,10 @@ export function roundUp(length: Length, step: Length): Length {
 export function roundToGrid(length: Length, step: Length): Length {
   checkStep(step);
   return nanometres(Math.floor(length / step + 0.5) * step);
+}
+
+/** The multiple of the step that the length is on or misses by a hair, or else the length itself. */
+export function snapToGrid(length: Length, step: Length): Length {
+  const nearest = roundToGrid(length, step);
+  return absolute(minus(length, nearest)) <= hair ? nearest : length;
 }

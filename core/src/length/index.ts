@@ -16,8 +16,8 @@ export {
   zero,
   type Length,
 } from './length.ts';
-export { isOnGrid, roundDown, roundToGrid, roundUp } from './grid.ts';
-export { toleranceSchema, type Tolerance } from './tolerance.ts';
+export { isOnGrid, roundDown, roundToGrid, roundUp, snapToGrid } from './grid.ts';
+export { hair, toleranceSchema, type Tolerance } from './tolerance.ts';
 export { unitSchema, type Unit } from './unit.ts';
 export { explainLengthFault, parseLength, type LengthFault, type ParsedLength } from './parse.ts';
 export {

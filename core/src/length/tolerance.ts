@@ -8,6 +8,9 @@ export interface Tolerance {
   readonly most: Length;
 }
 
+/** No maker measures or cuts so small a difference: what misses a mark by no more than this is on it. */
+export const hair = millimetres(0.01);
+
 const few = lengthBetween(millimetres(0), millimetres(20));
 
 /** A tolerance in a document, in order: least, target, most. */

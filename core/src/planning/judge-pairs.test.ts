@@ -4,13 +4,16 @@ import { planBox, type PlannedPair } from '../index.ts';
 import { casesWanted } from '../testing/cases.ts';
 import { anyRequest } from '../testing/requests.ts';
 
+/** What no maker measures, in nanometres. */
+const hair = 10_000;
+
 /** How one gap is felt, as a maker would say it; a lid that holds one way makes up for 1.6 mm in the other. */
 function feel({ fits }: PlannedPair, isOfHeight: boolean): PlannedPair['state'] | undefined {
   const own = fits.filter(({ direction }) => (direction === 'high') === isOfHeight);
   if (own.length === 0) return undefined;
-  if (own.some(({ gap, range }) => gap < range.least)) return 'tight';
-  const one = own.some(({ gap, range }) => gap <= range.most);
-  const all = own.every(({ gap, range }) => gap <= range.most + 1_600_000);
+  if (own.some(({ gap, range }) => gap < range.least - hair)) return 'tight';
+  const one = own.some(({ gap, range }) => gap <= range.most + hair);
+  const all = own.every(({ gap, range }) => gap <= range.most + 1_600_000 + hair);
   return one && all ? 'holds' : 'loose';
 }
 

@@ -17,6 +17,7 @@ import {
   type SolvedFrame,
 } from './put-to-solver.ts';
 import { sheetProblems } from './sheet-problems.ts';
+import { snapMade } from './snap-made.ts';
 
 export type PlanResult =
   | { readonly ok: true; readonly plan: Plan }
@@ -28,7 +29,8 @@ export type PlanResult =
  * takes the fewest sheets, then the least card. Pure; the request has been parsed by its schema.
  */
 export function planBox(request: PlanRequest): PlanResult {
-  const tried = waysUp(request.gift).map((gift) => stand({ ...request, gift }));
+  const made = [...snapMade(request.made, request.kit)];
+  const tried = waysUp(request.gift).map((gift) => stand({ ...request, gift, made }));
   const standing = tried.flatMap((each) => (each.ok ? [each.standing] : []));
   const best = [...standing].sort(byCard)[0];
   if (best) return { ok: true, plan: finish(best) };

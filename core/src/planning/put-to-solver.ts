@@ -21,7 +21,7 @@ import type {
   StyleFit,
   StyleFrame,
 } from '../forms/index.ts';
-import { half, largest, minus, smallest, times, zero } from '../length/index.ts';
+import { hair, half, largest, minus, plus, smallest, times, zero } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { MadeWay } from '../request/index.ts';
@@ -113,12 +113,20 @@ function fitName(fit: StyleFit): string {
   return `${pairName(fit)}, ${fit.direction}`;
 }
 
+/** So much of the hair that a gap may be out of range is looked for; the rest is left to what leans that way. */
+const slip = times(hair, 1 / 10);
+
 /** A style's frame as a marks problem: its pieces are chains, its papers' sheets are limits. */
 export function problemOf(frame: StyleFrame, brief: SolverBrief): MarksProblem {
   const { papers, kit, lean, made } = brief;
   const spans = frame.pieces.flatMap((piece) => ways.flatMap((way) => spansOf(piece, way, made)));
+  // A section that is short by a hair is short to no hand.
+  const sections = relaxRough(frame, made).map((section) => ({
+    ...section,
+    least: minus(section.least, hair),
+  }));
   return {
-    sections: settle(relaxRough(frame, made), spans),
+    sections: settle(sections, spans),
     chains: frame.pieces.flatMap((piece) => ways.map((way) => chainOf(piece, way, made))),
     spans,
     fits: frame.fits.map((fit) => ({
@@ -130,12 +138,12 @@ export function problemOf(frame: StyleFrame, brief: SolverBrief): MarksProblem {
       innerTimes: fit.innerTimes ?? 1,
       layers: times(fit.layers, 1 / (fit.opens ?? 1)),
       gap: {
-        least: times(fit.gap.least, 1 / (fit.opens ?? 1)),
+        least: times(minus(fit.gap.least, slip), 1 / (fit.opens ?? 1)),
         target: times(fit.gap.target, 1 / (fit.opens ?? 1)),
-        most: times(fit.gap.most, 1 / (fit.opens ?? 1)),
+        most: times(plus(fit.gap.most, slip), 1 / (fit.opens ?? 1)),
       },
     })),
-    smaller: frame.smaller,
+    smaller: frame.smaller.map(({ by, ...pair }) => ({ ...pair, by: minus(by, hair) })),
     limits: frame.pieces.flatMap((piece) => {
       const { sheet, printRuns } = paperFor(papers, piece.paper);
       const chains = { across: `${piece.id} across`, down: `${piece.id} down` };
@@ -284,7 +292,8 @@ function withFits(
   const rough = frame.rough ?? [];
   const solution = cutDown(chosen, problem, rough);
   const size: SizeOf = (id) => solution.sections.get(id) ?? zero;
-  if (rough.some(({ section, holds }) => size(section) < holds(size))) return undefined;
+  if (rough.some(({ section, holds }) => size(section) < minus(holds(size), hair)))
+    return undefined;
   const fits = [
     ...frame.fits.map((fit) => ({
       ...fit,

@@ -10,7 +10,11 @@ describe('a pinch-top bag', () => {
       expect(rows).toHaveLength(folds ? 5 : 4);
       const gable = at(rows, folds ? 2 : 1);
       expect(2 * gable).toBeGreaterThan(narrow);
-      expect(cutouts('bag', 'ribbon')).toHaveLength(folds ? 0 : 4);
+      // Through the two fins, and through what is folded in between them where it reaches that far.
+      const holes = cutouts('bag', 'ribbon').length;
+      if (folds) expect(holes).toBe(0);
+      else if (Math.abs(at(columns, 0) - at(columns, 1)) < 4e6) expect(holes).toBe(8);
+      else expect([4, 8]).toContain(holes);
     });
   });
 });

@@ -24,6 +24,7 @@ import {
 } from '../forms/index.ts';
 import {
   formatWithUnit,
+  hair,
   half,
   largest,
   millimetres,
@@ -76,7 +77,7 @@ const smallestOpening = millimetres(15);
 /** The round punch for an opening between these widths; undefined where none makes one. */
 function punchFor(least: Length, target: Length, { punches }: Kit): Length | undefined {
   return roundPunches(punches).find(
-    (wide) => wide * Math.cos(Math.PI / runs) >= least && wide <= plus(target, slip),
+    (wide) => wide * Math.cos(Math.PI / runs) >= minus(least, hair) && wide <= plus(target, slip),
   );
 }
 

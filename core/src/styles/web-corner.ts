@@ -30,6 +30,7 @@ import {
 import {
   absolute,
   formatWithUnit,
+  hair,
   half,
   largest,
   millimetres,
@@ -132,7 +133,7 @@ function hookedPairs(webs: readonly Web[]): readonly { readonly over: Web; reado
 /** The mark of a corner board for a wall: the nearest to what is wanted of those that are high enough. */
 function markFor({ marks }: CornerBoard, { least, target }: Section): NamedMark | undefined {
   const off = ({ at }: NamedMark) => absolute(minus(at, target));
-  return marks.filter(({ at }) => at >= least).sort((a, b) => off(a) - off(b))[0];
+  return marks.filter(({ at }) => at >= minus(least, hair)).sort((a, b) => off(a) - off(b))[0];
 }
 
 function noMark({ marks, unit }: CornerBoard, wall: Section, high: Length): StyleAnswer {
