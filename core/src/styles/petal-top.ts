@@ -208,14 +208,14 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   // On the groove next to what is wanted it still does.
   const wanted = (side: Length) => plus(times(side, 0.54), half(brief.kit.board.pitch));
   const petalOf = (direction: Footprint) => {
-    const { least, target } = floor.byDirection[direction];
+    const { least, target, most } = floor.byDirection[direction];
     return {
       ...section(brief, `petal ${direction}`, {
         least: times(least, 0.5),
         target: wanted(target),
         weight: 0.1,
       }),
-      most: largest(wanted(target), times(least, 0.9)),
+      most: largest(wanted(most), times(least, 0.9)),
     };
   };
   const petal = { across: petalOf('across'), deep: petalOf('deep') };
