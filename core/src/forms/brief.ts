@@ -6,6 +6,14 @@ import type { Papers } from '../paper/index.ts';
 import type { PunchBoard, ScoreGrid } from '../piece/index.ts';
 import type { Kit } from '../tools/index.ts';
 
+/** Scores of a piece one way that are made already, by their marks. */
+export interface MadeLines {
+  readonly piece: string;
+  readonly way: 'across' | 'down';
+  readonly cut: Length;
+  readonly marks: readonly { readonly mark: number; readonly at: Length }[];
+}
+
 /** What a style is asked for. */
 export interface StyleBrief<Options> {
   readonly inside: ClearInsideNeeded;
@@ -20,6 +28,8 @@ export interface StyleBrief<Options> {
   readonly lean: Lean;
   /** Whether what would be square may come out oblong, because a part of it is made already. */
   readonly mayBeOblong: boolean;
+  /** What is cut and scored already. */
+  readonly made: readonly MadeLines[];
 }
 
 /** Tells the chosen length of a section. */
@@ -36,7 +46,10 @@ export interface PieceTemplate {
   readonly punchBoard?: PunchBoard;
   readonly across: readonly string[];
   readonly down: readonly string[];
-  /** Where else rows are scored across than the rest, from the first edge. */
+  /**
+   * Where else rows are scored across than the rest, from the first edge: marks that are counted on from the
+   * last of the sections.
+   */
   readonly alsoAcross?: (size: SizeOf) => readonly Length[];
   readonly draw: (size: SizeOf) => ScoreGrid;
 }
@@ -98,7 +111,7 @@ export interface StyleFrame {
   readonly pieces: readonly PieceTemplate[];
   readonly fits: readonly StyleFit[];
   /** Fits that the style settles itself, since they bear on nothing else. */
-  readonly settledFits?: readonly SettledFit[];
+  readonly settledFits?: (size: SizeOf) => readonly SettledFit[];
   /** Pairs of sections of which the first must be smaller than the second by so much at least. */
   readonly smaller: readonly StyleSmaller[];
   readonly settle: (size: SizeOf) => SettledBox;

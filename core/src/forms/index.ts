@@ -98,6 +98,7 @@ export {
   type WebsOn,
 } from './web.ts';
 export { bottomFlaps, seamSection, type BottomFlaps } from './flap-widths.ts';
+export { drawHingedBox, hingedStages, type HingedBox } from './hinged-box.ts';
 export { flapBox } from './flap-box.ts';
 export {
   diamondInside,

@@ -13,6 +13,7 @@ export function frameFor({ gift, room, papers, kit, lean, style, made }: PlanReq
     kit,
     lean,
     mayBeOblong: isAnyOblong(made),
+    made,
   });
 }
 

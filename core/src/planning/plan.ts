@@ -54,7 +54,7 @@ const readingSchema = z.object({
   onGroove: z.boolean(),
   /** Made with the shim at the fence. */
   shimmed: z.literal(true).optional(),
-  /** How many sections of the piece lie before it; none for a score of single rows. */
+  /** How many sections of the piece lie before it; scores of single rows are counted on from there. */
   mark: z.int().positive().optional(),
 });
 

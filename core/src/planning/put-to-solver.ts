@@ -57,7 +57,7 @@ function spansOf(template: PieceTemplate, way: Way, made: readonly MadeWay[]): r
   const sections = template[way];
   const marks = [
     { mark: 0, at: zero },
-    ...[...here.marks].sort((a, b) => a.mark - b.mark),
+    ...here.marks.filter(({ mark }) => mark < sections.length).sort((a, b) => a.mark - b.mark),
     { mark: sections.length, at: here.cut },
   ];
   return marks.slice(1).map(({ mark, at }, i): Span => {
@@ -189,17 +189,17 @@ function chainMarks(solution: MarksSolution, id: string): ChainMarks {
 /** The marks across a piece, with those of rows that are scored elsewhere than the rest. */
 function acrossMarks(
   solution: MarksSolution,
-  { id, alsoAcross }: PieceTemplate,
+  { id, across: sections, alsoAcross }: PieceTemplate,
   size: SizeOf,
   tools: MarkTools,
 ): ChainMarks {
   const across = chainMarks(solution, `${id} across`);
   if (!alsoAcross) return across;
-  const more = alsoAcross(size).map((position): ScoreReading => {
+  const more = alsoAcross(size).map((position, i): ScoreReading => {
     const fromEnd = minus(across.cut, position);
     const reading = smallest(position, fromEnd);
     return {
-      index: 0,
+      index: sections.length + i,
       position,
       from: reading === position ? 'start' : 'end',
       reading,
@@ -299,7 +299,7 @@ function withFits(
       ...fit,
       came: times(solution.gaps.get(fitName(fit)) ?? zero, fit.opens ?? 1),
     })),
-    ...(frame.settledFits ?? []),
+    ...(frame.settledFits?.(size) ?? []),
   ];
   return { frame, solution, fits };
 }

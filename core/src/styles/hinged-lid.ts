@@ -3,29 +3,24 @@ import { wallFor, hingedSidesGap, hingedFrontGap, levelGap } from '../gaps/index
 import type { Section } from '../marks/index.ts';
 import { vector } from '../fold/index.ts';
 import {
-  columnScore,
-  columnSlit,
-  drawGrid,
   floorSections,
   leastWall,
   lidWallTarget,
   lies,
   marksWindow,
   roomOf,
-  rowScore,
-  rowSlit,
   section,
   sectionsOver,
   sitting,
   tabLayers,
   wideEnoughForTabs,
-  tabTaper,
-  thumbRadius,
-  valley,
   trayInside,
   type SizeOf,
   type StyleAnswer,
   type StyleBrief,
+  drawHingedBox,
+  hingedStages,
+  type HingedBox,
 } from '../forms/index.ts';
 import {
   half,
@@ -42,7 +37,6 @@ import {
   type Length,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
-import type { Cutout, CutoutUse, Spot } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf, whether } from './options.ts';
 
@@ -59,170 +53,16 @@ function stepFor(over: Length, mark: Length): Length {
   return largest(least, roundToGrid(half(plus(over, hingedSidesGap.target)), mark));
 }
 
-const stages = { tabs: 0, sides: 1, fronts: 2, lip: 3, gift: 4, lid: 5 } as const;
+/** How many sections the piece has across: the folds of the lid's side walls are counted on from there. */
+const acrossSections = 3;
 
-/** A corner tab by its hinge and its free end: two wedges and what would be too long. */
-interface Tab {
-  readonly left: Length;
-  readonly right: Length;
-  readonly hinge: Length;
-  readonly free: Length;
-}
-
-function tabCutouts({ left, right, hinge, free }: Tab, longest: Length): readonly Cutout[] {
-  const inset = tabTaper(minus(right, left));
-  const away = free > hinge ? 1 : -1;
-  const length = times(minus(free, hinge), away);
-  const at = (x: Length, y: Length): Spot => ({ x, y });
-  const wedge = (x: Length, inward: Length): Cutout => ({
-    shape: 'trim',
-    use: 'tab',
-    corners: [at(x, hinge), at(x, free), at(plus(x, inward), free)],
-  });
-  const wedges = [wedge(left, inset), wedge(right, times(inset, -1))];
-  if (length <= longest) return wedges;
-  const end = plus(hinge, times(longest, away));
-  return [
-    ...wedges,
-    {
-      shape: 'trim',
-      use: 'tab',
-      corners: [at(left, end), at(right, end), at(right, free), at(left, free)],
-    },
-  ];
-}
-
-interface Ids {
-  readonly wall: string;
-  readonly across: string;
-  readonly deep: string;
-  /** How far the lid's side walls stand outside the base's, fold to fold. */
-  readonly step: Length;
-  readonly lidDeep: string;
-  readonly lidWall: string;
-  readonly spine: string;
-  /** Turned in behind the lid's front, where there is one. */
-  readonly lip: string | undefined;
-}
-
-/** Straight-sided waste from one corner to the opposite one. */
-function waste(use: CutoutUse, from: Spot, to: Spot): Cutout {
-  return {
-    shape: 'trim',
-    use,
-    corners: [from, { x: to.x, y: from.y }, to, { x: from.x, y: to.y }],
-  };
-}
-
-function drawHinged(ids: Ids, size: SizeOf, { thumbNotch, front }: Options) {
-  const wall = size(ids.wall);
-  const { step } = ids;
-  const side = minus(wall, step);
-  const across = size(ids.across);
-  const lidWall = size(ids.lidWall);
-  const lip = ids.lip === undefined ? [] : [size(ids.lip)];
-  // Rows are counted from the lid's front; a lip stands before it.
-  const row = (line: number) => line + lip.length;
-  const columns = [side, step, across, step, side];
-  const rows = [...lip, lidWall, size(ids.lidDeep), size(ids.spine), size(ids.deep), wall];
-  const whole = plus(...columns);
-  const y = (line: number) => plus(zero, ...rows.slice(0, row(line)));
-  const radius = smallest(thumbRadius(across, lidWall), times(across, 1 / 8));
-  const longest = minus(half(across), thumbNotch ? radius : zero, millimetres(0.8));
-  const spare = minus(side, lidWall);
-  const curve =
-    front === 'curved' ? smallest(millimetres(10), times(lidWall, 0.5), times(across, 0.3)) : zero;
-  const mirrored = (left: Length, right: Length) => [
-    { left, right },
-    { left: minus(whole, right), right: minus(whole, left) },
-  ];
-  const lidTabs = mirrored(plus(spare, curve), side);
-  const tabs: readonly Tab[] = [
-    ...lidTabs.map((x) => ({ ...x, hinge: y(1), free: y(0) })),
-    ...mirrored(zero, wall).map((x) => ({ ...x, hinge: y(3), free: y(2) })),
-    ...mirrored(zero, wall).map((x) => ({ ...x, hinge: y(4), free: y(5) })),
-  ];
-  // The lid's side walls are no deeper than its front.
-  const strips =
-    spare === 0
-      ? []
-      : mirrored(zero, spare).map(({ left, right }) =>
-          waste('lid side', { x: left, y: y(0) }, { x: right, y: y(2) }),
-        );
-  // Behind a curved corner no tab may show.
-  const curves =
-    curve === 0
-      ? []
-      : [
-          ...mirrored(spare, plus(spare, curve)).map(({ left, right }) =>
-            waste('tab', { x: left, y: y(0) }, { x: right, y: y(1) }),
-          ),
-          ...[side, minus(whole, side)].map((x): Cutout => ({
-            shape: 'corner',
-            use: 'lid front',
-            at: { x, y: y(0) },
-            along: x === side ? curve : times(curve, -1),
-            down: curve,
-          })),
-        ];
-  // A lip is drawn in, so that it clears the lid's sides as it is turned in.
-  const lipEnds = lip.flatMap((depth) => {
-    const inset = smallest(depth, times(across, 1 / 5));
-    return [
-      { from: side, to: plus(side, inset) },
-      { from: minus(whole, side), to: minus(whole, side, inset) },
-    ].map(({ from, to }): Cutout => ({
-      shape: 'trim',
-      use: 'lip',
-      corners: [
-        { x: from, y: zero },
-        { x: to, y: zero },
-        { x: from, y: depth },
-      ],
-    }));
-  });
-  const shallow = lip.map((depth) => times(depth, 0.8));
-  const middle = { x: half(whole), y: y(0) };
-  // Through a lip and the front at once it is punched on their fold.
-  const bite: Cutout =
-    lip.length > 0
-      ? { shape: 'hole', use: 'thumb notch', centre: middle, radius: smallest(radius, ...shallow) }
-      : { shape: 'notch', use: 'thumb notch', centre: middle, radius, edge: 'top' };
-  return drawGrid({
-    columns,
-    rows,
-    picture: [...lip.map(() => '.rrr.'), 'twwwt', 'wlllw', 'ttwtt', 'wwfww', 'ttwtt'],
-    lines: [
-      ...lip.map(() => rowScore(1, 1, 4, valley(180, stages.lip))),
-      ...[1, 4].flatMap((line) => [
-        columnSlit(line, row(0), row(1)),
-        columnScore(line, row(1), row(2), valley(90, stages.sides)),
-      ]),
-      ...[2, 3].flatMap((line) => [
-        columnSlit(line, row(2), row(3)),
-        columnScore(line, row(3), row(4), valley(90, stages.sides)),
-        columnSlit(line, row(4), row(5)),
-      ]),
-      rowScore(row(1), 0, 1, valley(90, stages.tabs)),
-      rowScore(row(1), 1, 4, valley(90, stages.fronts)),
-      rowScore(row(1), 4, 5, valley(90, stages.tabs)),
-      rowSlit(row(2), 0, 2),
-      rowScore(row(2), 2, 3, valley(90, stages.lid)),
-      rowSlit(row(2), 3, 5),
-      ...[row(3), row(4)].flatMap((line) => [
-        rowScore(line, 0, 2, valley(90, stages.tabs)),
-        rowScore(line, 2, 3, valley(90, stages.fronts)),
-        rowScore(line, 3, 5, valley(90, stages.tabs)),
-      ]),
-    ],
-    cutouts: [
-      ...tabs.flatMap((tab) => tabCutouts(tab, longest)),
-      ...strips,
-      ...curves,
-      ...lipEnds,
-      ...(thumbNotch ? [bite] : []),
-    ],
-  });
+/** Where the folds of the lid's side walls are scored already, each from its own edge and from the left one. */
+function lidSidesMade({ made }: StyleBrief<Options>) {
+  const here = made.find(({ piece, way }) => piece === 'box' && way === 'across');
+  const at = (mark: number) => here?.marks.find((each) => each.mark === mark)?.at;
+  const [left, right] = [at(acrossSections), at(acrossSections + 1)];
+  const fromRight = here && right !== undefined ? minus(here.cut, right) : undefined;
+  return { left, right, furthestIn: largest(left ?? zero, fromRight ?? zero) };
 }
 
 function answer(asked: StyleBrief<Options>): StyleAnswer {
@@ -232,13 +72,21 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
   const floor = floorSections(brief, 'base', card, layers);
   const { high } = brief.inside;
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
+  // The lid's side walls fold outside the base's.
+  const scored = lidSidesMade(brief);
+  const beyondLid = plus(scored.furthestIn, millimetres(0.3));
   const wall = section(brief, 'base wall', {
-    least: needed(high.least),
-    target: needed(high.target),
+    least: largest(needed(high.least), beyondLid),
+    target: largest(needed(high.target), beyondLid),
   });
   // Beside the base's walls and the lid's own card, its tabs lie behind its front.
   const over = times(card, 2);
   const step = stepFor(over, brief.kit.trimmer.step);
+  // Scored already, they lie where they lie.
+  const lidSides = (size: SizeOf): readonly [Length, Length] => [
+    scored.left ?? minus(size(wall.id), step),
+    scored.right ?? plus(size(wall.id), size(floor.across), step),
+  ];
   const hasLip = brief.options.front === 'lip';
   const overFront = hasLip ? plus(over, card) : over;
   const lidFloor = sectionsOver(brief, 'lid', {
@@ -265,11 +113,11 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
       })
     : undefined;
   const lidDeep: Section = { ...lidFloor.byDirection.deep, id: 'lid deep' };
-  const ids: Ids = {
+  const ids: HingedBox = {
     wall: wall.id,
     across: floor.across,
     deep: floor.deep,
-    step,
+    lidSides,
     lidDeep: lidDeep.id,
     lidWall: lidWall.id,
     spine: spine.id,
@@ -288,12 +136,9 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
           paper: 0,
           copies: 1,
           across: [wall.id, floor.across, wall.id],
-          alsoAcross: (size) => {
-            const side = minus(size(wall.id), step);
-            return [side, plus(size(wall.id), size(floor.across), step)];
-          },
+          alsoAcross: lidSides,
           down: [...(lip ? [lip.id] : []), lidWall.id, lidDeep.id, spine.id, floor.deep, wall.id],
-          draw: (size) => drawHinged(ids, size, brief.options),
+          draw: (size) => drawHingedBox(ids, size, brief.options),
         },
       ],
       fits: [
@@ -316,14 +161,22 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
           gap: levelGap,
         },
       ],
-      settledFits: [
-        {
-          ...closes,
-          direction: 'across',
-          came: minus(times(step, 2), over),
-          gap: hingedSidesGap,
-        },
-      ],
+      settledFits: (size) => {
+        const [left, right] = lidSides(size);
+        // The spine holds the lid where it is, so each side goes over its own wall.
+        const outward = [
+          minus(size(wall.id), left),
+          minus(right, size(wall.id), size(floor.across)),
+        ] as const;
+        return [
+          {
+            ...closes,
+            direction: 'across',
+            came: minus(times(smallest(...outward), 2), over),
+            gap: hingedSidesGap,
+          },
+        ];
+      },
       smaller: [
         { less: wall.id, more: spine.id, by: zero },
         { less: lidWall.id, more: wall.id, by: step },
@@ -336,8 +189,11 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
         // So close to its hinge that there is card, however short a tab was cut.
         const close = (id: string) => Math.min(0.01, 0.5 / toMillimetres(size(id)));
         // A tab of the lid is no wider than its wall, and hangs at the inner edge of the side.
-        const side = toMillimetres(minus(size(wall.id), step));
-        const beside = Math.min(0.05, (0.2 * toMillimetres(size(lidWall.id))) / side);
+        const [left, right] = lidSides(size);
+        const sides = [left, minus(plus(size(wall.id), size(floor.across), size(wall.id)), right)];
+        const beside = Math.min(
+          ...sides.map((side) => Math.min(0.05, (0.2 * size(lidWall.id)) / side)),
+        );
         const [front, back, under] = [
           1 - close(lidWall.id),
           3 - close(spine.id),
@@ -380,7 +236,7 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
                 : []),
             ],
             cavity: roomOf(inside),
-            giftEnters: stages.gift,
+            giftEnters: hingedStages.gift,
           },
         };
       },
