@@ -1,6 +1,15 @@
 import type { z } from 'zod';
 import type { Sheet } from '../paper/index.ts';
-import { formatWithUnit, lengthSchema, type Length, type Unit } from '../length/index.ts';
+import {
+  formatWithUnit,
+  inchFraction,
+  lengthSchema,
+  millimetres,
+  roundDown,
+  roundUp,
+  type Length,
+  type Unit,
+} from '../length/index.ts';
 
 /** Something that stands in the way of a plan: which field, what is wrong, and the way out. */
 export interface Problem {
@@ -43,10 +52,16 @@ function isLengthIssue(issue: z.core.$ZodIssue): boolean {
   return 'origin' in issue && (issue.origin === 'int' || issue.origin === 'number');
 }
 
-/** A limit as a length on the ruler; a number that no ruler has is told as it is. */
-function limitInWords(limit: number | bigint, unit: Unit): string {
+/** How a limit is rounded to a mark that the ruler has: so that what is told is inside it. */
+type LimitRounding = typeof roundUp | typeof roundDown;
+
+/** A limit as a length on the maker's ruler; a number that no ruler has is told as it is. */
+function limitInWords(limit: number | bigint, unit: Unit, round: LimitRounding): string {
   const parsed = lengthSchema.safeParse(Number(limit));
-  return parsed.success ? formatWithUnit(parsed.data, unit) : `${String(limit)} nanometres`;
+  if (!parsed.success) return `${String(limit)} nanometres`;
+  const marks = unit === 'inch' ? [inchFraction(1, 16), inchFraction(1, 64)] : [millimetres(0.01)];
+  const told = marks.map((mark) => round(parsed.data, mark)).find((length) => length > 0);
+  return formatWithUnit(told ?? parsed.data, unit);
 }
 
 function explain(issue: z.core.$ZodIssue, path: string, unit: Unit): string {
@@ -54,9 +69,9 @@ function explain(issue: z.core.$ZodIssue, path: string, unit: Unit): string {
   if (issue.code === 'custom' || issue.message.endsWith('.')) return issue.message;
   const name = nameOfField(path);
   if (issue.code === 'too_small' && isLengthIssue(issue))
-    return `${name} must be at least ${limitInWords(issue.minimum, unit)}. Type a larger one.`;
+    return `${name} must be at least ${limitInWords(issue.minimum, unit, roundUp)}. Type a larger one.`;
   if (issue.code === 'too_big' && isLengthIssue(issue))
-    return `${name} can be at most ${limitInWords(issue.maximum, unit)}. Type a smaller one.`;
+    return `${name} can be at most ${limitInWords(issue.maximum, unit, roundDown)}. Type a smaller one.`;
   if (issue.code === 'invalid_value')
     return `${name} must be ${issue.values.map((value) => `“${String(value)}”`).join(' or ')}.`;
   if (issue.code === 'invalid_type')

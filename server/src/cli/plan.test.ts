@@ -49,7 +49,9 @@ describe('the command line', () => {
   it('writes a FOLD file for each piece, and prints what the folding proves', () => {
     const done = run(['-', '--check', '--fold', 'folds'], JSON.stringify(request));
     expect(done.status).toBe(0);
-    expect(done.stdout).toMatch(/^closing: holds\nstacks: holds\ncrossing: holds\ncavity: holds/);
+    expect(done.stdout).toMatch(
+      /^closing: holds\nturning: holds\nstacks: holds\nlying: holds\ncrossing: holds\nopening: holds\ncavity: holds/,
+    );
     expect(done.stdout).toContain('lid over base: holds, 0.39 mm');
     expect(readdirSync(join(folder, 'folds')).sort()).toEqual(['base.fold', 'lid.fold']);
     const fold: unknown = JSON.parse(readFileSync(join(folder, 'folds', 'base.fold'), 'utf8'));

@@ -4,18 +4,25 @@ import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import {
   checkFolding,
+  cutSizeOf,
+  cutUnit,
   foldFile,
   foldingBox,
+  formatSize,
   outermostPoints,
   paperFor,
   planBox,
-  planRequestSchema,
   problemsFrom,
   projectDocumentSchema,
   type Plan,
   type PlanRequest,
+  type Problem,
+  type Unit,
+  unitSchema,
 } from '@rangoli/core';
+import { z } from 'zod';
 import { Complaint, complainingly } from '../complaint.ts';
+import { completeRequest } from './short-request.ts';
 
 interface Asked {
   readonly title: string;
@@ -40,28 +47,51 @@ function readAsked(file: string): Asked {
     if (error instanceof Complaint) throw error;
     throw new Complaint(`${file} is not JSON. Give a plan request or a project.`);
   }
-  const isProject = typeof content === 'object' && content !== null && 'box' in content;
-  const parsed = isProject
-    ? projectDocumentSchema.safeParse(content)
-    : planRequestSchema.safeParse(content);
-  if (!parsed.success)
-    throw new Complaint(
-      problemsFrom(parsed.error, 'mm')
-        .slice(0, 5)
-        .map(({ field, message }) => `${field}: ${message}`)
-        .join('\n'),
-    );
-  return 'box' in parsed.data
-    ? { title: parsed.data.name, request: parsed.data.box }
-    : { title: 'Box', request: parsed.data };
+  if (typeof content === 'object' && content !== null && 'box' in content) {
+    const parsed = projectDocumentSchema.safeParse(content);
+    if (parsed.success) return { title: parsed.data.name, request: parsed.data.box };
+    throw complaintOf(problemsFrom(parsed.error, unitOf(content.box)));
+  }
+  const completed = completeRequest(content);
+  if (!completed.ok) throw complaintOf(completed.problems);
+  return { title: 'Box', request: completed.request };
+}
+
+/** The unit that a request is written in, however little else of it is right. */
+function unitOf(box: unknown): Unit {
+  const { unit } = z
+    .object({ unit: unitSchema.catch('mm') })
+    .catch({ unit: 'mm' })
+    .parse(box);
+  return unit;
+}
+
+function complaintOf(problems: readonly Problem[]): Complaint {
+  return new Complaint(
+    problems
+      .slice(0, 5)
+      .map(({ field, message }) => `${field}: ${message}`)
+      .join('\n'),
+  );
 }
 
 function planned(request: PlanRequest): Plan {
   const result = planBox(request);
   if (result.ok) return result.plan;
-  throw new Complaint(
-    result.problems.map(({ field, message }) => `${field}: ${message}`).join('\n'),
-  );
+  throw complaintOf(result.problems);
+}
+
+/** A plan as it is printed: each piece with the size that it is cut to, in words too. */
+function printed(plan: Plan, { kit }: PlanRequest) {
+  const pieces = plan.pieces.map(({ grid, ...piece }) => {
+    const { width, height } = cutSizeOf(grid);
+    return {
+      ...piece,
+      cut: { width, height, said: formatSize(width, height, cutUnit(kit)) },
+      grid,
+    };
+  });
+  return { ...plan, pieces };
 }
 
 function writeFolds(directory: string, title: string, plan: Plan): void {
@@ -81,7 +111,16 @@ function check(plan: Plan, request: PlanRequest): boolean {
     plan.assembly,
   );
   const faults = checkFolding(box, outermostPoints(plan.gift));
-  const checks = ['closing', 'stacks', 'crossing', 'cavity', 'gift'] as const;
+  const checks = [
+    'closing',
+    'turning',
+    'stacks',
+    'lying',
+    'crossing',
+    'opening',
+    'cavity',
+    'gift',
+  ] as const;
   for (const about of checks) {
     const found = faults.filter((fault) => fault.about === about);
     console.log(
@@ -115,7 +154,7 @@ function main(): void {
   if (values.fold !== undefined) writeFolds(values.fold, title, plan);
   if (values.check) {
     if (!check(plan, request)) process.exitCode = 1;
-  } else console.log(JSON.stringify(plan, null, 2));
+  } else console.log(JSON.stringify(printed(plan, request), null, 2));
 }
 
 await complainingly(() => Promise.resolve().then(main));
