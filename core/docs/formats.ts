@@ -117,7 +117,7 @@ export function formatsPage(): string {
     '',
     '## FOLD',
     '',
-    'FOLD 1.2, one file a piece, flat with its drawn face up: `vertices_coords` in millimetres, `edges_vertices`, `edges_assignment` (B border, M mountain, V valley, F flat, C slit), `edges_foldAngle` in degrees in the closed box, `faces_vertices`. What is cut away is absent.',
+    'FOLD 1.2, one file a piece, flat with its drawn face up: `vertices_coords` in millimetres, `edges_vertices`, `edges_assignment` (B border, M mountain, V valley, F flat, C slit, J a join from a face to an opening in it), `edges_foldAngle` in degrees in the closed box, `faces_vertices`. What is cut away is absent.',
     '',
     '## One request for each kind of box',
     '',

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cutSizeOf, foldFile, foldFileSchema, planBox, toMillimetres } from '../index.ts';
+import { casesWanted } from '../testing/cases.ts';
 import { anyRequest } from '../testing/requests.ts';
 
 describe('a piece as a FOLD file', () => {
   it('is a planar pattern of faces, edges and angles that agree with one another', () => {
+    let openings = 0;
     fc.assert(
       fc.property(anyRequest, fc.string(), (request, title) => {
         const result = planBox(request);
@@ -37,16 +39,50 @@ describe('a piece as a FOLD file', () => {
             });
             expect(area).toBeGreaterThan(0);
           }
+          // What is punched out is no card.
+          const inside = ([x, y]: readonly [number, number]) =>
+            faces.filter((ring) => {
+              const crossed = ring.filter((at, i) => {
+                const [ax = 0, ay = 0] = points[at] ?? [];
+                const [bx = 0, by = 0] = points[ring[(i + 1) % ring.length] ?? at] ?? [];
+                return ay > y !== by > y && ax + ((y - ay) / (by - ay)) * (bx - ax) > x;
+              });
+              return crossed.length % 2 === 1;
+            }).length;
+          for (const cutout of piece.grid.cutouts)
+            if (cutout.shape === 'hole') {
+              openings++;
+              const { x, y } = cutout.centre;
+              expect(inside([toMillimetres(x), -toMillimetres(y)])).toBe(0);
+            }
+          // No join runs across a line.
+          const sideOf = ([a, b]: readonly [number, number], at: number) => {
+            const [[ax, ay] = [0, 0], [bx, by] = [0, 0], [x, y] = [0, 0]] = [
+              points[a],
+              points[b],
+              points[at],
+            ];
+            return Math.sign(Math.round(1e6 * ((bx - ax) * (y - ay) - (by - ay) * (x - ax))));
+          };
+          const parts = (one: readonly [number, number], other: readonly [number, number]) =>
+            sideOf(one, other[0]) * sideOf(one, other[1]) < 0;
+          edges.forEach((join, i) => {
+            if (file.edges_assignment[i] !== 'J') return;
+            expect(edges.filter((edge) => parts(join, edge) && parts(edge, join))).toEqual([]);
+          });
+          const has = (assignment: 'C' | 'J') => file.edges_assignment.includes(assignment);
+          expect(file.frame_attributes).toContain(has('C') ? 'cuts' : 'noCuts');
+          expect(file.frame_attributes).toContain(has('J') ? 'joins' : 'noJoins');
           file.edges_assignment.forEach((assignment, i) => {
             const angle = file.edges_foldAngle[i] ?? 0;
-            // Borders have card on one side, or bound an opening; all others have it on both.
-            if (assignment === 'B') expect(uses[i]).toBeLessThanOrEqual(1);
-            else expect(uses[i]).toBe(2);
+            // Borders have card on one side, those of openings too; all others have it on both.
+            expect(uses[i]).toBe(assignment === 'B' ? 1 : 2);
             expect(Math.sign(angle)).toBe(assignment === 'V' ? 1 : assignment === 'M' ? -1 : 0);
           });
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 120 },
     );
+    expect(openings).toBeGreaterThanOrEqual(casesWanted(10));
   });
 });

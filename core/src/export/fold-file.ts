@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { joinOpenings } from './join-openings.ts';
 import { subdivide, type Piece, type Subdivision, type SubdivisionEdge } from '../piece/index.ts';
 
 /** A crease pattern in the open FOLD format, version 1.2: flat, in millimetres, y upwards. */
@@ -12,7 +13,7 @@ export const foldFileSchema = z.object({
   frame_unit: z.literal('mm'),
   vertices_coords: z.array(z.tuple([z.number(), z.number()])),
   edges_vertices: z.array(z.tuple([z.number(), z.number()])),
-  edges_assignment: z.array(z.enum(['B', 'M', 'V', 'F', 'C'])),
+  edges_assignment: z.array(z.enum(['B', 'M', 'V', 'F', 'C', 'J'])),
   edges_foldAngle: z.array(z.number()),
   faces_vertices: z.array(z.array(z.number())),
 });
@@ -39,8 +40,8 @@ function rounded(value: number): number {
 
 /**
  * A piece as FOLD 1.2, its drawn face up. What is cut away is absent. Angles are those of the closed box in
- * degrees, valleys above zero. A face with an opening in it is given by its outer ring, and the opening's
- * edges are borders.
+ * degrees, valleys above zero. A face with openings in it is one ring that runs along a join to each of them,
+ * round it and back.
  */
 export function foldFile(title: string, piece: Piece): FoldFile {
   const map = subdivide(piece.grid);
@@ -48,29 +49,52 @@ export function foldFile(title: string, piece: Piece): FoldFile {
   const used = [...new Set(edges.flatMap(({ from, to }) => [from, to]))];
   const renumbered = new Map(used.map((corner, i) => [corner, i]));
   const at = (corner: number) => renumbered.get(corner) ?? 0;
+  const place = (corner: number) => {
+    const { x, y } = map.corners[corner] ?? { x: 0, y: 0 };
+    return { x, y: -y };
+  };
+  // FOLD lists corners anticlockwise seen from above; ours run clockwise.
+  const faces = map.faces
+    .filter(({ role }) => role !== 'waste')
+    .map(({ corners, holes }) =>
+      joinOpenings(
+        [...corners].reverse(),
+        holes.map((hole) => [...hole].reverse()),
+        place,
+      ),
+    );
+  const joins = faces.flatMap((face) => face.joins);
+  const assignments = [
+    ...edges.map((edge) => assignmentOf(edge, keptFaces(map, edge))),
+    ...joins.map((): Assignment => 'J'),
+  ];
   return {
     file_spec: 1.2,
     file_creator: 'Rangoli',
     file_title: title,
     frame_title: piece.name,
     frame_classes: ['creasePattern'],
-    frame_attributes: ['2D', 'cuts', 'nonSelfTouching'],
+    frame_attributes: [
+      '2D',
+      assignments.includes('C') ? 'cuts' : 'noCuts',
+      joins.length > 0 ? 'joins' : 'noJoins',
+      'nonSelfTouching',
+    ],
     frame_unit: 'mm',
     vertices_coords: used.map((corner) => {
-      const { x, y } = map.corners[corner] ?? { x: 0, y: 0 };
-      return [rounded(x), rounded(-y)];
+      const { x, y } = place(corner);
+      return [rounded(x), rounded(y)];
     }),
-    edges_vertices: edges.map(({ from, to }) => [at(from), at(to)]),
-    edges_assignment: edges.map((edge) => assignmentOf(edge, keptFaces(map, edge))),
-    edges_foldAngle: edges.map((edge) => {
-      const assignment = assignmentOf(edge, keptFaces(map, edge));
+    edges_vertices: [
+      ...edges.map(({ from, to }): [number, number] => [at(from), at(to)]),
+      ...joins.map(([from, to]): [number, number] => [at(from), at(to)]),
+    ],
+    edges_assignment: assignments,
+    edges_foldAngle: assignments.map((assignment, i) => {
       if (assignment !== 'V' && assignment !== 'M') return 0;
-      const angle = edge.fold?.angle ?? 0;
+      const angle = edges[i]?.fold?.angle ?? 0;
       return rounded(assignment === 'V' ? angle : -angle);
     }),
-    // FOLD lists corners anticlockwise seen from above; ours run clockwise.
-    faces_vertices: map.faces
-      .filter(({ role }) => role !== 'waste')
-      .map(({ corners }) => [...corners].reverse().map(at)),
+    faces_vertices: faces.map(({ ring }) => ring.map(at)),
   };
 }
