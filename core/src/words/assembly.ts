@@ -168,8 +168,12 @@ function threadSentences({ what, cutouts: { length } }: ThreadOperation): readon
         `Bend a wire to a handle. Push its ends through ${holes} from the outside.`,
         'Curl them up on the inside.',
       ];
-    case 'ribbon':
-      return [`Thread a ribbon through ${holes}, draw it together and tie it.`];
+    case 'ribbon': {
+      // More than four are those of fins and of what is folded in between them.
+      const places =
+        length > 4 ? 'the holes, in both places where they lie over one another' : holes;
+      return [`Thread a ribbon through ${places}, draw it together and tie it.`];
+    }
     case 'brad':
       return [`Push the brad through ${holes} and spread its legs.`];
     case 'tongue':
