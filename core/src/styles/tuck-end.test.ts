@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { casesWanted } from '../testing/cases.ts';
 import { at, everyBox } from '../testing/plans.ts';
 
 describe('a tuck-end box', () => {
@@ -29,5 +30,31 @@ describe('a tuck-end box', () => {
       // With the tab in its way there is no notch for a thumb.
       expect(cutouts('box', 'thumb notch')).toHaveLength(0);
     });
+  });
+
+  it('has a window that no flap shuts and no notch runs into', () => {
+    let seen = 0;
+    everyBox(
+      'tuck-end',
+      ({ grid, cutouts, choice: { options } }) => {
+        const [window] = cutouts('box', 'window');
+        if (window?.shape !== 'hole') return;
+        const { rows } = grid('box');
+        const [tuck, lid, wall] = [at(rows, 0), at(rows, 1), at(rows, 2)];
+        const [from, to] = [tuck + lid, tuck + lid + wall];
+        const [upper, lower] = [window.centre.y - window.radius, window.centre.y + window.radius];
+        // With a tab to hang it by, the flaps tuck in behind the back.
+        const flap = options.hangTab ? 0 : tuck;
+        expect(upper).toBeGreaterThan(from + flap);
+        expect(lower).toBeLessThan(to - (options.bottom === 'tucked' ? flap : 0));
+        expect(2 * window.radius).toBeGreaterThan(5e6);
+        const [notch] = cutouts('box', 'thumb notch');
+        if (notch?.shape !== 'notch') return;
+        seen++;
+        expect(upper).toBeGreaterThan(notch.centre.y + notch.radius);
+      },
+      150,
+    );
+    expect(seen).toBeGreaterThanOrEqual(casesWanted(5));
   });
 });

@@ -11,6 +11,7 @@ import {
   tuckedPanel,
   tuckFit,
   tuckFlap,
+  thumbRadius,
   tuckRoom,
   tubeStages,
   type SizeOf,
@@ -49,22 +50,38 @@ const apart = millimetres(1);
 /** A window smaller than this shows nothing. */
 const leastWindow = millimetres(6);
 
-/** What lies behind the front: how many flaps tuck in there, and so how much of it is left for a window. */
+/** What a front of a box has to hold: flaps that tuck in behind it, a notch in its edge, a window. */
 interface Front {
+  /** How many flaps tuck in behind one wall, this one or the one that faces it. */
   readonly flaps: number;
+  /** How deep a notch is in a wall so high; none where that is in the other wall. */
+  readonly notch: (wall: Length) => Length;
+  /** Whether there is a window in the wall that the flaps tuck in behind. */
   readonly window: boolean;
 }
 
-/** How long the flaps behind a front so high may be. */
-function roomForTucks(wall: Length, { flaps, window }: Front): Length {
-  if (flaps === 0) return wall;
-  const taken = window ? plus(leastWindow, apart) : zero;
-  return times(minus(wall, taken, times(apart, flaps - 1)), 1 / flaps);
+/** How long the flaps may be that tuck in behind a wall so high; none where there is no room for them. */
+function roomForTucks(wall: Length, { flaps, notch, window }: Front): Length | undefined {
+  const taken = plus(times(apart, flaps - 1), window ? plus(leastWindow, apart) : zero);
+  const each = times(minus(wall, taken), 1 / flaps);
+  // The notch takes as much of the wall as the upper flap, or more.
+  const underNotch = minus(wall, window ? plus(leastWindow, apart) : zero, notch(wall), apart);
+  const room = flaps > 1 ? smallest(each, underNotch) : each;
+  const isShut = window && underNotch < 0;
+  return room < leastTuck || isShut ? undefined : room;
 }
 
-function tooLow(brief: StyleBrief<unknown>, lowest: Length, wall: Length): StyleAnswer {
+/** The lowest wall that has room for all of it, to a quarter of a millimetre. */
+function lowestWall(from: Length, front: Front): Length {
+  const step = millimetres(0.25);
+  let wall = from;
+  while (roomForTucks(wall, front) === undefined) wall = plus(wall, step);
+  return wall;
+}
+
+function tooLow(brief: StyleBrief<unknown>, more: Length): StyleAnswer {
   const { step, unit } = brief.kit.trimmer;
-  const nearest = roundUp(plus(brief.gift.high, minus(lowest, wall)), step);
+  const nearest = roundUp(plus(brief.gift.high, more), step);
   return {
     ok: false,
     refusal: {
@@ -82,22 +99,23 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   // Inside a tucked end lie half its lid and the dust flaps.
   const ends = { bottom: isTucked ? 3 : 1, top: 3 };
   const card = paperFor(brief.papers, 0).thickness;
-  const behind = isTucked ? 2 : 1;
-  const front: Front = { flaps: hangTab ? 0 : behind, window };
+  const flaps = isTucked ? 2 : 1;
   const tube = giftTube(brief, 'box', ends, {
     linedWith: tuckRoom(card),
-    lowest: largest(leastWall, plus(times(leastTuck, behind), times(apart, behind - 1))),
+    lowest: largest(leastWall, lowestWall(leastWall, { flaps, notch: () => zero, window: false })),
   });
-  const room = smallest(
-    roomForTucks(tube.wall.least, { flaps: behind, window: false }),
-    roomForTucks(tube.wall.least, front),
-  );
-  if (room < leastTuck)
-    return tooLow(
-      brief,
-      plus(tube.wall.least, times(minus(leastTuck, room), behind)),
-      tube.wall.least,
-    );
+  const notchIn = (across: Length, wall: Length) =>
+    thumbNotch && !hangTab ? thumbRadius(across, wall) : zero;
+  const widest = tube.panels.floor.byDirection.across.most;
+  // With a tab at the back the flaps tuck in behind that, and leave the front to the window.
+  const front: Front = {
+    flaps,
+    notch: (wall) => notchIn(widest, wall),
+    window: window && !hangTab,
+  };
+  const { least: high } = tube.wall;
+  const room = roomForTucks(high, front);
+  if (room === undefined) return tooLow(brief, minus(lowestWall(high, front), high));
   const { floor } = tube.panels;
   const lid = tuckedPanel(brief, 'box lid', card);
   const tuck = tuckFlap(brief, 'box tuck', tube.wall.least, room);
@@ -116,8 +134,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const round = (size: SizeOf, top: Length): readonly Cutout[] => {
     const wall = size(tube.wall.id);
     // Behind the front the flaps reach so far down from its upper edge and up from its lower one.
-    const taken = front.flaps > 0 ? plus(size(tuck.id), apart) : zero;
-    const [from, to] = [taken, front.flaps > 1 ? minus(wall, taken) : wall];
+    const taken = front.window ? plus(size(tuck.id), apart) : zero;
+    const notch = notchIn(size(floor.across), wall);
+    const from = largest(taken, notch > 0 ? plus(notch, apart) : zero);
+    const to = flaps > 1 ? minus(wall, taken) : wall;
     return [
       {
         shape: 'hole',
@@ -128,7 +148,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         },
         radius: smallest(
           times(smallest(size(floor.across), wall), 0.28),
-          minus(half(minus(to, from)), front.flaps > 1 ? zero : half(apart)),
+          minus(half(minus(to, from)), flaps > 1 ? zero : half(apart)),
         ),
       },
     ];
