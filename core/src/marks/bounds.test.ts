@@ -262,11 +262,12 @@ describe('the least that two sections’ fits must cost', () => {
 });
 
 describe('costs', () => {
-  const parts = ['unfit', 'offGrid', 'shims', 'deviation', 'settings', 'size'] as const;
+  const parts = ['unfit', 'offGrid', 'shims', 'turns', 'deviation', 'settings', 'size'] as const;
   const anyCost: fc.Arbitrary<MarksCost> = fc.record({
     unfit: fc.nat(2),
     offGrid: fc.nat(2),
     shims: fc.nat(2),
+    turns: fc.nat(2),
     deviation: fc.nat(2),
     settings: fc.nat(2),
     size: fc.nat(2),

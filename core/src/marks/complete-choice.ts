@@ -2,7 +2,7 @@ import { nanometres } from '../length/index.ts';
 import { looseness } from './marks-cost.ts';
 import type { ProblemIndex } from './marks-index.ts';
 import type { ChainMarks, MarksCost, MarksProblem } from './marks-problem.ts';
-import { readChain } from './readings.ts';
+import { needsTurns, readChain } from './readings.ts';
 
 /** A complete choice: section values in the problem's order, how they are read, what they cost. */
 export interface BestMarks {
@@ -53,6 +53,7 @@ export function completeChoice(
       unfit,
       offGrid: readings.filter(({ onGroove }) => !onGroove).length,
       shims: readings.filter(({ shimmed }) => shimmed).length,
+      turns: chains.filter((chain) => needsTurns(chain, tools)).length,
       deviation,
       settings: new Set(readings.map(({ reading }) => reading)).size,
       size: chains.reduce((sum, { cut }) => sum + cut, 0),

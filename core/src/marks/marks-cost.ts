@@ -30,6 +30,7 @@ export function compareCosts(a: MarksCost, b: MarksCost): number {
     a.unfit - b.unfit ||
     a.offGrid - b.offGrid ||
     a.shims - b.shims ||
+    a.turns - b.turns ||
     a.deviation - b.deviation ||
     a.settings - b.settings ||
     a.size - b.size
@@ -40,6 +41,7 @@ export const noCost: MarksCost = {
   unfit: 0,
   offGrid: 0,
   shims: 0,
+  turns: 0,
   deviation: 0,
   settings: 0,
   size: 0,
@@ -51,6 +53,7 @@ export function addCosts(a: MarksCost, b: MarksCost): MarksCost {
     unfit: a.unfit + b.unfit,
     offGrid: a.offGrid + b.offGrid,
     shims: a.shims + b.shims,
+    turns: a.turns + b.turns,
     deviation: a.deviation + b.deviation,
     settings: a.settings + b.settings,
     size: a.size + b.size,

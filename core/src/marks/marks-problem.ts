@@ -110,6 +110,8 @@ export interface MarksCost {
   readonly offGrid: number;
   /** Scores for which the shim must be laid in. */
   readonly shims: number;
+  /** Pieces, one way, whose scores are read from either edge by turns: turned once, they would miss a groove. */
+  readonly turns: number;
   /** Weighted sum of deviations of sections and gaps from their targets, in nanometres. */
   readonly deviation: number;
   /** Different readings that the maker has to set. */

@@ -26,9 +26,9 @@ interface Candidate {
 /** How far beyond its budget a search goes that has found nothing: off the grooves something is found soon. */
 const lastResort = { onGrooves: 60, offGrooves: 1000 };
 
-/** Whether every score is on a groove as it is, so that only deviation is left to improve. */
-function isOnGrooves({ offGrid, shims }: MarksCost): boolean {
-  return offGrid === 0 && shims === 0;
+/** Whether every score is on a groove as it is, turned once at most, so that only deviation is left to improve. */
+function isOnGrooves({ offGrid, shims, turns }: MarksCost): boolean {
+  return offGrid === 0 && shims === 0 && turns === 0;
 }
 
 /**
@@ -187,8 +187,8 @@ export class MarksSearch {
     if (cost.offGrid === 0 && !this.#offGrooves) return true;
     const offGrid = this.#choice.surelyOffGrid(cost.offGrid);
     if (offGrid !== cost.offGrid) return offGrid < cost.offGrid;
-    // Fewer shims are better still, whatever they cost in deviation.
-    return cost.shims > 0 || deviation <= cost.deviation;
+    // Fewer shims are better still, and fewer turns, whatever they cost in deviation.
+    return cost.shims > 0 || cost.turns > 0 || deviation <= cost.deviation;
   }
 
   /**

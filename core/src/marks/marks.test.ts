@@ -32,7 +32,7 @@ function unfitOf(
 
 /** Below zero when the first cost is better: fits before grooves, grooves before card. */
 function compareCosts(one: MarksCost, other: MarksCost): number {
-  const parts = ['unfit', 'offGrid', 'shims', 'deviation', 'settings', 'size'] as const;
+  const parts = ['unfit', 'offGrid', 'shims', 'turns', 'deviation', 'settings', 'size'] as const;
   const differs = parts.find((part) => one[part] !== other[part]);
   return differs ? one[differs] - other[differs] : 0;
 }
@@ -70,6 +70,7 @@ function costOf(
   const figures = new Set<number>();
   let offGrid = 0;
   let shims = 0;
+  let turnings = 0;
   for (const chain of problem.chains) {
     const sizes = chain.sections.map(at);
     const cut = sizes.reduce((sum, each) => sum + each, 0);
@@ -80,10 +81,8 @@ function costOf(
       .map((_, i) => sizes.slice(0, i + 1).reduce((a, b) => a + b, 0));
     const readings = (from: readonly boolean[]) =>
       starts.map((start, i) => (from[i] || edges === 'first' ? start : cut - start));
-    const ways =
-      turns === 'one turn'
-        ? sizes.map((_, turn) => readings(starts.map((__, i) => i < turn)))
-        : eitherWay(starts.length).map(readings);
+    const turnedOnce = sizes.map((_, turn) => readings(starts.map((__, i) => i < turn)));
+    const ways = turns === 'one turn' ? turnedOnce : eitherWay(starts.length).map(readings);
     const isOn = (groove: number) => groove <= reach && groove % pitch === 0;
     const isShimmed = (reading: number) =>
       !isOn(reading) && shim !== undefined && isOn(reading + shim);
@@ -96,6 +95,9 @@ function costOf(
     );
     offGrid += off(best);
     shims += shimsIn(best);
+    // Turned once, as many are on grooves, or else the piece is turned for single scores.
+    const once = turnedOnce.some((way) => off(way) === off(best) && shimsIn(way) === shimsIn(best));
+    if (!once) turnings++;
     best.forEach((reading) => figures.add(reading));
   }
   const isMade = problem.spans.every(
@@ -113,6 +115,7 @@ function costOf(
     unfit: unfitOf(problem.fits, gaps, problem.lean),
     offGrid,
     shims,
+    turns: turnings,
     deviation:
       problem.sections.reduce(
         (sum, { target, weight }, i) => sum + weight * Math.abs((values[i] ?? 0) - target),
@@ -230,7 +233,7 @@ const smallProblem: fc.Arbitrary<MarksProblem> = fc
 
 /** The part of a cost that says whether the box is good: what fits, and what is scored along a ruler. */
 function toMake({ unfit, offGrid, shims }: MarksCost): MarksCost {
-  return { unfit, offGrid, shims, deviation: 0, settings: 0, size: 0 };
+  return { unfit, offGrid, shims, turns: 0, deviation: 0, settings: 0, size: 0 };
 }
 
 describe('the marks solver', () => {

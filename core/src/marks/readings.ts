@@ -50,3 +50,20 @@ export function readChain(id: string, sections: readonly Length[], tools: Reader
   });
   return { id, cut, scores };
 }
+
+/**
+ * Whether a chain whose scores are read so would miss grooves if it were turned once only: those before the turn
+ * read from the start, the others from the end.
+ */
+export function needsTurns({ cut, scores }: ChainMarks, tools: Readers): boolean {
+  if (tools.edges === 'first') return false;
+  const rankFrom = (from: Read['from'], position: Length) =>
+    rank[meansOf(from === 'start' ? position : minus(cut, position), tools)];
+  const best = scores.map(({ position, from }) => rankFrom(from, position));
+  const isAsGood = (turn: number) =>
+    scores.every(
+      ({ position }, i) => rankFrom(i < turn ? 'start' : 'end', position) <= (best[i] ?? 0),
+    );
+  for (let turn = 0; turn <= scores.length; turn++) if (isAsGood(turn)) return false;
+  return true;
+}
