@@ -112,6 +112,12 @@ li {
   line-height: 1.3;
 }
 
+section.small li {
+  flex-direction: row;
+  gap: 8px;
+  align-items: center;
+}
+
 .whole {
   fill: #f1f4f2;
   stroke: #a9bab3;
