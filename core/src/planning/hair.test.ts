@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { madeAsPlanned, nanometres, planBox, type PlanRequest } from '../index.ts';
+import { madeAsPlanned, nanometres, planBox, scoringMeans, type PlanRequest } from '../index.ts';
 import { casesWanted } from '../testing/cases.ts';
 import { anyRequest } from '../testing/requests.ts';
+import { snapMade } from './snap-made.ts';
 
 const ways = ['across', 'deep', 'high'] as const;
 
@@ -52,5 +53,35 @@ describe('a measure that misses a mark by less than a hundredth of a millimetre'
       { numRuns: 300 },
     );
     expect(met).toBeGreaterThanOrEqual(casesWanted(80));
+  });
+
+  it('is on it in what is cut and scored already, too', () => {
+    const least = fc.integer({ min: -9_000, max: 9_000 });
+    let onGrooves = 0;
+    fc.assert(
+      fc.property(anyRequest, least, (asked, off) => {
+        const first = planBox(asked);
+        if (!first.ok) return;
+        const { plan } = first;
+        const asPlanned = plan.pieces.flatMap((piece) =>
+          (['across', 'down'] as const).map((way) => madeAsPlanned(plan, piece, way, () => true)),
+        );
+        const typed = asPlanned.map(({ marks, ...way }) => ({
+          ...way,
+          marks: marks.map(({ mark, at }) => ({ mark, at: nanometres(at + off) })),
+        }));
+        const pitch = scoringMeans(asked.kit)?.step ?? asked.kit.board.pitch;
+        const snapped = snapMade(typed, asked.kit);
+        for (const [i, { marks }] of snapped.entries())
+          for (const [j, { at }] of marks.entries()) {
+            const meant = asPlanned[i]?.marks[j]?.at ?? 0;
+            if (meant % pitch !== 0) continue;
+            onGrooves++;
+            expect(at).toBe(meant);
+          }
+      }),
+      { numRuns: 60 },
+    );
+    expect(onGrooves).toBeGreaterThanOrEqual(casesWanted(50));
   });
 });

@@ -3,6 +3,7 @@ import { half, minus } from '../length/index.ts';
 import { readLines, layOut, type SheetUse } from '../make/index.ts';
 import { cutSizeOf, gridPositions } from '../piece/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
+import { solveAsWideAsFits } from './as-wide-as-fits.ts';
 import { frameFor } from './frame-for.ts';
 import { judgePairs, worstState } from './judge-pairs.ts';
 import { boardProblems, kitProblems } from './kit-problems.ts';
@@ -10,7 +11,6 @@ import type { Plan } from './plan.ts';
 import {
   cutSizeIn,
   drawBox,
-  solveFrame,
   solveFrameAgain,
   type DrawnBox,
   type MarkedPiece,
@@ -82,7 +82,7 @@ function stand(request: PlanRequest): Stood {
   const { frame } = answer;
   const lacking = kitProblems(frame, request);
   if (lacking.length > 0) return { ok: false, problems: () => lacking };
-  const box = solveFrame(frame, request);
+  const box = solveAsWideAsFits(frame, request);
   if (!box && request.made.length > 0) return { ok: false, problems: () => [beyondRescue] };
   if (!box) return { ok: false, problems: () => withWayOut(sheetProblems(request, frame)) };
   // Where a larger lid would go on, it is its sheet that leaves no room for it.

@@ -244,33 +244,10 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): DrawnBox {
   };
 }
 
-/** The frame with flaps, tucks and seams that are as short as they may be at all. */
-export function scantily(frame: StyleFrame): StyleFrame {
-  return {
-    ...frame,
-    sections: frame.sections.map(({ scant, ...section }) =>
-      scant === undefined ? section : { ...section, least: smallest(section.least, scant) },
-    ),
-    smaller: frame.smaller.map(({ scantBy, ...pair }) =>
-      scantBy === undefined ? pair : { ...pair, by: scantBy },
-    ),
-  };
-}
-
-/**
- * Chooses every length of a frame, with flaps as wide as is good, or as its sheets leave room for; undefined
- * where nothing fits its sheets.
- */
+/** Chooses every length of a frame; undefined where nothing fits its sheets. */
 export function solveFrame(frame: StyleFrame, brief: SolverBrief): SolvedFrame | undefined {
-  const solve = (asked: StyleFrame) => {
-    const problem = problemOf(asked, brief);
-    return withFits(asked, problem, solveMarks(problem));
-  };
-  const solved = solve(frame);
-  const maySpare =
-    frame.sections.some(({ scant }) => scant !== undefined) ||
-    frame.smaller.some(({ scantBy }) => scantBy !== undefined);
-  return solved || !maySpare ? solved : solve(scantily(frame));
+  const problem = problemOf(frame, brief);
+  return withFits(frame, problem, solveMarks(problem));
 }
 
 /** Chooses again what doesn't hold in a solved frame, for finer tools or the other lean. */

@@ -5,7 +5,8 @@ import { commonSheets, paperFor, type Sheet } from '../paper/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
 import { cutUnit } from '../tools/index.ts';
 import { largestOn } from './mark-tools.ts';
-import { cutSizeIn, problemOf, scantily } from './put-to-solver.ts';
+import { scantily } from './as-wide-as-fits.ts';
+import { cutSizeIn, problemOf } from './put-to-solver.ts';
 
 function fitsSheet(
   width: Length,

@@ -60,7 +60,9 @@ function limitInWords(limit: number | bigint, unit: Unit, round: LimitRounding):
   const parsed = lengthSchema.safeParse(Number(limit));
   if (!parsed.success) return `${String(limit)} nanometres`;
   const marks = unit === 'inch' ? [inchFraction(1, 16), inchFraction(1, 64)] : [millimetres(0.01)];
-  const told = marks.map((mark) => round(parsed.data, mark)).find((length) => length > 0);
+  // Near enough to be told as the limit; a very small one is told as it is.
+  const isNear = (length: Length) => Math.abs(length - parsed.data) * 10 <= parsed.data;
+  const told = marks.map((mark) => round(parsed.data, mark)).find(isNear);
   return formatWithUnit(told ?? parsed.data, unit);
 }
 

@@ -115,7 +115,11 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   };
   const { least: high } = tube.wall;
   const room = roomForTucks(high, front);
-  if (room === undefined) return tooLow(brief, minus(lowestWall(high, front), high));
+  if (room === undefined) {
+    // A very low gift has a wall that is higher than it asks for.
+    const asked = plus(brief.inside.high.least, times(card, (ends.bottom + ends.top) / 2));
+    return tooLow(brief, minus(lowestWall(high, front), asked));
+  }
   const { floor } = tube.panels;
   const lid = tuckedPanel(brief, 'box lid', card);
   const tuck = tuckFlap(brief, 'box tuck', tube.wall.least, room);

@@ -1,0 +1,39 @@
+import type { StyleFrame } from '../forms/index.ts';
+import { smallest } from '../length/index.ts';
+import { worstState } from './judge-pairs.ts';
+import { solveFrame, type SolvedFrame, type SolverBrief } from './put-to-solver.ts';
+
+/** The frame with flaps, tucks and seams that are as short as they may be at all. */
+export function scantily(frame: StyleFrame): StyleFrame {
+  return {
+    ...frame,
+    sections: frame.sections.map(({ scant, ...section }) =>
+      scant === undefined ? section : { ...section, least: smallest(section.least, scant) },
+    ),
+    smaller: frame.smaller.map(({ scantBy, ...pair }) =>
+      scantBy === undefined ? pair : { ...pair, by: scantBy },
+    ),
+  };
+}
+
+function maySpare({ sections, smaller }: StyleFrame): boolean {
+  return (
+    sections.some(({ scant }) => scant !== undefined) ||
+    smaller.some(({ scantBy }) => scantBy !== undefined)
+  );
+}
+
+/**
+ * Chooses every length of a frame, with flaps, tucks and seams as wide as is good; scant where its sheets leave no
+ * room for more, or none for a fit that holds. Undefined where nothing fits its sheets.
+ */
+export function solveAsWideAsFits(frame: StyleFrame, brief: SolverBrief): SolvedFrame | undefined {
+  const wide = solveFrame(frame, brief);
+  const state = wide && worstState(wide);
+  if (state === 'holds' || !maySpare(frame)) return wide;
+  const scant = solveFrame(scantily(frame), brief);
+  if (!wide || !scant) return wide ?? scant;
+  const now = worstState(scant);
+  const leansAway = (fit: typeof now) => fit !== 'holds' && fit !== brief.lean;
+  return now === 'holds' || (state && leansAway(state) && !leansAway(now)) ? scant : wide;
+}
