@@ -11,7 +11,7 @@ import { eventRoutes, type Announcer } from './events/index.ts';
 import { bodyLimit, guardName, guardOrigin, problemHandler, unknownRoute } from './http/index.ts';
 import { progressRoutes, ProgressStore } from './progress/index.ts';
 import { projectRoutes, ProjectStore } from './projects/index.ts';
-import { itemRoutes, lessonItems, toolItems } from './items/index.ts';
+import { itemRoutes, lessonItems, paperItems, toolItems } from './items/index.ts';
 
 export interface AppParts {
   readonly database: Database;
@@ -81,6 +81,11 @@ export function createApp(parts: AppParts): Express {
     '/api/tools',
     express.json({ limit: bodyLimit }),
     itemRoutes(toolItems(database), announcer),
+  );
+  app.use(
+    '/api/papers',
+    express.json({ limit: bodyLimit }),
+    itemRoutes(paperItems(database), announcer),
   );
   app.use(
     '/api/lessons',

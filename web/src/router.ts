@@ -10,6 +10,7 @@ const laterViews = {
   make: () => import('./make/MakeView.vue').then((view) => view.default),
   print: () => import('./make/PrintView.vue').then((view) => view.default),
   kit: () => import('./kit/KitView.vue').then((view) => view.default),
+  papers: () => import('./papers/PapersView.vue').then((view) => view.default),
   kept: () => import('./access/KeptView.vue').then((view) => view.default),
 };
 const laterParts = [
@@ -42,6 +43,7 @@ export const router = createRouter({
     { path: '/box/:id/make', name: 'make', component: laterViews.make, props: true },
     { path: '/box/:id/print', name: 'print', component: laterViews.print, props: true },
     { path: '/kit', name: 'kit', component: laterViews.kit },
+    { path: '/papers', name: 'papers', component: laterViews.papers },
     { path: '/kept', name: 'kept', component: laterViews.kept },
     { path: '/:path(.*)*', name: 'nowhere', component: NowhereView },
   ],

@@ -1,10 +1,36 @@
 export { learnedGap, type Felt } from './learned-gap.ts';
-export { commonSheets, sheetSchema, type Sheet } from './sheet.ts';
 export {
+  keptPaperSchema,
+  mostSheets,
+  paperOf,
+  shippedPapers,
+  type KeptPaper,
+} from './kept-paper.ts';
+export {
+  paperItemSchema,
+  papersAtHand,
+  papersIn,
+  shippedItem,
+  type PaperItem,
+  type PlacedPaper,
+} from './paper-items.ts';
+export { parseThickness, type ParsedThickness } from './parse-thickness.ts';
+export {
+  commonSheets,
+  parseSheet,
+  sheetLimits,
+  sheetOf,
+  sheetSchema,
+  type Sheet,
+} from './sheet.ts';
+export {
+  finishSchema,
+  isSamePaper,
   paperFor,
   papersSchema,
   paperSchema,
   thicknessLimits,
+  type Finish,
   type Paper,
   type Papers,
 } from './paper.ts';
@@ -14,7 +40,11 @@ export {
   lessonsFrom,
   lessonsSchema,
   noLessons,
+  taughtGaps,
+  taughtOf,
   withLessons,
-  type PaperLesson,
   type Lessons,
+  type PaperLesson,
+  type TaughtGap,
 } from './lessons.ts';
+export { thicknessOf, weightOf, weightSchema, type Weight } from './weight.ts';

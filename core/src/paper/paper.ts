@@ -8,6 +8,10 @@ export const thicknessLimits = {
   most: millimetres(1),
 } as const;
 
+/** How the face of a paper is made. */
+export const finishSchema = z.enum(['matt', 'foil', 'coated']);
+export type Finish = z.infer<typeof finishSchema>;
+
 /** A kind of card or paper as a maker has it in the drawer. */
 export const paperSchema = z.object({
   id: z.string().min(1).max(40),
@@ -18,7 +22,7 @@ export const paperSchema = z.object({
   print: z.enum(['plain', 'one face', 'both faces']),
   /** A one-way print looks wrong when the piece is cut sideways from the sheet. */
   printRuns: z.enum(['any way', 'one way']),
-  finish: z.enum(['matt', 'foil', 'coated']),
+  finish: finishSchema,
   /** The colour it is drawn in, as `#rrggbb`. */
   colour: z.string().regex(/^#[0-9a-f]{6}$/),
   /** Clearances of what goes over something else and is made of this paper, or for a liner of its box. */
@@ -40,4 +44,12 @@ export type Papers = readonly [Paper, ...Paper[]];
 /** The paper for one of a style's pieces. */
 export function paperFor(papers: Papers, slot: number): Paper {
   return papers[slot] ?? papers[papers.length - 1] ?? papers[0];
+}
+
+/** Whether two papers are one and the same, whatever sheet they are bought in. */
+export function isSamePaper(one: Paper, other: Paper): boolean {
+  return paperSchema
+    .keyof()
+    .options.filter((key) => key !== 'sheet')
+    .every((key) => JSON.stringify(one[key]) === JSON.stringify(other[key]));
 }

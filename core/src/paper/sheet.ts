@@ -1,7 +1,19 @@
 import { z } from 'zod';
-import { inches, lengthBetween, millimetres } from '../length/index.ts';
+import {
+  formatSize,
+  inches,
+  lengthBetween,
+  measureParts,
+  millimetres,
+  parseLength,
+  type Length,
+  type Unit,
+} from '../length/index.ts';
 
-const side = lengthBetween(millimetres(40), millimetres(2000));
+/** The shortest and the longest side that a sheet may have. */
+export const sheetLimits = { least: millimetres(40), most: millimetres(2000) } as const;
+
+const side = lengthBetween(sheetLimits.least, sheetLimits.most);
 
 /** A sheet as it is bought. */
 export const sheetSchema = z.object({
@@ -20,3 +32,31 @@ export const commonSheets: readonly Sheet[] = [
   { name: 'A4', width: millimetres(210), height: millimetres(297) },
   { name: 'A3', width: millimetres(297), height: millimetres(420) },
 ];
+
+/**
+ * A sheet of this size, under the name that it is sold by; else it is called by its sides, in inches where its
+ * maker reads them and both sides are on an inch ruler.
+ */
+export function sheetOf(width: Length, height: Length, unit: Unit): Sheet {
+  const sold = commonSheets.find((sheet) => sheet.width === width && sheet.height === height);
+  const inInches = [width, height].every((side) => measureParts(side, 'inch').kind === 'fraction');
+  const name = formatSize(width, height, unit === 'inch' && inInches ? 'inch' : 'mm');
+  return sold ?? { name, width, height };
+}
+
+/** Reads a sheet by the name that it is sold under, or by its sides: `A4`, `180 × 180 mm`, `7 x 10 in`. */
+export function parseSheet(text: string, unit: Unit): Sheet | undefined {
+  const sold = commonSheets.find(({ name }) => name.toLowerCase() === text.trim().toLowerCase());
+  if (sold) return sold;
+  const [width = '', height = '', ...more] = text.split(/\s*[×x*]\s*/i);
+  if (more.length > 0) return undefined;
+  const across = parseLength(height, unit);
+  // The unit stands once, behind both.
+  const spelled = /[a-z"]+\.?\s*$/i.exec(height)?.[0] ?? '';
+  const own = parseLength(width, unit);
+  const shared = parseLength(`${width} ${spelled}`, unit);
+  const first = /[a-z"]/i.test(width) || !shared.ok ? own : shared;
+  if (!first.ok || !across.ok) return undefined;
+  const sheet = sheetOf(first.length, across.length, unit);
+  return sheetSchema.safeParse(sheet).success ? sheet : undefined;
+}

@@ -2,7 +2,7 @@ import { EventEmitter } from 'node:events';
 
 /** Something that is kept has changed: a box, what was told of its making, a tool, or a lesson. */
 export interface Change {
-  readonly what: 'boxes' | 'progress' | 'tools' | 'lessons';
+  readonly what: 'boxes' | 'progress' | 'tools' | 'papers' | 'lessons';
   readonly id: string;
   /** At which revision it is now, where it has one. */
   readonly revision?: number;

@@ -1,2 +1,2 @@
 export { itemRoutes } from './routes.ts';
-export { ItemStore, lessonItems, toolItems, type Items } from './store.ts';
+export { ItemStore, lessonItems, paperItems, toolItems, type Items } from './store.ts';

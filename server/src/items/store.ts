@@ -1,4 +1,4 @@
-import { lessonSchema, toolItemSchema } from '@rangoli/core';
+import { lessonSchema, paperItemSchema, toolItemSchema } from '@rangoli/core';
 import { z } from 'zod';
 import { jsonIn, type Database } from '../database/index.ts';
 
@@ -27,7 +27,7 @@ export const mostItems = 600;
 const rowSchema = z.object({ id: z.string(), revision: z.int(), value: z.string() });
 
 /** What is kept item by item. */
-export type ItemList = 'tools' | 'lessons';
+export type ItemList = 'tools' | 'papers' | 'lessons';
 
 /** Items of one kind, each in a row of its own, so that two makers who change two of them both keep theirs. */
 export class ItemStore<Value> {
@@ -113,6 +113,11 @@ export class ItemStore<Value> {
 /** The maker's tools, one by one. */
 export function toolItems(database: Database) {
   return new ItemStore({ name: 'tools', schema: toolItemSchema }, database);
+}
+
+/** The maker's papers, one by one. */
+export function paperItems(database: Database) {
+  return new ItemStore({ name: 'papers', schema: paperItemSchema }, database);
 }
 
 /** What trial boxes have taught, paper by paper. */

@@ -40,16 +40,19 @@ const whatItIs = {
   box: 'a box that was changed',
   making: 'how far it is made',
   tool: 'a tool that was changed',
-  paper: 'a paper, as a trial box has shown it',
+  paper: 'a paper that was changed',
+  lesson: 'what a trial box has shown of a paper',
 } as const;
 
 function titleOf({ kind, name }: OnlyHere): string {
   if (name !== undefined) return name;
-  return kind === 'tool' ? 'My tools' : 'A box';
+  if (kind === 'tool') return 'My tools';
+  return kind === 'paper' || kind === 'lesson' ? 'My papers' : 'A box';
 }
 
 function placeOf({ kind, id }: OnlyHere): RouteLocationRaw {
-  if (kind === 'tool' || kind === 'paper') return { name: 'kit' };
+  if (kind === 'tool') return { name: 'kit' };
+  if (kind === 'paper' || kind === 'lesson') return { name: 'papers' };
   return { name: kind === 'making' ? 'make' : 'box', params: { id } };
 }
 

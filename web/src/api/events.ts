@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 const changeSchema = z.object({
-  what: z.enum(['boxes', 'progress', 'tools', 'lessons']),
+  what: z.enum(['boxes', 'progress', 'tools', 'papers', 'lessons']),
   id: z.string(),
   revision: z.int().optional(),
 });

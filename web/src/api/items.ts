@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ask } from './ask.ts';
 
 /** Things that are kept one by one beside the boxes. */
-export type ItemList = 'tools' | 'lessons';
+export type ItemList = 'tools' | 'papers' | 'lessons';
 
 /** An item as the server sends it; its value is for its reader to check. */
 export const itemSchema = z.object({ id: z.string(), revision: z.int(), value: z.unknown() });

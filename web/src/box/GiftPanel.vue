@@ -141,6 +141,7 @@ function setItem(changed: GiftItem, what: string): void {
       @lean="(lean) => project.changeBox('lean', { lean })"
     />
     <PaperControl
+      :unit="request.unit"
       :papers="request.papers"
       :uses="styleSummary(request.style.style).papers"
       :project="project.id"

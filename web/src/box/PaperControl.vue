@@ -1,38 +1,66 @@
 <script setup lang="ts">
 import {
   commonSheets,
-  millimetres,
+  formatWithUnit,
+  isSamePaper,
   paperFor,
-  stockPapers,
-  thicknessLimits,
+  type KeptPaper,
   type Paper,
   type PlanRequest,
+  type Sheet,
 } from '@rangoli/core';
-import { computed } from 'vue';
-import MeasureField from '../parts/MeasureField.vue';
+import { computed, shallowRef } from 'vue';
 import Pick from '../parts/Pick.vue';
-import { useLessons } from '../stores/lessons.ts';
+import QuietButton from '../parts/QuietButton.vue';
+import SheetSize from '../parts/SheetSize.vue';
+import ThicknessField from '../parts/ThicknessField.vue';
+import { usePapers } from '../stores/papers.ts';
 
 /** The paper of each piece that may have its own: which, how thick, and the sheet that it comes in. */
 const props = defineProps<{
   papers: PlanRequest['papers'];
   /** What each of them is for, in the style's words. */
   uses: readonly string[];
+  unit: PlanRequest['unit'];
   project: string;
 }>();
 const emit = defineEmits<{ change: [papers: PlanRequest['papers'], what: string] }>();
 
-const lessons = useLessons();
-void lessons.open();
+const kept = usePapers();
+void kept.open();
+
+/** The paper’s size is typed, and is none of those in the list. */
+const anotherSize = 'another size';
+/** The rows whose sheet is being typed. */
+const typing = shallowRef<ReadonlySet<number>>(new Set());
 
 const rows = computed(() =>
-  props.uses.map((label, slot) => ({ slot, label, paper: paperFor(props.papers, slot) })),
+  props.uses.map((label, slot) => {
+    const paper = paperFor(props.papers, slot);
+    const mine = kept.placed.find((placed) => placed.paper.id === paper.id)?.paper;
+    const sheets = sheetsFor(paper, mine);
+    const now = mine && kept.learned(mine, paper.sheet);
+    return { slot, label, paper, sheets, now: now && !isSamePaper(paper, now) ? now : undefined };
+  }),
 );
-const choices = stockPapers.map(({ id, name, colour }) => ({ value: id, label: name, colour }));
+const choices = computed(() =>
+  kept.atHand.map(({ id, name, colour }) => ({ value: id, label: name, colour })),
+);
 
-function sheetsFor({ sheet }: Paper) {
-  const own = commonSheets.some(({ name }) => name === sheet.name) ? [] : [sheet];
-  return [...own, ...commonSheets].map(({ name }) => ({ value: name, label: name }));
+/** The papers to choose from, with the one that the box has, should it have been put away. */
+function choicesFor(paper: Paper) {
+  if (choices.value.some(({ value }) => value === paper.id)) return choices.value;
+  return [{ value: paper.id, label: paper.name, colour: paper.colour }, ...choices.value];
+}
+
+function isSize(one: Sheet, other: Sheet): boolean {
+  return one.width === other.width && one.height === other.height;
+}
+
+/** The sheets that a paper comes in, with the one that the box has. */
+function sheetsFor({ sheet }: Paper, mine: KeptPaper | undefined): readonly Sheet[] {
+  const known = mine?.sheets ?? commonSheets;
+  return known.some((each) => isSize(each, sheet)) ? known : [sheet, ...known];
 }
 
 function set(slot: number, part: Partial<Paper>, what: string): void {
@@ -50,15 +78,29 @@ function set(slot: number, part: Partial<Paper>, what: string): void {
 }
 
 function setPaper(slot: number, id: string): void {
-  const paper = stockPapers.find((each) => each.id === id);
-  // The sheet is the maker's pack on the table: it stays.
-  if (paper)
-    set(slot, { ...lessons.learned(paper), sheet: paperFor(props.papers, slot).sheet }, 'paper');
+  const paper = kept.atHand.find((each) => each.id === id);
+  if (!paper) return;
+  // The sheet is the maker's pack on the table: it stays, where the paper comes in it.
+  setTyping(slot, false);
+  set(slot, kept.learned(paper, paperFor(props.papers, slot).sheet), 'paper');
 }
 
-function setSheet(slot: number, name: string): void {
-  const sheet = commonSheets.find((each) => each.name === name);
+function setTyping(slot: number, isTyped: boolean): void {
+  const others = [...typing.value].filter((each) => each !== slot);
+  typing.value = new Set(isTyped ? [...others, slot] : others);
+}
+
+function setSheet(slot: number, sheets: readonly Sheet[], name: string): void {
+  setTyping(slot, name === anotherSize);
+  const sheet = sheets.find((each) => each.name === name);
   if (sheet) set(slot, { sheet }, 'sheet');
+}
+
+/** What the paper is now, in words: what has changed of it. */
+function changedWords(paper: Paper, now: Paper): string {
+  return now.thickness === paper.thickness
+    ? 'It has changed among your papers.'
+    : `It is ${formatWithUnit(now.thickness, 'mm')} thick among your papers.`;
 }
 </script>
 
@@ -69,28 +111,42 @@ function setSheet(slot: number, name: string): void {
       <span class="piece">{{ row.label }}</span>
       <Pick
         :label="`${row.label} paper`"
-        :value="choices.some(({ value }) => value === row.paper.id) ? row.paper.id : ''"
-        :options="choices"
+        :value="row.paper.id"
+        :options="choicesFor(row.paper)"
         @change="(id) => setPaper(row.slot, id)"
       />
       <Pick
         :label="`${row.label} sheet`"
-        :value="row.paper.sheet.name"
-        :options="sheetsFor(row.paper)"
-        @change="(name) => setSheet(row.slot, name)"
+        :value="typing.has(row.slot) ? anotherSize : row.paper.sheet.name"
+        :options="[
+          ...row.sheets.map(({ name }) => ({ value: name, label: name })),
+          { value: anotherSize, label: 'Another size…' },
+        ]"
+        @change="(name) => setSheet(row.slot, row.sheets, name)"
       />
-      <MeasureField
+      <ThicknessField
         :field="`${project} papers.${row.slot}.thickness`"
         :label="`${row.label} paper thickness`"
         hide-label
-        :length="row.paper.thickness"
-        unit="mm"
-        fault-from="right"
-        :least="thicknessLimits.least"
-        :most="thicknessLimits.most"
-        :step="millimetres(0.01)"
+        :thickness="row.paper.thickness"
+        :finish="row.paper.finish"
         @change="(thickness) => set(row.slot, { thickness }, 'thickness')"
       />
+      <SheetSize
+        v-if="typing.has(row.slot)"
+        class="size"
+        :field="`${project} papers.${row.slot}.sheet`"
+        :label="`${row.label} sheet`"
+        :sheet="row.paper.sheet"
+        :unit="unit"
+        @change="(sheet) => set(row.slot, { sheet }, 'sheet')"
+      />
+      <p v-if="row.now" class="now">
+        {{ changedWords(row.paper, row.now) }}
+        <QuietButton @click="set(row.slot, { ...row.now, sheet: row.paper.sheet }, 'paper')"
+          >Take it so</QuietButton
+        >
+      </p>
     </div>
   </section>
 </template>
@@ -120,10 +176,28 @@ h3 {
   padding-inline: 7px 24px;
 }
 
-.piece {
+.piece,
+.size,
+.now {
   grid-column: 1 / -1;
+}
+
+.piece {
   font-size: 12px;
   line-height: 1.2;
   color: var(--ink-soft);
+}
+
+.size {
+  margin-top: 3px;
+}
+
+.now {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 4px;
+  font-size: 13px;
+  line-height: 1.25;
 }
 </style>

@@ -3,17 +3,21 @@ import type { BrowserStore } from './browser-store.ts';
 
 /** Something that this browser has and the server does not. */
 export interface OnlyHere {
-  readonly kind: 'box' | 'making' | 'tool' | 'paper';
+  readonly kind: 'box' | 'making' | 'tool' | 'paper' | 'lesson';
   readonly id: string;
   /** What it is called; undefined for what has no name. */
   readonly name: string | undefined;
 }
 
-const kinds = { boxes: 'box', tools: 'tool', lessons: 'paper' } as const;
+const kinds = { boxes: 'box', tools: 'tool', papers: 'paper', lessons: 'lesson' } as const;
 
 const named = z.object({ name: z.string().min(1) });
 const namedChange = z.object({
-  mine: z.union([named, z.object({ tool: named }).transform(({ tool }) => tool)]),
+  mine: z.union([
+    named,
+    z.object({ tool: named }).transform(({ tool }) => tool),
+    z.object({ paper: named }).transform(({ paper }) => paper),
+  ]),
 });
 const heldSchema = z.object({ value: named });
 const progressSchema = z.object({ isSent: z.boolean() });

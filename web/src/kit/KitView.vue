@@ -9,11 +9,11 @@ import {
 import { Plus } from '@lucide/vue';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { computed, nextTick, onMounted, shallowRef } from 'vue';
+import ItemClashes from '../parts/ItemClashes.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useToolbox } from '../stores/toolbox.ts';
 import { toolFacts } from './tool-facts.ts';
-import ToolClashes from './ToolClashes.vue';
 import ToolDrawing from './ToolDrawing.vue';
 import ToolForm from './ToolForm.vue';
 import ToolRow from './ToolRow.vue';
@@ -121,7 +121,7 @@ function edit(id: string): void {
         }}
         <QuietButton v-if="kit.trouble" @click="kit.refresh()">Try again</QuietButton>
       </p>
-      <ToolClashes v-else :clashes="kit.clashes" @settle="kit.settle" />
+      <ItemClashes v-else :clashes="kit.clashes" @settle="kit.settle" />
       <section
         v-for="section in kit.isHere ? sections : []"
         :key="section.title"

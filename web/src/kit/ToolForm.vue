@@ -3,11 +3,11 @@ import { millimetres, type KindedTool, type Length, type Unit } from '@rangoli/c
 import InputNumber from 'primevue/inputnumber';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { computed } from 'vue';
+import ItemName from '../parts/ItemName.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
 import MarksTable from './MarksTable.vue';
 import { toolLengths } from './tool-lengths.ts';
-import ToolName from './ToolName.vue';
 
 /** A tool's numbers, as they are read off the maker's own. */
 const props = defineProps<{ kept: KindedTool }>();
@@ -42,7 +42,7 @@ function set(key: string, length: Length): void {
 
 <template>
   <div class="form">
-    <ToolName :name="kept.tool.name" @change="(name) => emit('change', { name })" />
+    <ItemName :name="kept.tool.name" what="tool" @change="(name) => emit('change', { name })" />
     <div>
       <span>Ruler in</span>
       <Pick

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { Copy, Pencil, Trash2 } from '@lucide/vue';
 import ToggleSwitch from 'primevue/toggleswitch';
+import KeptRow from '../parts/KeptRow.vue';
 import QuietButton from '../parts/QuietButton.vue';
-import Worded from '../parts/Worded.vue';
 
 /** One tool: its drawing, what it can do, whether the maker has it, and the form to change it. */
 defineProps<{
@@ -19,112 +19,28 @@ const emit = defineEmits<{ owned: [has: boolean]; edit: []; copy: []; remove: []
 </script>
 
 <template>
-  <li :id="`tool-${id}`" :class="{ owned, small: isSmall, edited: isEdited }">
-    <slot name="picture" />
-    <div class="said">
-      <h3><Worded :text="name" /></h3>
-      <p><Worded :text="facts" />.</p>
-      <div class="acts">
-        <label
-          ><ToggleSwitch :model-value="owned" @update:model-value="(has) => emit('owned', has)" />I
-          have it</label
-        >
-        <QuietButton :aria-expanded="isEdited" @click="emit('edit')">
-          <Pencil :size="15" aria-hidden="true" />Edit
-        </QuietButton>
-        <QuietButton @click="emit('copy')">
-          <Copy :size="15" aria-hidden="true" />Copy
-        </QuietButton>
-        <QuietButton v-if="canGo" @click="emit('remove')">
-          <Trash2 :size="15" aria-hidden="true" />Remove
-        </QuietButton>
-      </div>
-      <slot v-if="isEdited" />
-    </div>
-  </li>
+  <KeptRow
+    :id="`tool-${id}`"
+    :name="name"
+    :facts="facts"
+    :is-lit="owned"
+    :is-edited="isEdited"
+    :is-small="isSmall"
+  >
+    <template #picture><slot name="picture" /></template>
+    <template #acts>
+      <label
+        ><ToggleSwitch :model-value="owned" @update:model-value="(has) => emit('owned', has)" />I
+        have it</label
+      >
+      <QuietButton :aria-expanded="isEdited" @click="emit('edit')">
+        <Pencil :size="15" aria-hidden="true" />Edit
+      </QuietButton>
+      <QuietButton @click="emit('copy')"> <Copy :size="15" aria-hidden="true" />Copy </QuietButton>
+      <QuietButton v-if="canGo" @click="emit('remove')">
+        <Trash2 :size="15" aria-hidden="true" />Remove
+      </QuietButton>
+    </template>
+    <template #form><slot /></template>
+  </KeptRow>
 </template>
-
-<style scoped>
-li {
-  display: grid;
-  grid-template-columns: 190px 1fr;
-  gap: 16px;
-  align-items: start;
-  padding: 12px 0;
-  border-top: 1px solid var(--rule);
-}
-
-li.small {
-  grid-template-columns: 84px 1fr;
-  gap: 12px;
-  padding: 9px 0;
-}
-
-li.small.edited {
-  grid-column: 1 / -1;
-}
-
-li > :deep(svg) {
-  opacity: 0.62;
-}
-
-li.owned > :deep(svg) {
-  opacity: 1;
-}
-
-h3 {
-  margin: 0;
-  font: 700 18px var(--figures);
-}
-
-.said p {
-  margin: 3px 0 9px;
-  font-size: 14px;
-  color: var(--ink-soft);
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 10px;
-}
-
-.acts label {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  margin-right: 6px;
-  font-weight: 600;
-}
-
-.said :deep(.form) {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
-  gap: 10px 12px;
-  align-items: end;
-  margin-top: 12px;
-}
-
-.said :deep(.form > div > span:first-child),
-.said :deep(.form > label > span:first-child) {
-  display: block;
-  margin-bottom: 2px;
-  font-size: 12px;
-  color: var(--ink-soft);
-}
-
-.said :deep(.form .name) {
-  grid-column: span 2;
-}
-
-.said :deep(.form .name input) {
-  width: 100%;
-}
-
-@media (max-width: 560px) {
-  li {
-    grid-template-columns: 1fr;
-  }
-}
-</style>

@@ -15,14 +15,14 @@ import {
 } from '@rangoli/core';
 import { computed, shallowRef } from 'vue';
 import MeasureField from '../parts/MeasureField.vue';
-import { useLessons } from '../stores/lessons.ts';
+import { usePapers } from '../stores/papers.ts';
 import { useProject } from '../stores/project.ts';
 
 /** How the finished box turned out: what the maker says is learned for the paper, and explained. */
 const emit = defineEmits<{ learned: [] }>();
 
 const project = useProject();
-const lessons = useLessons();
+const kept = usePapers();
 /** As the box was made: what is learned plans the next one. */
 const made = project.shown;
 const pairs = computed(() => (made ? taughtPairs(made.plan) : []));
@@ -63,7 +63,7 @@ const lesson = computed(() =>
 /** For this box, and for every one that is begun with these papers. */
 function keep(papers: PlanRequest['papers']): void {
   if (!made) return;
-  void lessons.learn(made.request.papers, papers);
+  void kept.learn(made.request.papers, papers);
   project.changeBox('trial box', { papers });
   emit('learned');
 }
@@ -131,7 +131,7 @@ function say(pair: TaughtPair, felt: Felt): void {
         <button type="button" :disabled="!lesson" @click="learnInside">Learn from it</button>
       </span>
     </div>
-    <p v-if="learned" role="status">{{ learned.sentence }} {{ lessons.trouble }}</p>
+    <p v-if="learned" role="status">{{ learned.sentence }} {{ kept.trouble }}</p>
   </div>
 </template>
 

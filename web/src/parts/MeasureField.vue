@@ -13,6 +13,7 @@ import {
 import InputText from 'primevue/inputtext';
 import { computed, ref, useId, watch } from 'vue';
 import { useDrafts } from '../stores/drafts.ts';
+import type { TypedLength } from './typed-length.ts';
 
 /**
  * A length that is typed, stepped with the arrow keys, or dragged by its unit. What can't be taken stays
@@ -29,10 +30,12 @@ const props = defineProps<{
   /** What an arrow key adds; 1/16 in or 1 mm when left out. */
   step?: Length;
   hideLabel?: boolean;
+  /** Reads what is typed, where it may be more than a length. */
+  parse?: (text: string) => TypedLength;
   /** Which edge of the field the message hangs from. */
   faultFrom?: 'left' | 'right';
 }>();
-const emit = defineEmits<{ change: [length: Length] }>();
+const emit = defineEmits<{ change: [length: Length, typed?: string] }>();
 
 const id = useId();
 const drafts = useDrafts();
@@ -50,8 +53,8 @@ watch(
   () => [props.length, props.unit] as const,
   ([length]) => {
     if (editing.value !== undefined) {
-      const parsed = parseLength(editing.value, props.unit);
-      if (parsed.ok && parsed.length === length) return;
+      const typed = lengthIn(editing.value);
+      if (typed.ok && typed.length === length) return;
     }
     editing.value = undefined;
     drafts.forget(props.field);
@@ -66,25 +69,26 @@ function limitFault(length: Length): string | undefined {
   return undefined;
 }
 
+function lengthIn(text: string): TypedLength {
+  if (props.parse) return props.parse(text);
+  const parsed = parseLength(text, props.unit);
+  if (parsed.ok) return parsed;
+  // Nothing at all is a good answer where the least is nothing.
+  if (parsed.fault === 'zero' && props.least <= 0) return { ok: true, length: nanometres(0) };
+  return { ok: false, message: explainLengthFault(parsed.fault, props.unit) };
+}
+
 function read(text: string | undefined): void {
   const typed = text ?? '';
-  const parsed = parseLength(typed, props.unit);
-  // Nothing at all is a good answer where the least is nothing.
-  const zeroIsGood = !parsed.ok && parsed.fault === 'zero' && props.least <= 0;
-  const length = parsed.ok ? parsed.length : zeroIsGood ? nanometres(0) : undefined;
-  const message =
-    length === undefined
-      ? parsed.ok
-        ? undefined
-        : explainLengthFault(parsed.fault, props.unit)
-      : limitFault(length);
-  if (message !== undefined || length === undefined) {
+  const parsed = lengthIn(typed);
+  const message = parsed.ok ? limitFault(parsed.length) : parsed.message;
+  if (!parsed.ok || message !== undefined) {
     drafts.keep(props.field, { text: typed, message: message ?? '' });
     return;
   }
   drafts.forget(props.field);
   editing.value = typed;
-  if (length !== props.length) emit('change', length);
+  if (parsed.length !== props.length) emit('change', parsed.length, typed);
 }
 
 function moveBy(from: Length, steps: number): void {

@@ -11,8 +11,11 @@ interface Option {
 
 const props = defineProps<{
   label: string;
-  value: Value;
+  /** Undefined where none is chosen. */
+  value: Value | undefined;
   options: readonly Option[];
+  /** What stands where none is chosen. */
+  placeholder?: string;
 }>();
 const emit = defineEmits<{ change: [value: Value] }>();
 
@@ -42,7 +45,7 @@ function choose(value: unknown): void {
         ><i
           v-if="optionOf(slot.value)?.colour"
           :style="{ background: optionOf(slot.value)?.colour }" /><Worded
-          :text="optionOf(slot.value)?.label ?? ''"
+          :text="optionOf(slot.value)?.label ?? placeholder ?? ''"
       /></span>
     </template>
     <template #option="slot">

@@ -6,7 +6,7 @@ import { useKeeping } from '../stores/keeping.ts';
 
 /** The bar over every view: the way back to the shelf, and the view's own tools. */
 defineProps<{
-  place: 'shelf' | 'box' | 'compare' | 'limits' | 'make' | 'kit' | 'kept';
+  place: 'shelf' | 'box' | 'compare' | 'limits' | 'make' | 'kit' | 'papers' | 'kept';
   /** The open project, whose views the bar leads to. */
   project?: string;
 }>();
@@ -31,6 +31,7 @@ const kept = computed(() => {
     <nav aria-label="Views">
       <RouterLink to="/" :class="{ here: place === 'shelf' }">Shelf</RouterLink>
       <RouterLink to="/kit" :class="{ here: place === 'kit' }">Tools</RouterLink>
+      <RouterLink to="/papers" :class="{ here: place === 'papers' }">Papers</RouterLink>
       <template v-if="project !== undefined">
         <RouterLink
           :to="{ name: 'box', params: { id: project } }"

@@ -19,7 +19,7 @@ import Pick from '../parts/Pick.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useAccess } from '../stores/access.ts';
 import { useKeeping } from '../stores/keeping.ts';
-import { useLessons } from '../stores/lessons.ts';
+import { usePapers } from '../stores/papers.ts';
 import { useToolbox } from '../stores/toolbox.ts';
 import { useUsualUnit } from '../stores/usual-unit.ts';
 import ShelfCard from './ShelfCard.vue';
@@ -57,7 +57,7 @@ const keeping = useKeeping();
 const access = useAccess();
 const isSignedOut = computed(() => access.session?.isSignedIn === false);
 const tools = useToolbox();
-const lessons = useLessons();
+const papers = usePapers();
 
 function sentence(error: unknown): string {
   return error instanceof Error ? error.message : 'Something broke.';
@@ -138,15 +138,11 @@ async function attempt(action: () => Promise<void>): Promise<void> {
 
 async function begin(): Promise<void> {
   await attempt(async () => {
-    await Promise.all([tools.open(), lessons.open()]);
+    await Promise.all([tools.open(), papers.open()]);
     const fresh = newProject(usualUnit.value);
     const kit = kitFor(tools.toolbox, usualUnit.value);
-    const [first, ...others] = fresh.box.papers;
-    const papers: typeof fresh.box.papers = [
-      lessons.learned(first),
-      ...others.map((paper) => lessons.learned(paper)),
-    ];
-    const { id } = await createProject({ ...fresh, box: { ...fresh.box, kit, papers } });
+    const box = { ...fresh.box, kit, papers: papers.forNewBox(fresh.box.papers) };
+    const { id } = await createProject({ ...fresh, box });
     await router.push({ name: 'box', params: { id } });
   });
 }

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import ClashTable from '../parts/ClashTable.vue';
-import type { ToolClash } from '../stores/toolbox.ts';
+import type { ItemClash } from '../stores/kept-items.ts';
+import ClashTable from './ClashTable.vue';
 
-/** Tools of which one number was changed in two places: the maker says which one it is. */
-defineProps<{ clashes: readonly ToolClash[] }>();
+/** Tools or papers of which one thing was changed in two places: the maker says which one it is. */
+defineProps<{ clashes: readonly ItemClash[] }>();
 const emit = defineEmits<{ settle: [id: string, as: 'mine' | 'theirs'] }>();
 </script>
 

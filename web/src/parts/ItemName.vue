@@ -2,8 +2,8 @@
 import InputText from 'primevue/inputtext';
 import { ref, watch } from 'vue';
 
-/** What the maker calls a tool; an empty name is not taken, and says so. */
-const props = defineProps<{ name: string }>();
+/** What the maker calls a tool or a paper; an empty name is not taken, and says so. */
+const props = defineProps<{ name: string; what: 'tool' | 'paper' }>();
 const emit = defineEmits<{ change: [name: string] }>();
 
 const typed = ref(props.name);
@@ -31,7 +31,7 @@ function take(text: string | undefined): void {
       :invalid="typed.trim() === ''"
       @update:model-value="take"
     />
-    <em v-if="typed.trim() === ''" role="alert">Give the tool a name.</em>
+    <em v-if="typed.trim() === ''" role="alert">Give the {{ what }} a name.</em>
   </label>
 </template>
 

@@ -1,0 +1,252 @@
+<script setup lang="ts">
+import type { KeptPaper, PlacedPaper } from '@rangoli/core';
+import { Archive, ArchiveRestore, Copy, Pencil, Plus, Trash2 } from '@lucide/vue';
+import { computed, nextTick, onMounted, shallowRef } from 'vue';
+import ItemClashes from '../parts/ItemClashes.vue';
+import KeptRow from '../parts/KeptRow.vue';
+import QuietButton from '../parts/QuietButton.vue';
+import TopBar from '../parts/TopBar.vue';
+import Worded from '../parts/Worded.vue';
+import { usePapers } from '../stores/papers.ts';
+import { paperFacts } from './paper-facts.ts';
+import PaperForm from './PaperForm.vue';
+import PaperPicture from './PaperPicture.vue';
+import { taughtWords } from './taught-words.ts';
+
+/** The maker’s papers: what each is and comes in, and what trial boxes have taught about it. */
+const papers = usePapers();
+onMounted(() => void papers.refresh());
+
+const editing = shallowRef<string>();
+
+interface Section {
+  readonly title: string;
+  readonly placed: readonly PlacedPaper[];
+  readonly isShipped: boolean;
+}
+
+const sections = computed((): readonly Section[] => {
+  const of = (isShipped: boolean) =>
+    papers.placed
+      .filter((placed) => placed.isShipped === isShipped)
+      .toSorted((one, other) => Number(one.away) - Number(other.away));
+  const all = [
+    { title: 'My own', placed: of(false), isShipped: false },
+    { title: 'Rangoli’s', placed: of(true), isShipped: true },
+  ];
+  return all.filter(({ placed }) => placed.length > 0);
+});
+
+function outIn({ placed }: Section): readonly string[] {
+  return placed.filter(({ away }) => !away).map(({ paper }) => paper.id);
+}
+
+function idsIn({ placed }: Section): readonly string[] {
+  return placed.map(({ paper }) => paper.id);
+}
+
+/** A paper of the maker’s own is opened at once, its name ready to be typed. */
+async function begin(paper: KeptPaper, name: string): Promise<void> {
+  const made = papers.copy(paper, name);
+  editing.value = made;
+  await nextTick();
+  const row = document.getElementById(`paper-${made}`);
+  row?.scrollIntoView({ block: 'center' });
+  const field = row?.querySelector<HTMLInputElement>('.name input');
+  field?.focus();
+  field?.select();
+}
+
+function add(): void {
+  const [first] = papers.atHand;
+  if (first) void begin({ ...first, weight: undefined }, 'My paper');
+}
+
+function copy({ paper }: PlacedPaper): void {
+  void begin(paper, `${paper.name.slice(0, 50)}, mine`);
+}
+
+function edit(id: string): void {
+  editing.value = editing.value === id ? undefined : id;
+}
+</script>
+
+<template>
+  <div class="view">
+    <TopBar place="papers" />
+    <main>
+      <div class="head">
+        <h1>My papers</h1>
+        <p class="quiet">
+          What you tell of a paper here holds for every box that is begun with it. A box that is
+          planned already shows what has changed, and takes it when you say so.
+        </p>
+        <QuietButton v-if="papers.isHere" class="add" @click="add">
+          <Plus :size="15" aria-hidden="true" />Add a paper
+        </QuietButton>
+        <p v-if="papers.trouble" role="alert" class="trouble">{{ papers.trouble }}</p>
+      </div>
+      <p v-if="!papers.isHere" class="quiet" role="status">
+        {{
+          papers.trouble
+            ? 'Your papers are on the server. They are shown here as soon as it answers, so that nothing is written over them.'
+            : 'Getting your papers…'
+        }}
+        <QuietButton v-if="papers.trouble" @click="papers.refresh()">Try again</QuietButton>
+      </p>
+      <ItemClashes v-else :clashes="papers.clashes" @settle="papers.settle" />
+      <section
+        v-for="section in papers.isHere ? sections : []"
+        :key="section.title"
+        :aria-label="section.title"
+      >
+        <header>
+          <h2>{{ section.title }}</h2>
+          <template v-if="section.isShipped">
+            <QuietButton
+              v-if="outIn(section).length > 0"
+              @click="papers.putAway(idsIn(section), true)"
+            >
+              <Archive :size="15" aria-hidden="true" />Put all of them away
+            </QuietButton>
+            <QuietButton v-else @click="papers.putAway(idsIn(section), false)">
+              <ArchiveRestore :size="15" aria-hidden="true" />Take all of them out
+            </QuietButton>
+          </template>
+        </header>
+        <ul>
+          <KeptRow
+            v-for="placed in section.placed"
+            :id="`paper-${placed.paper.id}`"
+            :key="placed.paper.id"
+            :name="placed.paper.name"
+            :facts="paperFacts(placed.paper)"
+            :is-lit="!placed.away"
+            :is-edited="editing === placed.paper.id"
+            :is-small="false"
+            class="paper"
+          >
+            <template #picture><PaperPicture :paper="placed.paper" /></template>
+            <template #notes>
+              <p v-if="taughtWords(papers.lessonOf(placed.paper))" class="taught">
+                <Worded :text="taughtWords(papers.lessonOf(placed.paper)) ?? ''" />
+                <QuietButton @click="papers.forget(placed.paper.id)">Forget it</QuietButton>
+              </p>
+            </template>
+            <template #acts>
+              <QuietButton
+                :aria-expanded="editing === placed.paper.id"
+                @click="edit(placed.paper.id)"
+              >
+                <Pencil :size="15" aria-hidden="true" />Edit
+              </QuietButton>
+              <QuietButton @click="copy(placed)">
+                <Copy :size="15" aria-hidden="true" />Copy
+              </QuietButton>
+              <QuietButton @click="papers.putAway([placed.paper.id], !placed.away)">
+                <ArchiveRestore v-if="placed.away" :size="15" aria-hidden="true" />
+                <Archive v-else :size="15" aria-hidden="true" />
+                {{ placed.away ? 'Take out' : 'Put away' }}
+              </QuietButton>
+              <QuietButton v-if="!placed.isShipped" @click="papers.remove(placed.paper.id)">
+                <Trash2 :size="15" aria-hidden="true" />Remove
+              </QuietButton>
+            </template>
+            <template #form>
+              <PaperForm
+                :paper="placed.paper"
+                :lesson="papers.lessonOf(placed.paper)"
+                @change="(part) => papers.change(placed.paper.id, part)"
+                @teach="papers.teach"
+              />
+            </template>
+          </KeptRow>
+        </ul>
+      </section>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+main {
+  max-width: 1180px;
+  margin: 0 auto;
+  padding: 18px 20px 60px;
+}
+
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 18px;
+}
+
+h1 {
+  margin: 0;
+  font: 700 30px var(--figures);
+}
+
+.head p {
+  flex: 1 1 420px;
+  margin: 0;
+}
+
+.head .add {
+  margin-left: auto;
+}
+
+.head .trouble {
+  flex-basis: 100%;
+  color: var(--vermilion);
+}
+
+section > header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 4px 22px;
+  margin: 22px 0 6px;
+}
+
+h2 {
+  margin: 0;
+  font: 700 20px var(--figures);
+}
+
+ul {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 28px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.paper {
+  grid-template-columns: 128px 1fr;
+}
+
+.paper.edited {
+  grid-column: 1 / -1;
+}
+
+.taught {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 8px;
+}
+
+@media (max-width: 920px) {
+  ul {
+    grid-template-columns: 1fr;
+  }
+}
+
+@media (max-width: 560px) {
+  .paper {
+    grid-template-columns: 84px 1fr;
+  }
+}
+</style>

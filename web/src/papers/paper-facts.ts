@@ -1,0 +1,34 @@
+import { formatWithUnit, weightOf, type KeptPaper } from '@rangoli/core';
+
+const prints: Readonly<Record<KeptPaper['print'], string>> = {
+  plain: 'the same on both faces',
+  'one face': 'printed on one face',
+  'both faces': 'printed on both faces',
+};
+
+const finishes: Readonly<Record<KeptPaper['finish'], string>> = {
+  matt: '',
+  foil: 'foil',
+  coated: 'coated',
+};
+
+/** What a paper is, in a line: how thick, what it weighs, its faces, and the sheets that it comes in. */
+export function paperFacts({
+  thickness,
+  weight,
+  finish,
+  print,
+  printRuns,
+  sheets,
+}: KeptPaper): string {
+  const about = weightOf(thickness, finish);
+  const weighs = weight ?? about;
+  const grams =
+    weighs === undefined ? '' : `, ${weight === undefined ? 'about ' : ''}${weighs} gsm`;
+  const faces = [
+    finishes[finish],
+    print !== 'plain' && printRuns === 'one way' ? `${prints[print]}, one way up` : prints[print],
+  ].filter((words) => words !== '');
+  const sizes = sheets.map(({ name }) => name).join(', ');
+  return `${formatWithUnit(thickness, 'mm')} thick${grams}; ${faces.join(', ')}. Sheets: ${sizes}`;
+}
