@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   commonSheets,
+  lessonSchema,
   lessonsFrom,
   lessonsSchema,
   millimetres,
@@ -11,6 +12,7 @@ import {
   papersSchema,
   stockPaper,
   stockPapers,
+  taughtOf,
   withLessons,
   type Lessons,
   type Paper,
@@ -131,19 +133,43 @@ describe('what trial boxes have taught', () => {
     );
   });
 
-  it('is replaced by a later lesson on the same paper, and others stay', () => {
+  it('stays where a later trial of the paper teaches something else, and others stay whole', () => {
     fc.assert(
       fc.property(trials, trials, (first, second) => {
         const early = lessonsFrom(first.before, first.after, noLessons);
         const late = lessonsFrom(second.before, second.after, early);
         const ids = late.papers.map(({ id }) => id);
         expect(new Set(ids).size).toBe(ids.length);
-        const fresh = lessonsFrom(second.before, second.after, noLessons).papers;
-        const expected: Lessons['papers'] = [
-          ...early.papers.filter(({ id }) => fresh.every((each) => each.id !== id)),
-          ...fresh,
-        ];
-        expect(late.papers).toEqual(expected);
+        const fresh = new Map(
+          lessonsFrom(second.before, second.after, noLessons).papers.map((each) => [each.id, each]),
+        );
+        for (const { id, thickness, gaps } of early.papers) {
+          const kept = late.papers.find((each) => each.id === id);
+          const newer = fresh.get(id);
+          expect(kept?.thickness).toBe(newer?.thickness ?? thickness);
+          expect(kept?.gaps.lid).toEqual(newer?.gaps.lid ?? gaps.lid);
+        }
+      }),
+    );
+  });
+
+  it('can be forgotten, part by part, and says nothing of what is as it was', () => {
+    fc.assert(
+      fc.property(trials, ({ before, after }) => {
+        const lessons = lessonsFrom(before, after, noLessons);
+        before.forEach((paper, i) => {
+          const lesson = lessons.papers.find(({ id }) => id === paper.id);
+          const taught = taughtOf(paper, lesson);
+          expect(withLessons(paper, { version: 1, papers: [taught] })).toEqual(after[i]);
+          expect(taught.thickness).not.toBe(paper.thickness);
+          const thin: Lessons = { version: 1, papers: [{ id: paper.id, gaps: taught.gaps }] };
+          expect(withLessons(paper, thin).thickness).toBe(paper.thickness);
+          const nothing: Lessons = { version: 1, papers: [{ id: paper.id, gaps: {} }] };
+          expect(withLessons(paper, nothing)).toEqual(paper);
+          // A lesson of before parts could be forgotten held everything.
+          const whole = { id: paper.id, thickness: paper.thickness, gaps: paper.gaps };
+          expect(taughtOf(paper, lessonSchema.parse(whole))).toEqual({ id: paper.id, gaps: {} });
+        });
       }),
     );
   });

@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import {
-  commonSheets,
   formatWithUnit,
   isSamePaper,
   paperFor,
-  type KeptPaper,
   type Paper,
   type PlanRequest,
   type Sheet,
@@ -38,9 +36,14 @@ const rows = computed(() =>
   props.uses.map((label, slot) => {
     const paper = paperFor(props.papers, slot);
     const mine = kept.placed.find((placed) => placed.paper.id === paper.id)?.paper;
-    const sheets = sheetsFor(paper, mine);
     const now = mine && kept.learned(mine, paper.sheet);
-    return { slot, label, paper, sheets, now: now && !isSamePaper(paper, now) ? now : undefined };
+    return {
+      slot,
+      label,
+      paper,
+      sheets: kept.sheetsFor(paper),
+      now: now && !isSamePaper(paper, now) ? now : undefined,
+    };
   }),
 );
 const choices = computed(() =>
@@ -51,16 +54,6 @@ const choices = computed(() =>
 function choicesFor(paper: Paper) {
   if (choices.value.some(({ value }) => value === paper.id)) return choices.value;
   return [{ value: paper.id, label: paper.name, colour: paper.colour }, ...choices.value];
-}
-
-function isSize(one: Sheet, other: Sheet): boolean {
-  return one.width === other.width && one.height === other.height;
-}
-
-/** The sheets that a paper comes in, with the one that the box has. */
-function sheetsFor({ sheet }: Paper, mine: KeptPaper | undefined): readonly Sheet[] {
-  const known = mine?.sheets ?? commonSheets;
-  return known.some((each) => isSize(each, sheet)) ? known : [sheet, ...known];
 }
 
 function set(slot: number, part: Partial<Paper>, what: string): void {
@@ -99,8 +92,8 @@ function setSheet(slot: number, sheets: readonly Sheet[], name: string): void {
 /** What the paper is now, in words: what has changed of it. */
 function changedWords(paper: Paper, now: Paper): string {
   return now.thickness === paper.thickness
-    ? 'It has changed among your papers.'
-    : `It is ${formatWithUnit(now.thickness, 'mm')} thick among your papers.`;
+    ? `Your ${now.name} has changed.`
+    : `Your ${now.name} is ${formatWithUnit(now.thickness, 'mm')} thick.`;
 }
 </script>
 
@@ -144,7 +137,7 @@ function changedWords(paper: Paper, now: Paper): string {
       <p v-if="row.now" class="now">
         {{ changedWords(row.paper, row.now) }}
         <QuietButton @click="set(row.slot, { ...row.now, sheet: row.paper.sheet }, 'paper')"
-          >Take it so</QuietButton
+          >Take it</QuietButton
         >
       </p>
     </div>
@@ -199,5 +192,9 @@ h3 {
   gap: 4px;
   font-size: 13px;
   line-height: 1.25;
+}
+
+.now :deep(button) {
+  flex: none;
 }
 </style>

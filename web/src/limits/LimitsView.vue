@@ -2,7 +2,6 @@
 import {
   cutUnit,
   allStyles,
-  commonSheets,
   cutSizeOf,
   extentsOf,
   inchFraction,
@@ -28,6 +27,7 @@ import OpeningNote from '../parts/OpeningNote.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useOpenProject } from '../stores/open-project.ts';
+import { usePapers } from '../stores/papers.ts';
 import { useLimits } from './limits.ts';
 import LimitsChart from './LimitsChart.vue';
 
@@ -43,11 +43,9 @@ const { limits, isWorking } = useLimits(refDebounced(request, 350));
 const size = computed(() => request.value && extentsOf(request.value.gift));
 const mark = computed(() => (request.value?.unit === 'mm' ? millimetres(1) : inchFraction(1, 16)));
 const styles = allStyles.map(({ id, name }) => ({ value: id, label: name }));
-const sheets = computed(() => {
-  const now = request.value?.papers[0].sheet;
-  const own = now && !commonSheets.some(({ name }) => name === now.name) ? [now] : [];
-  return [...own, ...commonSheets].map(({ name }) => ({ value: name, label: name }));
-});
+const papers = usePapers();
+void papers.open();
+const sheets = computed(() => (request.value ? papers.sheetsFor(request.value.papers[0]) : []));
 
 function setStyle(id: string): void {
   const style = allStyles.find((each) => each.id === id);
@@ -56,10 +54,10 @@ function setStyle(id: string): void {
 
 /** The whole box is cut from this sheet. */
 function setSheet(name: string): void {
-  const sheet = commonSheets.find((each) => each.name === name);
-  const papers = request.value?.papers;
-  if (!sheet || !papers) return;
-  const [first, ...rest] = papers;
+  const sheet = sheets.value.find((each) => each.name === name);
+  const now = request.value?.papers;
+  if (!sheet || !now) return;
+  const [first, ...rest] = now;
   project.changeBox('sheet', {
     papers: [{ ...first, sheet }, ...rest.map((paper) => ({ ...paper, sheet }))],
   });
@@ -129,7 +127,7 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
           >Sheet<Pick
             label="Sheet"
             :value="request.papers[0].sheet.name"
-            :options="sheets"
+            :options="sheets.map((sheet) => ({ value: sheet.name, label: sheet.name }))"
             @change="setSheet"
         /></label>
         <section aria-labelledby="today">

@@ -139,8 +139,8 @@ function setColour(event: Event): void {
 .colour {
   display: block;
   width: 100%;
-  height: 34px;
-  padding: 3px;
+  height: 27px;
+  padding: 2px 3px;
   border: 1px solid var(--rule);
   border-radius: var(--radius);
   background: #ffffff;

@@ -1,94 +1,62 @@
 <script setup lang="ts">
-import { toMillimetres, type KeptPaper } from '@rangoli/core';
+import type { KeptPaper } from '@rangoli/core';
 import { computed, useId } from 'vue';
 import { isDark, shade } from '../parts/colour.ts';
 
-/** A paper’s sheets, all papers to one scale, the largest at the back, with a corner turned up to show the other face. */
+/** A sheet of a paper in the shape that it comes in first, with a corner turned up to show the other face. */
 const props = defineProps<{ paper: KeptPaper }>();
 
-/** The picture shows so many millimetres; larger sheets are drawn smaller, in proportion. */
-const room = { width: 320, height: 330 };
-/** The corner that is turned up on the sheet in front. */
-const corner = 42;
+/** The largest side of the sheet and the turned corner, in the picture’s own units. */
+const longest = 100;
+const corner = 30;
 
 const id = useId();
 const line = computed(() =>
-  isDark(props.paper.colour) ? 'rgb(255 255 255 / 55%)' : 'rgb(20 48 45 / 40%)',
+  isDark(props.paper.colour) ? 'rgb(255 255 255 / 60%)' : 'rgb(20 48 45 / 45%)',
 );
 const back = computed(() => {
   const { print, colour } = props.paper;
   if (print === 'one face') return '#fbf8f1';
   return isDark(colour) ? shade(colour, 0.28) : shade(colour, -0.12);
 });
-const sheets = computed(() => {
-  const sizes = props.paper.sheets
-    .map(({ name, width, height }) => ({
-      name,
-      width: toMillimetres(width),
-      height: toMillimetres(height),
-    }))
-    .sort((one, other) => other.width * other.height - one.width * one.height);
-  const most = Math.max(
-    ...sizes.map(({ width, height }) => Math.max(width / room.width, height / room.height)),
-    1,
-  );
-  return sizes.map(({ name, width, height }) => ({
-    name,
-    width: width / most,
-    height: height / most,
-    y: room.height - height / most,
-  }));
+const sheet = computed(() => {
+  const [first] = props.paper.sheets;
+  const [width, height] = first ? [first.width, first.height] : [1, 1];
+  const scale = longest / Math.max(width, height);
+  return { width: width * scale, height: height * scale };
 });
-const front = computed(() => sheets.value.at(-1));
-/** The turned corner lies at the top right of the sheet in front. */
+const face = computed(() => {
+  const { width, height } = sheet.value;
+  return `M 0 0 H ${width - corner} L ${width} ${corner} V ${height} H 0 Z`;
+});
 const turned = computed(() => {
-  if (!front.value) return undefined;
-  const { width, y } = front.value;
-  const size = Math.min(corner, front.value.width / 2, front.value.height / 2);
-  return `M ${width - size} ${y} L ${width - size} ${y + size} L ${width} ${y + size} Z`;
-});
-const cutAway = computed(() => {
-  if (!front.value) return '';
-  const { width, height, y } = front.value;
-  const size = Math.min(corner, width / 2, height / 2);
-  return `M 0 ${y} H ${width - size} L ${width} ${y + size} V ${y + height} H 0 Z`;
+  const { width } = sheet.value;
+  return `M ${width - corner} 0 V ${corner} H ${width} Z`;
 });
 </script>
 
 <template>
   <svg
-    :viewBox="`-6 -6 ${room.width + 12} ${room.height + 12}`"
+    :viewBox="`-1 -1 ${longest + 2} ${longest + 2}`"
     role="img"
-    :aria-label="`${paper.name}, in ${paper.sheets.length} ${paper.sheets.length === 1 ? 'size' : 'sizes'} of sheet`"
+    :aria-label="`A sheet of ${paper.name}`"
   >
     <defs>
-      <pattern :id="id" width="22" height="22" patternUnits="userSpaceOnUse">
-        <circle cx="6" cy="6" r="2.6" :fill="line" />
-        <circle cx="17" cy="17" r="2.6" :fill="line" />
+      <pattern :id="id" width="14" height="14" patternUnits="userSpaceOnUse">
+        <circle cx="4" cy="4" r="1.6" :fill="line" />
+        <circle cx="11" cy="11" r="1.6" :fill="line" />
       </pattern>
     </defs>
-    <g v-for="(sheet, i) in sheets" :key="i">
-      <rect
-        v-if="i < sheets.length - 1"
-        x="0"
-        :y="sheet.y"
-        :width="sheet.width"
-        :height="sheet.height"
-        :fill="paper.colour"
-        :stroke="line"
-      />
-      <template v-else>
-        <path :d="cutAway" :fill="paper.colour" :stroke="line" />
-        <path v-if="paper.print !== 'plain'" :d="cutAway" :fill="`url(#${id})`" />
-        <path v-if="turned" :d="turned" :fill="back" :stroke="line" />
-        <path
-          v-if="paper.print !== 'plain' && paper.printRuns === 'one way'"
-          class="up"
-          :stroke="line"
-          :d="`M ${sheet.width / 2} ${sheet.y + sheet.height - 18} v ${-(sheet.height - 36)} m -11 13 l 11 -13 l 11 13`"
-        />
-      </template>
-    </g>
+    <path :d="face" :fill="paper.colour" stroke="rgb(20 48 45 / 30%)" />
+    <path v-if="paper.print !== 'plain'" :d="face" :fill="`url(#${id})`" />
+    <path :d="turned" :fill="back" stroke="rgb(20 48 45 / 30%)" />
+    <path v-if="paper.print === 'both faces'" :d="turned" :fill="`url(#${id})`" />
+    <path
+      v-if="paper.print !== 'plain' && paper.printRuns === 'one way'"
+      class="up"
+      :stroke="line"
+      :d="`M 22 ${sheet.height - 12} V 22 m -8 9 l 8 -9 l 8 9`"
+    />
   </svg>
 </template>
 
@@ -96,16 +64,10 @@ const cutAway = computed(() => {
 svg {
   display: block;
   width: 100%;
-  max-height: 128px;
-}
-
-rect,
-path {
-  stroke-width: 2px;
 }
 
 .up {
   fill: none;
-  stroke-width: 4px;
+  stroke-width: 2.4px;
 }
 </style>

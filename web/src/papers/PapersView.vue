@@ -32,7 +32,7 @@ const sections = computed((): readonly Section[] => {
       .toSorted((one, other) => Number(one.away) - Number(other.away));
   const all = [
     { title: 'My own', placed: of(false), isShipped: false },
-    { title: 'Rangoli’s', placed: of(true), isShipped: true },
+    { title: 'Rangoli’s examples', placed: of(true), isShipped: true },
   ];
   return all.filter(({ placed }) => placed.length > 0);
 });
@@ -59,11 +59,17 @@ async function begin(paper: KeptPaper, name: string): Promise<void> {
 
 function add(): void {
   const [first] = papers.atHand;
-  if (first) void begin({ ...first, weight: undefined }, 'My paper');
+  if (first)
+    void begin({ ...first, weight: undefined, sheets: first.sheets.slice(0, 1) }, 'My paper');
 }
 
 function copy({ paper }: PlacedPaper): void {
   void begin(paper, `${paper.name.slice(0, 50)}, mine`);
+}
+
+/** What is known of a paper beyond what is usual. */
+function learned(paper: KeptPaper): string | undefined {
+  return taughtWords(paper, papers.lessonOf(paper));
 }
 
 function edit(id: string): void {
@@ -128,8 +134,8 @@ function edit(id: string): void {
           >
             <template #picture><PaperPicture :paper="placed.paper" /></template>
             <template #notes>
-              <p v-if="taughtWords(papers.lessonOf(placed.paper))" class="taught">
-                <Worded :text="taughtWords(papers.lessonOf(placed.paper)) ?? ''" />
+              <p v-if="learned(placed.paper)" class="learned">
+                <Worded :text="learned(placed.paper) ?? ''" />
                 <QuietButton @click="papers.forget(placed.paper.id)">Forget it</QuietButton>
               </p>
             </template>
@@ -224,14 +230,14 @@ ul {
 }
 
 .paper {
-  grid-template-columns: 128px 1fr;
+  grid-template-columns: 84px 1fr;
 }
 
 .paper.edited {
   grid-column: 1 / -1;
 }
 
-.taught {
+.learned {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
@@ -246,7 +252,7 @@ ul {
 
 @media (max-width: 560px) {
   .paper {
-    grid-template-columns: 84px 1fr;
+    grid-template-columns: 56px 1fr;
   }
 }
 </style>

@@ -129,7 +129,7 @@ li.more {
   border: 0;
 }
 
-li button {
+.sheets li button {
   display: grid;
   place-items: center;
   width: 24px;
@@ -142,7 +142,7 @@ li button {
   cursor: pointer;
 }
 
-li button:hover {
+.sheets li button:hover {
   color: var(--ink);
   background: var(--leaf-pale);
 }

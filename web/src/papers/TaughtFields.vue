@@ -50,7 +50,7 @@ function forgetThickness(): void {
 
 <template>
   <fieldset>
-    <legend>How loose things are made of it, in both directions together</legend>
+    <legend>How much air things of it have, both sides together. A trial box changes these.</legend>
     <table>
       <thead>
         <tr>
@@ -172,12 +172,32 @@ td :deep(.field) {
 
 @media (max-width: 560px) {
   table {
-    border-spacing: 4px;
-    margin-left: -4px;
+    margin-left: 0;
+    border-spacing: 0;
+  }
+
+  tr {
+    display: grid;
+    grid-template-columns: repeat(3, 1fr);
+    gap: 2px 6px;
+    align-items: center;
+  }
+
+  tbody tr {
+    margin-bottom: 6px;
+  }
+
+  thead td {
+    display: none;
+  }
+
+  tbody th,
+  tbody td:last-child {
+    grid-column: 1 / -1;
   }
 
   td :deep(.field) {
-    width: 70px;
+    width: auto;
   }
 }
 </style>

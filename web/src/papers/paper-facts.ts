@@ -29,6 +29,6 @@ export function paperFacts({
     finishes[finish],
     print !== 'plain' && printRuns === 'one way' ? `${prints[print]}, one way up` : prints[print],
   ].filter((words) => words !== '');
-  const sizes = sheets.map(({ name }) => name).join(', ');
+  const sizes = sheets.map(({ name }) => name.replaceAll(' ', '\u00a0')).join(', ');
   return `${formatWithUnit(thickness, 'mm')} thick${grams}; ${faces.join(', ')}. Sheets: ${sizes}`;
 }

@@ -101,7 +101,7 @@ nav {
 
 nav a,
 nav span {
-  padding: 5px 12px;
+  padding: 5px 9px;
   border-radius: var(--radius);
   color: var(--ink-soft);
   text-decoration: none;

@@ -1,4 +1,5 @@
 import {
+  commonSheets,
   lessonSchema,
   lessonsFrom,
   paperItemSchema,
@@ -136,6 +137,15 @@ export const usePapers = defineStore('papers', () => {
     return withLessons(paperOf(paper, sheet), lessons.value);
   }
 
+  /** The sheets that a box's paper comes in, with the one that it has. */
+  function sheetsFor({ id, sheet }: Paper): readonly Sheet[] {
+    const known = placedBy(id)?.paper.sheets ?? commonSheets;
+    const isThere = known.some(
+      ({ width, height }) => width === sheet.width && height === sheet.height,
+    );
+    return isThere ? known : [sheet, ...known];
+  }
+
   /** The papers that a new box is begun with, one for each that it usually has. */
   function forNewBox(usual: PlanRequest['papers']): PlanRequest['papers'] {
     const choices = atHand.value;
@@ -165,6 +175,7 @@ export const usePapers = defineStore('papers', () => {
     teach,
     forget,
     learned,
+    sheetsFor,
     forNewBox,
   };
 });
