@@ -8,6 +8,7 @@ const budgets = [
   { view: 'What fits', path: '/box/ID/limits', most: 330 },
   { view: 'Make', path: '/box/ID/make', most: 330 },
   { view: 'the printed sheet', path: '/box/ID/print', most: 310 },
+  { view: 'My papers', path: '/papers', most: 310 },
   { view: 'My tools', path: '/kit', most: 310 },
 ];
 

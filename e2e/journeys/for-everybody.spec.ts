@@ -17,7 +17,7 @@ for (const [width, height] of [
   [390, 844],
 ] as const)
   test(`nothing bars the way at ${width} × ${height}`, async ({ demo, page }) => {
-    // Six views are gone through rule by rule.
+    // Seven views are gone through rule by rule.
     test.slow();
     await page.setViewportSize({ width, height });
     await page.goto(demo.origin);
@@ -40,6 +40,9 @@ for (const [width, height] of [
     await expect(page.getByText('It can be saved')).toBeVisible();
     expect(await seriousFindings(page)).toEqual([]);
     await page.goto(`${demo.origin}/kit`);
+    await page.getByRole('listitem').first().getByRole('button', { name: 'Edit' }).click();
+    expect(await seriousFindings(page)).toEqual([]);
+    await page.goto(`${demo.origin}/papers`);
     await page.getByRole('listitem').first().getByRole('button', { name: 'Edit' }).click();
     expect(await seriousFindings(page)).toEqual([]);
     await page.goto(`${demo.origin}/kept`);

@@ -117,6 +117,24 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'papers',
+    set: async (page, origin) => {
+      await page.goto(`${origin}/papers`);
+      await page
+        .getByRole('listitem')
+        .filter({ hasText: 'Star trails' })
+        .getByRole('button', { name: 'Copy' })
+        .click();
+      await page.getByLabel('Name').fill('Star trails, scrapbook pad');
+      await page.getByLabel('Weight on the pack').fill('200');
+      await page.keyboard.press('Tab');
+      await page.getByLabel('A lid over its base: best').fill('0.55');
+      await page.mouse.move(0, 0);
+      await page.evaluate(() => scrollTo(0, 0));
+      await page.waitForTimeout(800);
+    },
+  },
+  {
     name: 'box-many-pieces',
     set: async (page, origin) => {
       await openBox(page, origin, 'Meteorite jar');

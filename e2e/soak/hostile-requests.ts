@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { newProject, noFacts, shippedToolbox } from '@rangoli/core';
+import { newProject, noFacts, shippedPapers, shippedToolbox } from '@rangoli/core';
 
 /** A request as somebody may send who means ill, or has a broken client. */
 export interface HostileRequest {
@@ -66,6 +66,11 @@ const goodRequests: readonly (readonly [method: string, path: string, body: unkn
   ['PUT', 'projects/ID', { revision: 1, document }],
   ['POST', 'progress/ID', { facts }],
   ['PUT', 'tools/ID', { revision: 0, value: { kind: 'boards', ...board } }],
+  [
+    'PUT',
+    'papers/ID',
+    { revision: 0, value: { kind: 'paper', paper: shippedPapers[0], away: false, added: 1 } },
+  ],
   ['PUT', 'lessons/ID', { revision: 0, value: document.box.papers[0] }],
   ['POST', 'session', { passphrase: 'gravel birch basket winter cradle' }],
 ];
@@ -97,7 +102,17 @@ function pathsTo(ids: readonly string[]): fc.Arbitrary<string> {
   const route = fc.constantFrom(
     ...['projects', 'projects/', 'projects/ID', 'projects/ID', 'projects/ID/duplicate'],
     ...['projects/ID/restore', 'progress/ID', 'progress', 'tools', 'tools/ID', 'lessons'],
-    ...['lessons/ID', 'session', 'session/all', 'health', 'events/ID', 'ID', 'ID/ID/ID'],
+    ...[
+      'lessons/ID',
+      'papers',
+      'papers/ID',
+      'session',
+      'session/all',
+      'health',
+      'events/ID',
+      'ID',
+      'ID/ID/ID',
+    ],
   );
   const query = fc.oneof(
     { weight: 3, arbitrary: fc.constant('') },

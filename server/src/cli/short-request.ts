@@ -4,10 +4,13 @@ import {
   directedRoom,
   evenRoom,
   explainLengthFault,
+  finishSchema,
   genericBoards,
   genericTrimmers,
   nanometres,
   parseLength,
+  parseSheet,
+  parseThickness,
   planRequestSchema,
   problemsFrom,
   roomStops,
@@ -33,14 +36,20 @@ export type Completed =
   | { readonly ok: true; readonly request: PlanRequest }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
-/** A name that is not known where one of these is wanted. */
-class UnknownName extends Error {
+/** A field that can't be read, with what is wrong and the way out. */
+class Unreadable extends Error {
   readonly problem: Problem;
 
+  constructor(problem: Problem) {
+    super(problem.message);
+    this.problem = problem;
+  }
+}
+
+/** A name that is not known where one of these is wanted. */
+class UnknownName extends Unreadable {
   constructor(field: string, written: string, names: readonly string[]) {
-    const message = `There is no “${written}” for ${field}. ${meant(written, names)}`;
-    super(message);
-    this.problem = { field, message };
+    super({ field, message: `There is no “${written}” for ${field}. ${meant(written, names)}` });
   }
 }
 
@@ -122,16 +131,44 @@ function asRoom(written: unknown, unit: Unit): unknown {
   return typeof even === 'number' ? directedRoom(nanometres(even)) : roomOneWay(written, unit);
 }
 
-function paperOf(field: string, written: unknown, usual: PlanRequest['papers'][number]): unknown {
-  const paper = over(field, written, usual, stockPapers);
-  if (!isDocument(paper) || typeof paper.sheet !== 'string') return paper;
-  return { ...paper, sheet: shipped(`${field}.sheet`, paper.sheet, commonSheets) };
+/** A sheet by the name that it is sold under, or by its sides. */
+function sheetIn(field: string, written: string, unit: Unit): unknown {
+  const sheet = parseSheet(written, unit);
+  if (sheet) return sheet;
+  const names = commonSheets.map(({ name }) => name);
+  const way = `Write a size, like 180 × 180 mm. ${meant(written, names)}`;
+  throw new Unreadable({ field, message: `“${written}” is no sheet. ${way}` });
 }
 
-function papersOf(written: unknown, usual: PlanRequest['papers']): unknown {
+function thicknessIn(field: string, written: string, finish: unknown, unit: Unit): unknown {
+  const of = finishSchema.safeParse(finish);
+  const thickness = parseThickness(written, { unit, finish: of.success ? of.data : 'matt' });
+  if (thickness.ok) return thickness.thickness;
+  throw new Unreadable({ field, message: thickness.message });
+}
+
+function paperOf(
+  field: string,
+  written: unknown,
+  usual: PlanRequest['papers'][number],
+  unit: Unit,
+): unknown {
+  const paper = over(field, written, usual, stockPapers);
+  if (!isDocument(paper)) return paper;
+  const { sheet, thickness, finish } = paper;
+  return {
+    ...paper,
+    ...(typeof sheet === 'string' && { sheet: sheetIn(`${field}.sheet`, sheet, unit) }),
+    ...(typeof thickness === 'string' && {
+      thickness: thicknessIn(`${field}.thickness`, thickness, finish, unit),
+    }),
+  };
+}
+
+function papersOf(written: unknown, usual: PlanRequest['papers'], unit: Unit): unknown {
   if (written === undefined) return usual;
   const list: readonly unknown[] = Array.isArray(written) ? written : [written];
-  return list.map((each, i) => paperOf(`papers.${i}`, each, usual[i] ?? usual[0]));
+  return list.map((each, i) => paperOf(`papers.${i}`, each, usual[i] ?? usual[0], unit));
 }
 
 function kitOf(written: unknown, usual: PlanRequest['kit']): unknown {
@@ -162,7 +199,7 @@ function withUsual(written: Document, unit: Unit): Document {
     gift: giftOf(written.gift),
     room: roomOf(written.room, usual.room, unit),
     style: written.style === undefined ? usual.style : styleOf(written.style),
-    papers: papersOf(written.papers, usual.papers),
+    papers: papersOf(written.papers, usual.papers, unit),
     kit: kitOf(written.kit, usual.kit),
   };
 }
@@ -247,7 +284,7 @@ export function completeRequest(written: unknown): Completed {
       ? { ok: false, problems: unknown }
       : { ok: true, request: parsed.data };
   } catch (error) {
-    if (error instanceof UnknownName) return { ok: false, problems: [error.problem] };
+    if (error instanceof Unreadable) return { ok: false, problems: [error.problem] };
     throw error;
   }
 }

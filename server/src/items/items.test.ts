@@ -1,4 +1,11 @@
-import { shippedToolbox, stockPaper, toolboxOf, toolItemSchema } from '@rangoli/core';
+import {
+  millimetres,
+  shippedPapers,
+  shippedToolbox,
+  stockPaper,
+  toolboxOf,
+  toolItemSchema,
+} from '@rangoli/core';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { migrations } from '../database/migrations.ts';
@@ -86,6 +93,31 @@ describe('what trial boxes have taught', () => {
     expect(await (await served.now().send('GET', '', undefined, address)).json()).toEqual({
       items: [{ id, revision: 1, value }],
       unreadable: [],
+    });
+  });
+});
+
+describe('the maker’s papers', () => {
+  it('are kept one by one, and one that can’t be folded or has no sheet is refused by its field', async () => {
+    const address = served.now().making.replace('progress', 'papers');
+    const put = (paper: unknown) =>
+      served
+        .now()
+        .send(
+          'PUT',
+          '/own',
+          { revision: 0, value: { kind: 'paper', paper, away: false, added: 1 } },
+          address,
+        );
+    const [dusk] = shippedPapers;
+    const own = { ...dusk, id: 'own', name: 'Indigo', weight: 300 };
+    const refused = await put({ ...own, sheets: [] });
+    expect(refused.status).toBe(422);
+    expect(await refused.text()).toContain('Say at least one size of sheet');
+    expect((await put({ ...own, thickness: millimetres(3) })).status).toBe(422);
+    expect((await put(own)).status).toBe(200);
+    expect(await (await served.now().send('GET', '', undefined, address)).json()).toMatchObject({
+      items: [{ id: 'own', revision: 1, value: { paper: own } }],
     });
   });
 });
