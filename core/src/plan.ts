@@ -8,6 +8,7 @@ export {
   type PairChoice,
   type JobOrder,
   type Plan,
+  type PlannedDepth,
   type PlannedPair,
   type PlanResult,
 } from './planning/index.ts';

@@ -119,7 +119,7 @@ class Writer {
     const { items } = itemsSchema.parse(await ask('GET', '/lessons'));
     const item = items.find(({ id }) => id === this.#name);
     const before = this.#lesson;
-    const now = item && { revision: item.revision, thickness: item.value.thickness };
+    const now = item && { revision: item.revision, thickness: item.value.thickness ?? 0 };
     const isThere =
       before === undefined ||
       (now?.revision === before.revision && now.thickness === before.thickness) ||

@@ -103,6 +103,19 @@ export interface StyleSmaller extends SmallerPair {
   readonly scantBy?: Length;
 }
 
+/** A depth, width or height that a maker may ask for as a figure. */
+export interface StyleDepth {
+  /** The option that says it. */
+  readonly option: string;
+  /** What it may be on this box. */
+  readonly least: Length;
+  readonly most: Length;
+  /** What it comes to. */
+  readonly comes: (size: SizeOf) => Length;
+  /** The section that is chosen by it, and how long that is for a figure; none where the style reckons with it. */
+  readonly sets?: { readonly section: string; readonly to: (figure: Length) => Length };
+}
+
 /** A style put to the solver. */
 export interface StyleFrame {
   readonly sections: readonly StyleSection[];
@@ -114,6 +127,8 @@ export interface StyleFrame {
   readonly settledFits?: (size: SizeOf) => readonly SettledFit[];
   /** Pairs of sections of which the first must be smaller than the second by so much at least. */
   readonly smaller: readonly StyleSmaller[];
+  /** What of it a maker may ask for as a figure. */
+  readonly depths?: readonly StyleDepth[];
   readonly settle: (size: SizeOf) => SettledBox;
 }
 

@@ -15,7 +15,8 @@ import {
 import { paperFor, type Papers } from '../paper/index.ts';
 import { gridPositions, type Cutout, type Taper } from '../piece/index.ts';
 import type { SizeOf, StyleBrief, StyleFrame } from './brief.ts';
-import { tuckedPanel, tuckFit, tuckFlap, tuckRoom } from './closing.ts';
+import { leastTuck, tuckedPanel, tuckFit, tuckFlap, tuckRoom } from './closing.ts';
+import { depthOf } from './depth.ts';
 import { columnScore, drawGrid, rowScore, rowSlit, valley } from './draw-grid.ts';
 import { roomOf } from './gift-tray.ts';
 import { lies, sitting } from './placing.ts';
@@ -102,6 +103,7 @@ export function flapBox(asked: Brief, box: FlapBox): StyleFrame {
     ],
     fits: [tuckFit(id, floor.deep, lid.id, card)],
     smaller: [],
+    depths: [depthOf('tuck', tuck.id, { least: leastTuck, most: times(wall.least, 0.8) })],
     settle: (size) => {
       const inside = {
         across: clearInside(size(floor.across), card, layers.across),

@@ -10,7 +10,9 @@ import {
   type Length,
 } from '../length/index.ts';
 import { widthForTape } from '../tools/index.ts';
-import type { StyleBrief, StyleSection, StyleSmaller } from './brief.ts';
+import type { Section } from '../marks/index.ts';
+import type { StyleBrief, StyleDepth, StyleSection, StyleSmaller } from './brief.ts';
+import { depthOf } from './depth.ts';
 import { section, type FloorSections } from './sections.ts';
 
 type Brief = Pick<StyleBrief<unknown>, 'kit'>;
@@ -35,6 +37,11 @@ export function seamSection(brief: Brief, id: string, room: Length): StyleSectio
     scant,
     most: largest(wanted, plus(wanted, millimetres(6))),
   };
+}
+
+/** How wide such a seam may be as a figure, behind a panel that leaves it so much room. */
+export function seamDepth(option: string, { id, most }: Section, room: Length): StyleDepth {
+  return depthOf(option, id, { least: leastSeam, most: largest(most, room) });
 }
 
 /** Flaps of a bottom, and how far those that face each other over its narrower way go past each other. */

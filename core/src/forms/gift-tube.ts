@@ -4,7 +4,14 @@ import type { Extents } from '../gift/index.ts';
 import { largest, minus, plus, times, toMillimetres, zero, type Length } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Cutout } from '../piece/index.ts';
-import type { PieceTemplate, SizeOf, StyleAnswer, StyleBrief, StyleSection } from './brief.ts';
+import type {
+  PieceTemplate,
+  SizeOf,
+  StyleAnswer,
+  StyleBrief,
+  StyleDepth,
+  StyleSection,
+} from './brief.ts';
 import { bottomFlaps, type BottomFlaps } from './flap-widths.ts';
 import { roomOf } from './gift-tray.ts';
 import { leastWall, section } from './sections.ts';
@@ -126,6 +133,8 @@ interface WholeTube {
   /** The sections of its other ends, beside the tube's own. */
   readonly ends: readonly StyleSection[];
   readonly smaller?: readonly SmallerPair[];
+  /** What of it may be asked for as a figure, beside its seam. */
+  readonly depths?: readonly StyleDepth[];
   /** How the pleats of its top are closed, where it has any. */
   readonly closes?: (size: SizeOf) => NonNullable<Assembly['closes']>;
 }
@@ -137,6 +146,7 @@ export function tubeAnswer({
   bottom,
   ends,
   smaller = [],
+  depths = [],
   closes,
 }: WholeTube): StyleAnswer {
   return {
@@ -146,6 +156,7 @@ export function tubeAnswer({
       pieces: [finished.template],
       fits: [],
       smaller: [...smaller, ...(bottom?.smaller ?? [])],
+      depths: [tube.panels.seamDepth('seam'), ...depths],
       settle: (size) => {
         const clearInside = finished.inside(size);
         return {

@@ -10,6 +10,7 @@ export {
   type SizeOf,
   type StyleAnswer,
   type StyleBrief,
+  type StyleDepth,
   type StyleFit,
   type StyleFrame,
   type StyleSection,
@@ -74,6 +75,7 @@ export {
 } from './tube.ts';
 export { giftTray, openTray, roomOf, smoothTray, withCutouts } from './gift-tray.ts';
 export { trayInside } from './tray-inside.ts';
+export { depthOf, type Depth } from './depth.ts';
 export { lidTray, lidWallTarget } from './lid-tray.ts';
 export {
   leastTuck,
@@ -97,7 +99,7 @@ export {
   type Web,
   type WebsOn,
 } from './web.ts';
-export { bottomFlaps, seamSection, type BottomFlaps } from './flap-widths.ts';
+export { bottomFlaps, seamDepth, seamSection, type BottomFlaps } from './flap-widths.ts';
 export { drawHingedBox, hingedStages, type HingedBox } from './hinged-box.ts';
 export { flapBox } from './flap-box.ts';
 export {

@@ -13,7 +13,8 @@ import {
   type Length,
 } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
-import type { PieceTemplate, SizeOf, StyleBrief, StyleFit } from './brief.ts';
+import type { PieceTemplate, SizeOf, StyleBrief, StyleDepth, StyleFit } from './brief.ts';
+import { depthOf, type Depth } from './depth.ts';
 import { overturned } from './placing.ts';
 import {
   addLayers,
@@ -29,10 +30,11 @@ import {
 import { insideLayers, trayFloor, trayStacks, trayTemplate, type Tray } from './tray.ts';
 
 /** How far a lid comes down. */
-export type LidDepth = 'shallow' | 'half' | 'full';
+export type LidDepth = Depth<'shallow' | 'half' | 'full'>;
 
 /** The wall of a lid over a wall of this height. */
 export function lidWallTarget(under: Length, depth: LidDepth): Length {
+  if (typeof depth === 'number') return depth;
   switch (depth) {
     case 'shallow':
       return largest(
@@ -75,6 +77,8 @@ export interface LidTray {
   readonly template: PieceTemplate;
   readonly fits: readonly StyleFit[];
   readonly smaller: readonly SmallerPair[];
+  /** How deep it may be, for the option that says so. */
+  readonly depth: (option: string) => StyleDepth;
   /** The lid in its place. */
   readonly part: (size: SizeOf, over: OverWhat) => Part;
   readonly stacks: readonly Stack[];
@@ -122,6 +126,7 @@ export function lidTray(
       gap: paper.gaps.lid,
     }),
     smaller: isFull ? [] : [{ less: wall.id, more: under.wall.id, by: zero }],
+    depth: (option) => depthOf(option, wall.id, { least: leastWall, most: under.wall.target }),
     part: (size, { top, aside = 0, joins }) =>
       overturned({
         id: plain.id,

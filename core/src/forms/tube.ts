@@ -18,7 +18,7 @@ import {
   type Side,
   type Taper,
 } from '../piece/index.ts';
-import type { PieceTemplate, SizeOf, StyleBrief, StyleSection } from './brief.ts';
+import type { PieceTemplate, SizeOf, StyleBrief, StyleDepth, StyleSection } from './brief.ts';
 import {
   columnScore,
   columnSlit,
@@ -27,7 +27,7 @@ import {
   valley,
   type PlacedSpan,
 } from './draw-grid.ts';
-import { seamSection } from './flap-widths.ts';
+import { seamDepth, seamSection } from './flap-widths.ts';
 import { atFront, lies } from './placing.ts';
 import { floorSections, type FloorSections } from './sections.ts';
 
@@ -45,6 +45,8 @@ export interface TubePanels {
   readonly seam: StyleSection;
   readonly card: Length;
   readonly sections: readonly StyleSection[];
+  /** How wide the seam may be, for the option that says so. */
+  readonly seamDepth: (option: string) => StyleDepth;
 }
 
 /** The panels and the seam of a tube round the gift; more card may lie before its front or its back. */
@@ -59,7 +61,13 @@ export function tubePanels(
   const { deep } = brief.inside;
   const beside = seamSection(brief, `${prefix} seam`, times(deep.least, 0.8));
   const seam = { ...beside, most: smallest(beside.most, largest(deep.least, beside.target)) };
-  return { floor, seam, card, sections: [...floor.sections, seam] };
+  return {
+    floor,
+    seam,
+    card,
+    sections: [...floor.sections, seam],
+    seamDepth: (option) => seamDepth(option, seam, times(deep.least, 0.8)),
+  };
 }
 
 /** Clear inside of a tube whose panels have these sizes. */

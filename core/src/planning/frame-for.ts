@@ -2,10 +2,12 @@ import type { StyleAnswer } from '../forms/index.ts';
 import { clearInsideNeeded, extentsOf, isRoundGift } from '../gift/index.ts';
 import type { PlanRequest } from '../request/index.ts';
 import { answerWith } from '../styles/index.ts';
+import { depthRefusal, withFigures } from './figured-depths.ts';
 
 /** The frame of the box that is asked for, or why this kind of box can't be made so. */
-export function frameFor({ gift, room, papers, kit, lean, style, made }: PlanRequest): StyleAnswer {
-  return answerWith(style, {
+export function frameFor(request: PlanRequest): StyleAnswer {
+  const { gift, room, papers, kit, lean, style, made } = request;
+  const answer = answerWith(style, {
     inside: clearInsideNeeded(gift, room),
     gift: extentsOf(gift),
     round: isRoundGift(gift),
@@ -15,6 +17,9 @@ export function frameFor({ gift, room, papers, kit, lean, style, made }: PlanReq
     mayBeOblong: isAnyOblong(made),
     made,
   });
+  if (!answer.ok) return answer;
+  const refusal = depthRefusal(answer.frame, request);
+  return refusal ? { ok: false, refusal } : { ok: true, frame: withFigures(answer.frame, request) };
 }
 
 /** Whether a piece that is made has come out otherwise across than down. */

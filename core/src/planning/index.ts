@@ -1,5 +1,11 @@
 export { planWithLessRoom, type RoomPlan } from './less-room.ts';
 export { planJob, type JobOrder } from './plan-job.ts';
 export { planBox, type PlanResult } from './plan-box.ts';
-export { planSchema, type PairChoice, type Plan, type PlannedPair } from './plan.ts';
+export {
+  planSchema,
+  type PairChoice,
+  type Plan,
+  type PlannedDepth,
+  type PlannedPair,
+} from './plan.ts';
 export { madeAsPlanned, readingsOneWay, type MarkReading } from './made-as-planned.ts';

@@ -113,6 +113,7 @@ function finish({ request, box, sheets }: Standing): Plan {
     clearInside: { ...drawn.clearInside },
     room: roomLeft(request.gift, drawn),
     pairs: [...pairs],
+    depths: drawn.depths,
     ...(finerStep !== undefined && { finerStep }),
     marks,
     offGrid: marks.flatMap(({ readings }) => readings).filter(({ onGroove }) => !onGroove).length,

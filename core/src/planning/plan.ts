@@ -70,6 +70,15 @@ export const planSchema = z.object({
   room: byDirection,
   /** What goes over what. */
   pairs: z.array(pairSchema),
+  /** Depths, widths and heights that may be asked for as figures: what they come to, and what they may be. */
+  depths: z.array(
+    z.object({
+      option: z.string(),
+      came: lengthSchema,
+      least: lengthSchema,
+      most: lengthSchema,
+    }),
+  ),
   /** A finer trimmer step with which every pair would hold, when one that makers have would do. */
   finerStep: lengthSchema.optional(),
   marks: z.array(z.object({ piece: z.string(), readings: z.array(readingSchema) })),
@@ -96,4 +105,5 @@ export const planSchema = z.object({
 });
 export type Plan = z.infer<typeof planSchema>;
 export type PlannedPair = z.infer<typeof pairSchema>;
+export type PlannedDepth = Plan['depths'][number];
 export type PairChoice = z.infer<typeof pairChoiceSchema>;

@@ -27,7 +27,9 @@ import type { Piece } from '../piece/index.ts';
 import type { MadeWay } from '../request/index.ts';
 import type { Kit } from '../tools/index.ts';
 import { cutDown } from './cut-down.ts';
+import { depthsOf } from './figured-depths.ts';
 import { largestOn, markTools } from './mark-tools.ts';
+import type { Plan } from './plan.ts';
 
 /** What decides the marks beside the style itself. */
 export interface SolverBrief {
@@ -177,6 +179,7 @@ export interface MarkedPiece {
 
 /** A box whose pieces are drawn. */
 export interface DrawnBox extends SettledBox {
+  readonly depths: Plan['depths'];
   readonly pieces: readonly MarkedPiece[];
 }
 
@@ -229,6 +232,7 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): DrawnBox {
   const tools = markTools(frame, kit);
   return {
     ...frame.settle(size),
+    depths: depthsOf(frame, size, kit),
     pieces: frame.pieces.map((template) => ({
       piece: {
         id: template.id,

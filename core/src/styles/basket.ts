@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { vector } from '../fold/index.ts';
 import {
   columnScore,
+  depthOf,
   drawGrid,
   giftTray,
   marksWindow,
@@ -31,12 +32,19 @@ import {
 import { paperFor } from '../paper/index.ts';
 import type { Cutout } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf } from './options.ts';
+import { howDeep, oneOf } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { handleBends: 3, handle: 4, gift: 5 } as const;
 
-const options = z.object({ handle: oneOf('Handle', ['strip', 'wire']) });
+const options = z.object({
+  handle: oneOf('Handle', ['strip', 'wire']),
+  /** From the table to the top of the handle. */
+  handleHeight: howDeep('Handle’s height', ['usual']).default('usual'),
+});
+
+/** A handle that rises less over the wall takes no finger. */
+const leastRise = millimetres(20);
 
 /** Holes for a wire handle near the upper edges of the side walls. */
 function wireHoles(wall: Length, across: Length, deep: Length): readonly Cutout[] {
@@ -110,6 +118,12 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         },
       ],
       smaller: [],
+      depths: [
+        depthOf('handleHeight', upright.id, {
+          least: plus(wall.target, leastRise),
+          most: plus(wall.target, millimetres(300)),
+        }),
+      ],
       settle: (size) => {
         const wallTop = toMillimetres(size(wall.id)) - toMillimetres(gift.card) / 2;
         // Each leg bows in by half of what the marks leave between it and its wall.
@@ -158,7 +172,7 @@ export const basket = defineStyle({
   about: 'An open tray with a strip or a wire for a handle',
   papers: ['Basket', 'Handle'],
   options,
-  usual: { handle: 'strip' },
+  usual: { handle: 'strip', handleHeight: 'usual' },
   traits: () => ({ opensFromTop: true, showsGift: true }),
   answer,
 });

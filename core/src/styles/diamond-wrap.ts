@@ -39,12 +39,12 @@ import {
 import { paperFor } from '../paper/index.ts';
 import type { Kit } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf } from './options.ts';
+import { howDeep } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { gift: 3, lid: 4 } as const;
 
-const options = z.object({ lid: oneOf('Lid', ['none', 'shallow', 'full']) });
+const options = z.object({ lid: howDeep('Lid', ['none', 'shallow', 'full']) });
 
 /** The mark that makes a floor of this length, and the band that makes a wall. */
 const floorMark = (length: Length) => nanometres(Math.ceil(length / slant));
@@ -131,7 +131,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   };
   const gap = paperFor(brief.papers, 1).gaps.lid;
   const lidFloor = sectionsOver(brief, 'lid', { inner: floor, layers, gap });
-  const lidDepth = lidWallTarget(wall.target, brief.options.lid === 'full' ? 'full' : 'shallow');
+  const asked = brief.options.lid;
+  const lidDepth = lidWallTarget(wall.target, asked === 'none' ? 'shallow' : asked);
   const lidWall: Section = {
     ...section(brief, 'lid band', { least: lidDepth, target: lidDepth, weight: 0.25 }),
     least: largest(leastWall, minus(lidDepth, marksWindow(brief))),
@@ -167,6 +168,17 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       ],
       pieces: [diamondTemplate(base, cardOf), ...(isLidded ? [diamondTemplate(lid, cardOf)] : [])],
       fits: isLidded ? fits : [],
+      depths: isLidded
+        ? [
+            {
+              option: 'lid',
+              least: leastWall,
+              most: largest(leastWall, wall.target),
+              comes: (size) => nanometres(Math.round(size(lidWall.id) / slant)),
+              sets: { section: lidWall.id, to: bandMark },
+            },
+          ]
+        : [],
       smaller: [
         // The folded corners meet where a wall is as high as its floor is long: in marks, a band of two of them.
         { less: wall.id, more: wide ? floor.across : floor.deep, moreTimes: 2, by: zero },

@@ -8,6 +8,7 @@ import {
   lies,
   marksWindow,
   rowScore,
+  seamDepth,
   seamTaper,
   seamSection,
   section,
@@ -35,7 +36,7 @@ import {
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
-import { howMany, oneOf, whether } from './options.ts';
+import { howMany, oneOf, seamOption, usualSeam, whether } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { gift: 4, sleeve: 5 } as const;
@@ -44,6 +45,7 @@ const options = z.object({
   pull: oneOf('Pull', ['notch', 'ribbon', 'none']),
   trays: howMany('Trays side by side', 1, 2),
   stop: whether('Stop at the back'),
+  seam: seamOption,
 });
 
 const sleeveStages = { tube: 0, stop: 1 } as const;
@@ -181,6 +183,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       pieces: [trayPiece, sleeve],
       fits,
       smaller: [],
+      depths: [seamDepth('seam', seam, times(wall.least, 0.8))],
       settle: (size) => {
         const apart = toMillimetres(plus(size(floor.across), gift.card));
         // The gift's tray is the first; a second one stands to its right.
@@ -228,7 +231,7 @@ export const drawer = defineStyle({
   about: 'A tray that slides out of a sleeve',
   papers: ['Tray', 'Sleeve'],
   options,
-  usual: { pull: 'notch', trays: 1, stop: false },
+  usual: { pull: 'notch', trays: 1, stop: false, seam: usualSeam },
   traits: () => ({ opensFromTop: false, showsGift: false }),
   answer,
 });

@@ -1,16 +1,22 @@
 import { z } from 'zod';
 import { flapBox, type StyleAnswer, type StyleBrief } from '../forms/index.ts';
-import { oneOf, whether } from './options.ts';
+import { oneOf, tuckOption, usualTuck, whether } from './options.ts';
 
 /** What can be chosen of a box in one piece whose lid tucks in. */
 export const flapOptions = z.object({
   flap: oneOf('Flap', ['rounded', 'square']),
   ears: oneOf('Ears', ['plain', 'locking']),
   thumbNotch: whether('Thumb notch'),
+  tuck: tuckOption,
 });
 export type FlapOptions = z.infer<typeof flapOptions>;
 
-export const usualFlap: FlapOptions = { flap: 'rounded', ears: 'plain', thumbNotch: false };
+export const usualFlap: FlapOptions = {
+  flap: 'rounded',
+  ears: 'plain',
+  thumbNotch: false,
+  tuck: usualTuck,
+};
 
 type FlapPiece = Pick<Parameters<typeof flapBox>[1], 'id' | 'name' | 'corners'>;
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  depthOf,
   gatheredEnd,
   giftTube,
   noNarrowerThan,
@@ -13,9 +14,9 @@ import {
 } from '../forms/index.ts';
 import { largest, millimetres, times } from '../length/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf } from './options.ts';
+import { howDeep, seamOption, usualSeam } from './options.ts';
 
-const options = z.object({ collar: oneOf('Collar', ['short', 'tall']) });
+const options = z.object({ collar: howDeep('Collar', ['short', 'tall']), seam: seamOption });
 
 /** Half a card lies inside the fold lines of the bottom, and of the collar over the room. */
 const ends = { bottom: 1, top: 1 };
@@ -48,6 +49,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     finished,
     bottom,
     ends: [collar],
+    depths: [depthOf('collar', collar.id, { least, most: narrow.target })],
     closes: () => 'gathered',
   });
 }
@@ -59,7 +61,7 @@ export const gatheredTop = defineStyle({
   about: 'A tube with a pleated collar that a ribbon draws in',
   papers: ['Box'],
   options,
-  usual: { collar: 'short' },
+  usual: { collar: 'short', seam: usualSeam },
   traits: () => ({ opensFromTop: true, showsGift: false }),
   answer,
 });

@@ -3,6 +3,7 @@ import { wallFor, hingedSidesGap, hingedFrontGap, levelGap } from '../gaps/index
 import type { Section } from '../marks/index.ts';
 import { vector } from '../fold/index.ts';
 import {
+  depthOf,
   floorSections,
   leastWall,
   lidWallTarget,
@@ -38,10 +39,10 @@ import {
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf, whether } from './options.ts';
+import { howDeep, oneOf, whether } from './options.ts';
 
 const options = z.object({
-  lidDepth: oneOf('Lid', ['shallow', 'half']),
+  lidDepth: howDeep('Lid', ['shallow', 'half', 'full']),
   thumbNotch: whether('Thumb notch'),
   front: oneOf('Lid front', ['square', 'curved', 'lip']),
 });
@@ -94,7 +95,11 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
     layers: { across: over, deep: overFront },
     gap: hingedFrontGap,
   });
-  const target = lidWallTarget(wall.target, brief.options.lidDepth);
+  // However deep it is, the folds of its sides lie outside the base's walls.
+  const deepest = minus(wall.target, step);
+  const { lidDepth } = brief.options;
+  const target =
+    lidDepth === 'full' ? deepest : smallest(lidWallTarget(wall.target, lidDepth), deepest);
   const lidWall: Section = {
     ...section(brief, 'lid wall', { least: target, target, weight: 0.2 }),
     least: largest(millimetres(4), minus(target, marksWindow(brief))),
@@ -177,6 +182,7 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
           },
         ];
       },
+      depths: [depthOf('lidDepth', lidWall.id, { least: leastWall, most: deepest })],
       smaller: [
         { less: wall.id, more: spine.id, by: zero },
         { less: lidWall.id, more: wall.id, by: step },

@@ -9,13 +9,13 @@ import {
 } from '../forms/index.ts';
 import { toMillimetres } from '../length/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf, whether } from './options.ts';
+import { howDeep, oneOf, whether } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { gift: 3, lid: 4 } as const;
 
 const options = z.object({
-  lidDepth: oneOf('Lid', ['shallow', 'half', 'full']),
+  lidDepth: howDeep('Lid', ['shallow', 'half', 'full']),
   /** Tabs on the side walls lie behind the front and the back, so that the front shows no edge. */
   tabsOn: oneOf('Tabs on', ['sides', 'front and back']),
   tabsLie: oneOf('Tabs lie', ['inside', 'outside']),
@@ -51,6 +51,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       pieces: [trayTemplate(base.tray), lid.template],
       fits: lid.fits,
       smaller: lid.smaller,
+      depths: [lid.depth('lidDepth')],
       settle: (size) => {
         const clearInside = base.inside(size);
         const top = toMillimetres(clearInside.high);

@@ -12,6 +12,8 @@ import {
   panelStrip,
   plate,
   plateSize,
+  depthOf,
+  seamDepth,
   seamSection,
   section,
   sideTangent,
@@ -38,14 +40,15 @@ import {
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
-import { howMany, oneOf } from './options.ts';
+import { howDeep, howMany, seamOption, usualSeam } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { standsUp: 2, gift: 4, giftPastHandle: 5, lid: 5 } as const;
 
 const options = z.object({
   sides: howMany('Sides', 3, 12),
-  top: oneOf('Top', ['open', 'handle', 'shallow lid', 'half lid']),
+  top: howDeep('Top', ['open', 'handle', 'shallow lid', 'half lid']),
+  seam: seamOption,
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 
@@ -142,8 +145,9 @@ function answer(brief: Brief): StyleAnswer {
     plateDeep: 'cup plate deep',
     plateRole: 'floor',
   };
-  const isLidded = top === 'shallow lid' || top === 'half lid';
-  const depth = lidWallTarget(wall.target, top === 'half lid' ? 'half' : 'shallow');
+  const isLidded = top !== 'open' && top !== 'handle';
+  const named = top === 'half lid' ? 'half' : 'shallow';
+  const depth = lidWallTarget(wall.target, typeof top === 'number' ? top : named);
   const tan = sideTangent(sides);
   // From outside to outside: the cup's card, the lid's on both sides, and its seam on one.
   const layers = plus(card, times(lidCard, 2));
@@ -216,6 +220,10 @@ function answer(brief: Brief): StyleAnswer {
         : handle
           ? [handle.fit]
           : [],
+      depths: [
+        seamDepth('seam', cupSections.seam, side.least),
+        ...(isLidded ? [depthOf('top', lidWall.id, { least: leastWall, most: wall.target })] : []),
+      ],
       // A seam lies behind one panel.
       smaller: [
         { less: cupSections.seam.id, more: side.id, by: zero },
@@ -320,7 +328,7 @@ export const manySided = defineStyle({
   about: 'Three to twelve panels round a floor plate: open, with a handle or a lid',
   papers: ['Cup', 'Lid or handle'],
   options,
-  usual: { sides: 6, top: 'shallow lid' },
+  usual: { sides: 6, top: 'shallow lid', seam: usualSeam },
   traits: ({ top }) => ({ opensFromTop: true, showsGift: top === 'open' || top === 'handle' }),
   answer,
 });

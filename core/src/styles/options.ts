@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { lengthBetween, millimetres, nanometres, type Length } from '../length/index.ts';
 
 /** An option of a style as a maker sees it. */
 export type StyleOption =
@@ -15,6 +16,15 @@ export type StyleOption =
       readonly label: string;
       readonly least: number;
       readonly most: number;
+    }
+  | {
+      readonly kind: 'depth';
+      readonly key: string;
+      readonly label: string;
+      readonly values: readonly { readonly value: string; readonly label: string }[];
+      /** What a figure may be at all; what it may be on a box is in its plan. */
+      readonly least: Length;
+      readonly most: Length;
     };
 
 /** One of a few words. */
@@ -35,8 +45,29 @@ export function howMany(title: string, least: number, most: number) {
   return z.int().min(least).max(most).meta({ title });
 }
 
+/** How deep, wide or high a part is: in one of a few words, or as a figure. */
+export function howDeep<const Values extends readonly [string, ...string[]]>(
+  title: string,
+  values: Values,
+) {
+  const figure = lengthBetween(millimetres(1), millimetres(1000));
+  return z.union([z.enum(values), figure]).meta({ title });
+}
+
+/** The seam of a tube: wide enough for the maker's tape, or as wide as is asked. */
+export const usualSeam = 'for my tape';
+export const seamOption = howDeep('Seam', [usualSeam]).default(usualSeam);
+
+/** A flap that tucks in: long enough to hold, or as long as is asked. */
+export const usualTuck = 'usual';
+export const tuckOption = howDeep('Flap that tucks in', [usualTuck]).default(usualTuck);
+
 function capitalised(word: string): string {
   return word.charAt(0).toUpperCase() + word.slice(1);
+}
+
+function wordsOf({ options }: z.ZodEnum) {
+  return options.map((word) => ({ value: String(word), label: capitalised(String(word)) }));
 }
 
 /**
@@ -44,18 +75,24 @@ function capitalised(word: string): string {
  * @throws TypeError on a kind of option that no control is made for.
  */
 export function optionsOf(schema: z.ZodObject): readonly StyleOption[] {
-  return Object.entries(schema.shape).map(([key, option]): StyleOption => {
+  return Object.entries(schema.shape).map(([key, given]): StyleOption => {
+    // An option that came later has a usual value, for the boxes that know nothing of it.
+    const option = given instanceof z.ZodDefault ? given.unwrap() : given;
     const label = z.globalRegistry.get(option)?.title ?? capitalised(key);
-    if (option instanceof z.ZodEnum)
-      return {
-        kind: 'choice',
-        key,
-        label,
-        values: option.options.map((value) => ({
-          value: String(value),
-          label: capitalised(String(value)),
-        })),
-      };
+    if (option instanceof z.ZodEnum) return { kind: 'choice', key, label, values: wordsOf(option) };
+    if (option instanceof z.ZodUnion) {
+      const [words, figure] = option.options;
+      const limits = figure instanceof z.ZodPipe ? figure.in : undefined;
+      if (words instanceof z.ZodEnum && limits instanceof z.ZodNumber)
+        return {
+          kind: 'depth',
+          key,
+          label,
+          values: wordsOf(words),
+          least: nanometres(limits.minValue ?? 0),
+          most: nanometres(limits.maxValue ?? 0),
+        };
+    }
     if (option instanceof z.ZodBoolean) return { kind: 'switch', key, label };
     if (option instanceof z.ZodNumber)
       return {

@@ -11,9 +11,12 @@ import {
 } from '../forms/index.ts';
 import { millimetres, times } from '../length/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf } from './options.ts';
+import { oneOf, seamOption, usualSeam } from './options.ts';
 
-const options = z.object({ edge: oneOf('Edge of the flaps', ['round', 'pointed', 'straight']) });
+const options = z.object({
+  edge: oneOf('Edge of the flaps', ['round', 'pointed', 'straight']),
+  seam: seamOption,
+});
 
 /** Half a card of the bottom; dust flaps and half a card of the closing flaps at the top. */
 const ends = { bottom: 1, top: 3 };
@@ -53,7 +56,7 @@ export const overlapTop = defineStyle({
   about: 'A tube whose front and back close over each other',
   papers: ['Box'],
   options,
-  usual: { edge: 'round' },
+  usual: { edge: 'round', seam: usualSeam },
   traits: () => ({ opensFromTop: true, showsGift: false }),
   answer,
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  depthOf,
   giftTube,
   noNarrowerThan,
   pinchedEnd,
@@ -13,11 +14,12 @@ import {
 } from '../forms/index.ts';
 import { largest, millimetres, times } from '../length/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf } from './options.ts';
+import { howDeep, oneOf, seamOption, usualSeam } from './options.ts';
 
 const options = z.object({
   closing: oneOf('Closing', ['ribbon holes', 'fold over']),
-  gable: oneOf('Slope', ['low', 'steep']),
+  gable: howDeep('Slope', ['low', 'steep']),
+  seam: seamOption,
 });
 
 /** Half a card lies inside the fold lines of the bottom; at the top the sides fold in under the slopes. */
@@ -67,6 +69,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     tube,
     finished,
     bottom,
+    depths: [depthOf('gable', gable.id, { least, most: times(narrow.target, 1.6) })],
     ends: [gable, fin, ...(folds ? [over] : [])],
     smaller: folds ? [{ less: over.id, more: fin.id, by: millimetres(1) }] : [],
     closes: (size) =>
@@ -83,7 +86,7 @@ export const pinchTop = defineStyle({
   about: 'A bag whose top is pinched flat, its sides folded in',
   papers: ['Bag'],
   options,
-  usual: { closing: 'ribbon holes', gable: 'low' },
+  usual: { closing: 'ribbon holes', gable: 'low', seam: usualSeam },
   traits: () => ({ opensFromTop: true, showsGift: false }),
   answer,
 });

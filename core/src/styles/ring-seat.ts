@@ -3,6 +3,7 @@ import { clearDepth, wallFor } from '../gaps/index.ts';
 import { vector, type Cavity } from '../fold/index.ts';
 import {
   addLayers,
+  depthOf,
   evenLayers,
   fitsOver,
   floorSections,
@@ -39,20 +40,22 @@ import {
 import { paperFor } from '../paper/index.ts';
 import { roundPunches, type Kit } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf } from './options.ts';
+import { howDeep, oneOf } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { seat: 4, gift: 5, lid: 6 } as const;
 
 const options = z.object({
-  seat: oneOf('Seat', ['low', 'middle', 'high']),
-  lidDepth: oneOf('Lid', ['shallow', 'half', 'full']),
+  seat: howDeep('Seat', ['low', 'middle', 'high']),
+  lidDepth: howDeep('Lid', ['shallow', 'half', 'full']),
   opening: oneOf('Opening', ['cut', 'punched']),
+  margin: howDeep('Card round the opening', ['usual']).default('usual'),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 
 /** Card left round the opening, so that the seat stays stiff. */
-const margin = millimetres(9);
+const usualMargin = millimetres(9);
+const marginLimits = { least: millimetres(4), most: millimetres(60) } as const;
 
 /** How high the seat is, as a share of the room. */
 const shares = { low: 0.35, middle: 0.55, high: 0.8 } as const;
@@ -126,6 +129,8 @@ function answer(brief: Brief): StyleAnswer {
       : undefined;
   if (brief.options.opening === 'punched' && punched === undefined) return noPunch(brief);
   const wanted = punched === undefined ? needsOpening : { least: punched, target: punched };
+  const { margin: asked, seat: height } = brief.options;
+  const margin = asked === 'usual' ? usualMargin : asked;
   const panel = {
     least: plus(wanted.least, times(margin, 2)),
     target: plus(wanted.target, times(margin, 2)),
@@ -142,7 +147,8 @@ function answer(brief: Brief): StyleAnswer {
     least: needed(high.least),
     target: needed(high.target),
   });
-  const seatTarget = largest(times(high.target, shares[brief.options.seat]), leastWall);
+  const seatTarget =
+    typeof height === 'number' ? height : largest(times(high.target, shares[height]), leastWall);
   const seatWall = {
     ...section(brief, 'seat wall', { least: seatTarget, target: seatTarget, weight: 0.2 }),
     least: largest(millimetres(6), minus(seatTarget, marksWindow(brief))),
@@ -214,6 +220,14 @@ function answer(brief: Brief): StyleAnswer {
         }),
       ],
       smaller: [...lid.smaller, { less: seatWall.id, more: wall.id, by: times(card, 2) }],
+      depths: [
+        lid.depth('lidDepth'),
+        depthOf('seat', seatWall.id, {
+          least: leastWall,
+          most: minus(wall.target, times(card, 2)),
+        }),
+        { option: 'margin', ...marginLimits, comes: () => margin },
+      ],
       settle: (size) => {
         const clearHigh = clearDepth(size(wall.id), card);
         const top = toMillimetres(clearHigh);
@@ -261,7 +275,7 @@ export const ringSeat = defineStyle({
   about: 'A lidded box with a seat whose round opening holds the gift',
   papers: ['Base', 'Lid', 'Seat'],
   options,
-  usual: { seat: 'middle', lidDepth: 'half', opening: 'cut' },
+  usual: { seat: 'middle', lidDepth: 'half', opening: 'cut', margin: 'usual' },
   traits: () => ({ opensFromTop: true, showsGift: false }),
   answer,
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Section, SmallerPair } from '../marks/index.ts';
 import {
+  depthOf,
   giftTray,
   lidTray,
   marksWindow,
@@ -8,6 +9,7 @@ import {
   trayStacks,
   trayTemplate,
   type StyleAnswer,
+  type Depth,
   type StyleBrief,
 } from '../forms/index.ts';
 import {
@@ -22,29 +24,39 @@ import {
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf } from './options.ts';
+import { howDeep } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { gift: 4, lid: 5 } as const;
 
 const options = z.object({
-  rimDepth: oneOf('Rim', ['part', 'full']),
-  lidDepth: oneOf('Lid', ['shallow', 'half', 'full']),
+  rimDepth: howDeep('Rim', ['part', 'full']),
+  lidDepth: howDeep('Lid', ['shallow', 'half', 'full']),
+  lidRimDepth: howDeep('Lid’s rim', ['as the base’s', 'part', 'full']).default('as the base’s'),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 
+/** A shorter rim does not stay down. */
+const leastRim = millimetres(4);
+
+type RimDepth = Depth<'part' | 'full'>;
+
 /** A rim ends above the floor by the card that lies there, and a little to spare. */
-function rimUnder(brief: Brief, id: string, wall: Section, card: Length) {
+function rimUnder(
+  brief: Brief,
+  { id, option, asked }: { readonly id: string; readonly option: string; readonly asked: RimDepth },
+  wall: Section,
+  card: Length,
+) {
   const stand = plus(times(card, 2), millimetres(0.3));
   const most = minus(wall.target, stand);
-  const target =
-    brief.options.rimDepth === 'full' ? most : largest(half(wall.target), millimetres(6));
+  const target = asked === 'full' ? most : largest(half(wall.target), millimetres(6));
   const rim: Section = {
     ...section(brief, id, { least: millimetres(5), target, weight: 0.1 }),
-    least: largest(millimetres(4), minus(target, marksWindow(brief))),
+    least: largest(leastRim, minus(target, marksWindow(brief))),
   };
   const smaller: SmallerPair = { less: id, more: wall.id, by: stand };
-  return { rim, smaller };
+  return { rim, smaller, depth: depthOf(option, id, { least: leastRim, most }) };
 }
 
 function answer(brief: Brief): StyleAnswer {
@@ -52,7 +64,7 @@ function answer(brief: Brief): StyleAnswer {
   if (baseCard === undefined || lidCard === undefined) throw new Error('A paper is missing');
   const tabs = { tabsOn: 'sides', tabsLie: 'inside' } as const;
   const base = giftTray(brief, { id: 'base', name: 'Base', paper: 0, rim: 'base rim', ...tabs });
-  const { lidDepth } = brief.options;
+  const { lidDepth, rimDepth, lidRimDepth } = brief.options;
   const lid = lidTray(
     brief,
     { id: 'lid', name: 'Lid', paper: 1, rim: 'lid rim', ...tabs },
@@ -65,8 +77,23 @@ function answer(brief: Brief): StyleAnswer {
     },
     lidDepth,
   );
-  const baseRim = rimUnder(brief, 'base rim', base.wall, baseCard);
-  const lidRim = rimUnder(brief, 'lid rim', lid.wall, lidCard);
+  const baseRim = rimUnder(
+    brief,
+    { id: 'base rim', option: 'rimDepth', asked: rimDepth },
+    base.wall,
+    baseCard,
+  );
+  const lidRim = rimUnder(
+    brief,
+    {
+      id: 'lid rim',
+      option: 'lidRimDepth',
+      asked:
+        lidRimDepth === 'as the base’s' ? (rimDepth === 'full' ? 'full' : 'part') : lidRimDepth,
+    },
+    lid.wall,
+    lidCard,
+  );
   return {
     ok: true,
     frame: {
@@ -74,6 +101,7 @@ function answer(brief: Brief): StyleAnswer {
       pieces: [trayTemplate(base.tray), lid.template],
       fits: lid.fits,
       smaller: [...lid.smaller, baseRim.smaller, lidRim.smaller],
+      depths: [lid.depth('lidDepth'), baseRim.depth, lidRim.depth],
       settle: (size) => {
         const clearInside = base.inside(size);
         // The fold of the rim stands half a card over the wall's own line.
@@ -99,7 +127,7 @@ export const rolledRim = defineStyle({
   about: 'A lidded box with rims turned in: double walls, no raw edge',
   papers: ['Base', 'Lid'],
   options,
-  usual: { rimDepth: 'full', lidDepth: 'shallow' },
+  usual: { rimDepth: 'full', lidDepth: 'shallow', lidRimDepth: 'as the base’s' },
   traits: () => ({ opensFromTop: true, showsGift: false }),
   answer,
 });

@@ -12,9 +12,12 @@ import {
 import { half, plus, type Length } from '../length/index.ts';
 import type { Cutout } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf } from './options.ts';
+import { oneOf, seamOption, usualSeam } from './options.ts';
 
-const options = z.object({ notches: oneOf('Thumb notches', ['front and back', 'front', 'none']) });
+const options = z.object({
+  notches: oneOf('Thumb notches', ['front and back', 'front', 'none']),
+  seam: seamOption,
+});
 
 type Brief = StyleBrief<z.infer<typeof options>>;
 
@@ -57,7 +60,7 @@ export const sleeve = defineStyle({
   about: 'A tube open at both ends, for a gift that slides in',
   papers: ['Sleeve'],
   options,
-  usual: { notches: 'front and back' },
+  usual: { notches: 'front and back', seam: usualSeam },
   traits: () => ({ opensFromTop: false, showsGift: true }),
   answer,
 });

@@ -22,14 +22,15 @@ import {
 import { largest, toMillimetres, zero, type Length } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf, whether } from './options.ts';
+import { howDeep, seamOption, usualSeam, whether } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { stands: 4, gift: 5, cap: 6 } as const;
 
 const options = z.object({
-  capDepth: oneOf('Cap', ['shallow', 'half', 'full']),
+  capDepth: howDeep('Cap', ['shallow', 'half', 'full']),
   thumbNotches: whether('Thumb notches in the cap'),
+  seam: seamOption,
 });
 
 function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
@@ -72,6 +73,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       pieces: [tubeTemplate(tube), cap.template],
       fits: cap.fits,
       smaller: [...bottom.smaller, ...cap.smaller],
+      depths: [cap.depth('capDepth'), walls.seamDepth('seam')],
       settle: (size) => {
         const clearInside = {
           ...tubeInside(size, walls),
@@ -102,7 +104,7 @@ export const tallBox = defineStyle({
   about: 'A tube with a cap over it, for what stands',
   papers: ['Tube', 'Cap'],
   options,
-  usual: { capDepth: 'shallow', thumbNotches: false },
+  usual: { capDepth: 'shallow', thumbNotches: false, seam: usualSeam },
   traits: () => ({ opensFromTop: true, showsGift: false }),
   answer,
 });

@@ -34,19 +34,23 @@ import {
 import { paperFor } from '../paper/index.ts';
 import type { Cutout, GridPoint } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf } from './options.ts';
+import { howDeep, oneOf } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { flaps: 0, walls: 1, gift: 2, fins: 2, roofs: 3 } as const;
 
 const options = z.object({
-  slope: oneOf('Roof', ['low', 'steep', 'very steep']),
+  /** As a figure it is how high the ridge stands over the table. */
+  slope: howDeep('Roof', ['low', 'steep', 'very steep']),
   closing: oneOf('Ridge', ridgeClosings),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 
 /** Height of the ridge as a share of the floor's depth. */
 const slopes = { low: 0.75, steep: 1.1, 'very steep': 1.6 } as const;
+
+/** No roof is flatter or steeper than that. */
+const [flattest, steepest] = [0.6, 2.5];
 
 /** Height of the ridge over the floor's fold line, for a roof panel of this length. */
 function ridgeOf(roof: number, floor: number): number {
@@ -70,6 +74,22 @@ function shapeFor(depth: number, high: number, card: number, slope: number) {
   const sine = tangent / Math.hypot(1, tangent);
   const floor = depth + 2 * ((high + card / 2) / tangent + (1.5 * card) / sine);
   return { floor, roof: Math.hypot(floor / 2, slope * floor) };
+}
+
+/** How high the ridge of such a roof stands, over the floor's fold line. */
+function ridgeAt(depth: number, high: number, card: number, slope: number): number {
+  return slope * shapeFor(depth, high, card, slope).floor;
+}
+
+/** The slope of the roof whose ridge stands so high: the higher, the steeper. */
+function slopeFor(ridge: number, depth: number, high: number, card: number): number {
+  let [low, top] = [flattest / 2, steepest * 2];
+  for (let i = 0; i < 50; i++) {
+    const slope = (low + top) / 2;
+    if (ridgeAt(depth, high, card, slope) < ridge) low = slope;
+    else top = slope;
+  }
+  return top;
 }
 
 /** The shortest roof that does for every floor between two. */
@@ -100,8 +120,10 @@ function answer(asked: Brief): StyleAnswer {
   const { slope, closing } = brief.options;
   const card = paperFor(brief.papers, 0).thickness;
   const { across, deep, high } = brief.inside;
-  const least = shapeFor(deep.least, high.least, card, slopes[slope]);
-  const wanted = shapeFor(deep.target, high.target, card, slopes[slope]);
+  const rise =
+    typeof slope === 'number' ? slopeFor(slope, deep.target, high.target, card) : slopes[slope];
+  const least = shapeFor(deep.least, high.least, card, rise);
+  const wanted = shapeFor(deep.target, high.target, card, rise);
   const up = (value: number) => nanometres(Math.ceil(value));
   const floor = section(brief, 'floor deep', { least: up(least.floor), target: up(wanted.floor) });
   const shortest = leastRoof(deep.least, high.least, card, [floor.least, floor.most]);
@@ -155,6 +177,14 @@ function answer(asked: Brief): StyleAnswer {
       ],
       fits: [],
       smaller: [],
+      depths: [
+        {
+          option: 'slope',
+          least: up(ridgeAt(deep.target, high.target, card, flattest)),
+          most: up(ridgeAt(deep.target, high.target, card, steepest)),
+          comes: (size) => nanometres(Math.round(ridgeOf(size(roof.id), size(floor.id)))),
+        },
+      ],
       settle: (size) => {
         const tall = high.target;
         const reach = (at: Length) =>

@@ -24,14 +24,14 @@ import {
 import { half, minus, plus, times, toMillimetres, zero, type Length } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
-import { howMany, oneOf } from './options.ts';
+import { howDeep, howMany } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { gift: 3, wraps: 4, stands: 5, cap: 6 } as const;
 
 const options = z.object({
   trays: howMany('Trays', 2, 4),
-  capDepth: oneOf('Cap', ['shallow', 'half', 'full']),
+  capDepth: howDeep('Cap', ['shallow', 'half', 'full']),
 });
 
 /** The panels on which the trays are glued, from the lowest tray to the topmost. */
@@ -109,6 +109,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         ...cap.fits,
       ],
       smaller: cap.smaller,
+      depths: [cap.depth('capDepth')],
       settle: (size) => {
         const clearInside = inner.inside(size);
         const step = toMillimetres(plus(size(inner.wall.id), half(inner.card)));

@@ -50,6 +50,8 @@ describe('a tuck-end box', () => {
       thumbNotch: fc.boolean(),
       window: fc.constant(true),
       hangTab: fc.boolean(),
+      tuck: fc.constant('usual' as const),
+      seam: fc.constant('for my tape' as const),
     });
     fc.assert(
       fc.property(

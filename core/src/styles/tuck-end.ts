@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  depthOf,
   finishTube,
   giftTube,
   leastTuck,
@@ -35,13 +36,15 @@ import {
 import { paperFor } from '../paper/index.ts';
 import type { Cutout } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf, whether } from './options.ts';
+import { oneOf, seamOption, tuckOption, usualSeam, usualTuck, whether } from './options.ts';
 
 const options = z.object({
   bottom: oneOf('Bottom', ['glued', 'tucked']),
   thumbNotch: whether('Thumb notch'),
   window: whether('Round window'),
   hangTab: whether('Hang tab'),
+  tuck: tuckOption,
+  seam: seamOption,
 });
 
 /** Two flaps behind one wall keep apart by this much, and a flap keeps as far from a window. */
@@ -177,6 +180,10 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       pieces: [box.template],
       fits: [tuckFit('box', floor.deep, lid.id, card)],
       smaller: isTucked ? [] : glued.smaller,
+      depths: [
+        depthOf('tuck', tuck.id, { least: leastTuck, most: room }),
+        tube.panels.seamDepth('seam'),
+      ],
       settle: (size) => {
         const clearInside = { ...box.inside(size), deep: minus(size(lid.id), card) };
         // The flap takes its room from the wall that it tucks behind alone.
@@ -204,7 +211,14 @@ export const tuckEnd = defineStyle({
   about: 'A tube whose lid tucks in over dust flaps',
   papers: ['Box'],
   options,
-  usual: { bottom: 'glued', thumbNotch: true, window: false, hangTab: false },
+  usual: {
+    bottom: 'glued',
+    thumbNotch: true,
+    window: false,
+    hangTab: false,
+    tuck: usualTuck,
+    seam: usualSeam,
+  },
   traits: ({ window }) => ({ opensFromTop: true, showsGift: window }),
   answer,
 });

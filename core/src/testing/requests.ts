@@ -114,13 +114,34 @@ export function anyChoiceOf(style: StyleSummary): fc.Arbitrary<StyleChoice> {
         ? fc.boolean()
         : option.kind === 'count'
           ? fc.integer({ min: option.least, max: option.most })
-          : fc.constantFrom(...option.values.map((each) => each.value));
+          : option.kind === 'depth'
+            ? fc.oneof(
+                {
+                  weight: 6,
+                  arbitrary: fc.constantFrom(...option.values.map(({ value }) => value)),
+                },
+                { weight: 1, arbitrary: length(4, 60) },
+              )
+            : fc.constantFrom(...option.values.map(({ value }) => value));
     return value.map((chosen): [string, unknown] => [option.key, chosen]);
   });
   return fc
     .tuple(...options)
     .map((entries) =>
       styleChoiceSchema.parse({ style: style.id, options: Object.fromEntries(entries) }),
+    );
+}
+
+/** Whether a depth of a style is asked for as a figure. */
+export function hasFigure({ style, options }: StyleChoice): boolean {
+  const asked = Object.entries<unknown>({ ...options });
+  return allStyles
+    .filter(({ id }) => id === style)
+    .flatMap((summary) => summary.options)
+    .some(
+      ({ kind, key }) =>
+        kind === 'depth' &&
+        asked.some(([option, value]) => option === key && typeof value === 'number'),
     );
 }
 

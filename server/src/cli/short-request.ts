@@ -19,6 +19,7 @@ import {
   usualRequest,
   type PlanRequest,
   type Problem,
+  type StyleSummary,
   type Unit,
 } from '@rangoli/core';
 import { z } from 'zod';
@@ -82,7 +83,20 @@ function over<Item extends { readonly id: string; readonly name: string }>(
   return { ...known, ...written };
 }
 
-function styleOf(written: unknown): unknown {
+/** The options of a style, each depth that is written as a length as the length that it is. */
+function optionsIn(written: Document, style: StyleSummary, unit: Unit): Document {
+  const entries = Object.entries(written).map(([key, value]): [string, unknown] => {
+    const option = style.options.find((each) => each.key === key);
+    if (option?.kind !== 'depth' || typeof value !== 'string') return [key, value];
+    return [
+      key,
+      option.values.some((word) => word.value === value) ? value : lengthOf(value, unit),
+    ];
+  });
+  return Object.fromEntries(entries);
+}
+
+function styleOf(written: unknown, unit: Unit): unknown {
   const ids = allStyles.map(({ id }) => id);
   const name = isDocument(written) ? written.style : written;
   if (typeof name !== 'string') return written;
@@ -92,7 +106,9 @@ function styleOf(written: unknown): unknown {
   const { options } = written;
   return {
     ...written,
-    options: isDocument(options) ? { ...style.usual.options, ...options } : style.usual.options,
+    options: isDocument(options)
+      ? { ...style.usual.options, ...optionsIn(options, style, unit) }
+      : style.usual.options,
   };
 }
 
@@ -198,7 +214,7 @@ function withUsual(written: Document, unit: Unit): Document {
     unit,
     gift: giftOf(written.gift),
     room: roomOf(written.room, usual.room, unit),
-    style: written.style === undefined ? usual.style : styleOf(written.style),
+    style: written.style === undefined ? usual.style : styleOf(written.style, unit),
     papers: papersOf(written.papers, usual.papers, unit),
     kit: kitOf(written.kit, usual.kit),
   };

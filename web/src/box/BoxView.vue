@@ -5,6 +5,7 @@ import {
   planChanges,
   stretchedGift,
   svgPattern,
+  withOption,
   type Length,
   type PlanRequest,
   type Sheet,
@@ -130,6 +131,12 @@ function takeSheet(field: string, sheet: Sheet): void {
   if (first) project.changeBox('sheet', { papers: [first, ...rest] });
 }
 
+/** An option that was asked for as a figure becomes another one. */
+function setOption(key: string, figure: Length): void {
+  const style = project.document?.box.style;
+  if (style) project.changeBox(`option ${key}`, { style: withOption(style, key, figure) });
+}
+
 /** The gift as high as the kind of box allows. */
 function takeHigh(high: Length): void {
   const gift = project.document?.box.gift;
@@ -232,9 +239,11 @@ async function keepBoth(): Promise<void> {
           v-if="project.problems.length > 0"
           :problems="project.problems"
           :kit="project.document.box.kit"
+          :unit="project.document.box.unit"
           :project="id"
           @sheet="takeSheet"
           @high="takeHigh"
+          @option="setOption"
           @anew="project.forgetMade()"
         />
       </CuttingMat>
@@ -242,9 +251,11 @@ async function keepBoth(): Promise<void> {
         <RefusalNote
           :problems="project.problems"
           :kit="project.document.box.kit"
+          :unit="project.document.box.unit"
           :project="id"
           @sheet="takeSheet"
           @high="takeHigh"
+          @option="setOption"
           @anew="project.forgetMade()"
         />
       </section>

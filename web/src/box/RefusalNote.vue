@@ -7,6 +7,7 @@ import {
   type Length,
   type Problem,
   type Sheet,
+  type Unit,
 } from '@rangoli/core';
 import Button from 'primevue/button';
 import { computed } from 'vue';
@@ -17,11 +18,14 @@ import Worded from '../parts/Worded.vue';
 const props = defineProps<{
   problems: readonly Problem[];
   kit: Kit;
+  unit: Unit;
   project: string;
 }>();
 const emit = defineEmits<{
   sheet: [field: string, sheet: Sheet];
   high: [high: Length];
+  /** An option becomes this figure. */
+  option: [key: string, figure: Length];
   /** What is made already is let go. */
   anew: [];
 }>();
@@ -32,7 +36,9 @@ const told = computed(() =>
     const { field, nearest } = problem;
     const isHigh = field === 'gift.high' && nearest !== undefined;
     const high = isHigh ? roundDown(nearest, props.kit.trimmer.step) : undefined;
-    return { ...problem, high: high !== undefined && high > 0 ? high : undefined };
+    const [, option] = /^style\.options\.(.+)$/.exec(field) ?? [];
+    const figure = option !== undefined && nearest !== undefined ? { option, nearest } : undefined;
+    return { ...problem, figure, high: high !== undefined && high > 0 ? high : undefined };
   }),
 );
 </script>
@@ -53,6 +59,12 @@ const told = computed(() =>
         size="small"
         :label="`Make it ${formatWithUnit(problem.high, cutUnit(kit))} high`"
         @click="emit('high', problem.high)"
+      />
+      <Button
+        v-if="problem.figure"
+        size="small"
+        :label="`Make it ${formatWithUnit(problem.figure.nearest, unit)}`"
+        @click="emit('option', problem.figure.option, problem.figure.nearest)"
       />
       <Button
         v-if="problem.field === 'made'"

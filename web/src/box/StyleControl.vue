@@ -5,6 +5,7 @@ import {
   styleSummary,
   withOption,
   type Plan,
+  type PlannedDepth,
   type PlanRequest,
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
@@ -51,6 +52,13 @@ const advice = computed(() => {
   return `No ${bad.value.outer} in ${marks} steps ${what}. ${out}`;
 });
 
+/** What a depth comes to on this box, and what it may be. */
+function depthOf(key: string): PlannedDepth | undefined {
+  return props.plan?.style.style === props.request.style.style
+    ? props.plan.depths.find(({ option }) => option === key)
+    : undefined;
+}
+
 /** The options that matter most are in sight, the others a click away. */
 const atOnce = 2;
 
@@ -78,6 +86,9 @@ function set(key: string, value: string | number | boolean): void {
         :key="`${summary.id} ${option.key}`"
         :option="option"
         :value="values[option.key] ?? ''"
+        :field="`${project} ${summary.id} ${option.key}`"
+        :unit="request.unit"
+        :depth="depthOf(option.key)"
         @change="(value) => set(option.key, value)"
       />
     </div>
@@ -89,6 +100,9 @@ function set(key: string, value: string | number | boolean): void {
           :key="`${summary.id} ${option.key}`"
           :option="option"
           :value="values[option.key] ?? ''"
+          :field="`${project} ${summary.id} ${option.key}`"
+          :unit="request.unit"
+          :depth="depthOf(option.key)"
           @change="(value) => set(option.key, value)"
         />
       </div>
