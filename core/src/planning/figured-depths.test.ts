@@ -127,6 +127,8 @@ describe('a depth that is asked for as a figure', () => {
           const { board, trimmer } = request.kit;
           const step = scoringMeans(request.kit)?.step ?? Math.max(board.pitch, trimmer.step);
           expect(depth.least).toBeLessThanOrEqual(depth.most);
+          expect(figure).toBeLessThan(depth.most + step);
+          expect(figure).toBeGreaterThan(depth.least - step);
           // A roof is made of three lengths, each on its own mark.
           const near = style.id === 'tent-top' ? 4 * step : step / 2 + 2;
           expect(Math.abs(depth.came - figure)).toBeLessThanOrEqual(near);
