@@ -6,7 +6,7 @@ import { frameFor } from '../planning/frame-for.ts';
 import { madeAsPlanned } from '../planning/made-as-planned.ts';
 import { problemOf } from '../planning/put-to-solver.ts';
 import { drawn } from '../testing/approved-boxes.ts';
-import { requestsIn } from '../testing/requests.ts';
+import { inWords, requestsIn } from '../testing/requests.ts';
 import { componentsOf } from './components.ts';
 import { noCost } from './marks-cost.ts';
 import type { MarksProblem } from './marks-problem.ts';
@@ -113,7 +113,7 @@ describe('the search over the marks', () => {
   it.each(allStyles.map((style) => [style.id, style] as const))(
     'of a %s looks at no more choices than it did',
     async (id, style) => {
-      const lines = drawn(requestsIn([style]), { seed: 1_127, numRuns: 9 }).flatMap(
+      const lines = drawn(requestsIn([inWords(style)]), { seed: 1_127, numRuns: 9 }).flatMap(
         (request, nth) =>
           [request, ...(nth < 4 ? withFirstPieceMade(request) : [])].flatMap((each) => {
             const answer = frameFor(each);

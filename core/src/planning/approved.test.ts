@@ -10,7 +10,7 @@ import {
   type PlanRequest,
 } from '../index.ts';
 import { approvedBoxes, drawn } from '../testing/approved-boxes.ts';
-import { requestsIn } from '../testing/requests.ts';
+import { inWords, requestsIn } from '../testing/requests.ts';
 
 /** A plan as its figures: what is cut and scored where, what goes over what, which sheets it takes. */
 function figuresOf({ pieces, marks, pairs, sheets, room, finerStep }: Plan): readonly string[] {
@@ -59,7 +59,7 @@ describe('the plan', () => {
   it.each(allStyles.map((style) => [style.id, style] as const))(
     'of a %s is as it was approved',
     async (id, style) => {
-      const more = drawn(requestsIn([style]), { seed: 1_131, numRuns: 6 });
+      const more = drawn(requestsIn([inWords(style)]), { seed: 1_131, numRuns: 6 });
       const all = [...approvedBoxes(style).map(({ request }) => request), ...more];
       const plans = all.map((request, nth) => told(request, `box ${nth + 1}`));
       await expect(`${plans.join('\n')}\n`).toMatchFileSnapshot(`approved/${id}.txt`);

@@ -58,12 +58,13 @@ export function depthRefusal(
     const option = styleSummary(style.style).options.find(({ key }) => key === depth.option);
     const name = option?.label ?? depth.option;
     const said = (length: Length) => formatWithUnit(length, unit);
+    const nearest = smallest(largest(asked, least), most);
     const range =
       least === most ? `can only be ${said(least)}` : `can be ${said(least)} to ${said(most)}`;
     return {
       field: `style.options.${depth.option}`,
-      message: `“${name}” ${range} on this box; ${said(asked)} is too ${asked > most ? 'much' : 'little'}.`,
-      nearest: smallest(largest(asked, least), most),
+      message: `${name}: it ${range} on this box; ${said(asked)} is too ${asked > most ? 'much' : 'little'}. ${said(nearest)} would do.`,
+      nearest,
     };
   }
   return undefined;

@@ -3,7 +3,9 @@ import {
   formatGap,
   formatSize,
   formatWithUnit,
+  hair,
   isOnGrid,
+  minus,
   type Length,
   type Unit,
 } from '../length/index.ts';
@@ -116,7 +118,8 @@ function roomSentence(plan: Plan, { room }: PlanRequest): readonly string[] {
     ['over the top', plan.room.high, room.high.floor],
   ] as const;
   return ways.flatMap(([where, left, wanted]) =>
-    left < wanted
+    // What is short by less than anybody measures is not short.
+    left < minus(wanted, hair)
       ? [
           `The gift has less room than you asked for: ${formatGap(left)} ${where}, and not ${formatGap(wanted)}.`,
         ]

@@ -70,18 +70,24 @@ function wordsOf({ options }: z.ZodEnum) {
   return options.map((word) => ({ value: String(word), label: capitalised(String(word)) }));
 }
 
+/** An option that came later has a usual value, for the boxes that know nothing of it. */
+function unwrapped(option: unknown): unknown {
+  return option instanceof z.ZodDefault ? option.unwrap() : option;
+}
+
 /**
  * The options that a schema holds, in its order.
  * @throws TypeError on a kind of option that no control is made for.
  */
 export function optionsOf(schema: z.ZodObject): readonly StyleOption[] {
   return Object.entries(schema.shape).map(([key, given]): StyleOption => {
-    // An option that came later has a usual value, for the boxes that know nothing of it.
-    const option = given instanceof z.ZodDefault ? given.unwrap() : given;
-    const label = z.globalRegistry.get(option)?.title ?? capitalised(key);
+    const option = unwrapped(given);
+    const title = option instanceof z.ZodType ? z.globalRegistry.get(option)?.title : undefined;
+    const label = title ?? capitalised(key);
     if (option instanceof z.ZodEnum) return { kind: 'choice', key, label, values: wordsOf(option) };
     if (option instanceof z.ZodUnion) {
-      const [words, figure] = option.options;
+      const parts: readonly unknown[] = option.options;
+      const [words, figure] = parts;
       const limits = figure instanceof z.ZodPipe ? figure.in : undefined;
       if (words instanceof z.ZodEnum && limits instanceof z.ZodNumber)
         return {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { planBox, usualRequest, type PlanRequest, type StyleSummary } from '../index.ts';
-import { anyChoiceOf, oddKit, requestsIn, shippedKits, sundial } from './requests.ts';
+import { anyChoiceOf, inWords, oddKit, requestsIn, shippedKits, sundial } from './requests.ts';
 
 /** So many values that were drawn; the same each time, whatever seed a soak gives. */
 export function drawn<Value>(
@@ -15,8 +15,9 @@ export function drawn<Value>(
  * tools, and one on a table that lacks some or holds odd ones.
  */
 export function approvedBoxes(
-  style: StyleSummary,
+  asked: StyleSummary,
 ): readonly { readonly request: PlanRequest; readonly boxes: number }[] {
+  const style = inWords(asked);
   const [choice] = drawn(anyChoiceOf(style), { seed: 1_127, numRuns: 1 });
   if (!choice) throw new Error('A style has options');
   const planned = (kits: typeof oddKit, seed: number) =>

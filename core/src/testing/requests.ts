@@ -132,6 +132,14 @@ export function anyChoiceOf(style: StyleSummary): fc.Arbitrary<StyleChoice> {
     );
 }
 
+/** The same style without figures: its depths are chosen by their words alone. */
+export function inWords(style: StyleSummary): StyleSummary {
+  const options = style.options.map((option) =>
+    option.kind === 'depth' ? ({ ...option, kind: 'choice' } as const) : option,
+  );
+  return { ...style, options };
+}
+
 /** Whether a depth of a style is asked for as a figure. */
 export function hasFigure({ style, options }: StyleChoice): boolean {
   const asked = Object.entries<unknown>({ ...options });

@@ -18,7 +18,7 @@ import {
 } from '../index.ts';
 import { approvedBoxes, drawn } from '../testing/approved-boxes.ts';
 import { printedJob } from '../testing/printed.ts';
-import { anyChoiceOf, sundial } from '../testing/requests.ts';
+import { anyChoiceOf, inWords, sundial } from '../testing/requests.ts';
 
 /** The rulers of one unit. */
 function usualRulers(unit: Unit): Pick<Kit, 'rulers'> {
@@ -60,7 +60,10 @@ describe('what is told', () => {
   const [cornerBoard] = genericCornerBoards;
   const [diagonalBoard] = genericDiagonalBoards;
   const diamonds = allStyles.filter(({ id }) => id === 'diamond-wrap');
-  const [wrap] = drawn(fc.oneof(...diamonds.map(anyChoiceOf)), { seed: 1_130, numRuns: 1 });
+  const [wrap] = drawn(fc.oneof(...diamonds.map(inWords).map(anyChoiceOf)), {
+    seed: 1_130,
+    numRuns: 1,
+  });
   if (!wrap) throw new Error('There are diamond wraps');
 
   it.each<[string, PlanRequest]>([

@@ -83,11 +83,15 @@ function stripMark(
     tool === 'board' ? markInWords(reading, { unit, step: kit.board.pitch }) : undefined;
   const figure = formatLength(reading, unit);
   const isPlain = words === undefined || words === `the ${figure}`;
-  const shim = mark.shim === undefined ? '' : ', with the shim';
+  const hasShim = mark.shim !== undefined;
+  const told = [
+    ...(isPlain ? [] : [`is ${words}${hasShim ? ',' : ''}`]),
+    ...(hasShim ? ['with the shim'] : []),
+  ].join(' ');
   return {
     reading,
     lines: alike.flatMap(({ marks }) => marks[nth]?.line ?? []),
-    ...(!isPlain && { words: `${figure} is ${words}${shim}` }),
+    ...(told !== '' && { words: `${figure} ${told}` }),
     isOff: tool === 'ruler' && scoringMeans(kit)?.tool === 'board',
   };
 }
@@ -104,13 +108,19 @@ function stripOf(
   const isTicked = first.kind === 'mark';
   const ruler = rulerOf(first, kit);
   const marks = first.marks.map((mark, nth) => stripMark(mark, nth, alike, kit));
-  const figures = figuresInRow(
-    marks.map(({ reading }) => reading),
-    ruler.unit,
-  );
+  const row = (readings: readonly Length[]) => figuresInRow(readings, ruler.unit);
+  const figures = row(marks.map(({ reading }) => reading));
+  const shimmed = marks.filter((_, nth) => first.marks[nth]?.shim !== undefined);
+  const those = row(shimmed.map(({ reading }) => reading));
+  const shims =
+    shimmed.length === 0
+      ? ''
+      : shimmed.length === marks.length
+        ? ' with the shim'
+        : `, ${those} of them with the shim,`;
   return {
     headline: `${headline}${isTicked ? ', ticks only' : ''}`,
-    said: `${isTicked ? 'tick' : 'score'} at ${figures}${where}`,
+    said: `${isTicked ? 'tick' : 'score'} at ${figures}${shims}${where}`,
     length: isUpright(first.edge) ? width : height,
     ...ruler,
     marks,

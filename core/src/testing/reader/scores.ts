@@ -25,12 +25,14 @@ export interface Tool {
   readonly fence: 'left' | 'right';
 }
 
+const finish = 'from the top edge down to where the score ends';
+
 /** The stretch of a line that is told: `only from … to … below the top edge`. */
 function stretchOf(card: Card, said: string, x: number): readonly [number, number] {
   if (said === '') return [0, card.height];
   const grooves = new RegExp(`^as far as the grooves go, (${figure}) down$`).exec(said);
   if (grooves) return [0, lengthOf(grooves[1] ?? '')];
-  if (said === 'from the top edge down to where the score ends') {
+  if (said === finish) {
     const there = card.scores.filter(
       ([a, b]) => Math.abs(a.x - x) < 0.2 && Math.abs(b.x - x) < 0.2,
     );
@@ -68,7 +70,9 @@ export function scoring(said: string, tool: Tool, kit: Kit, shim: number): Act |
       const [from, to] = stretchOf(card, stretch, x);
       if (tool.kind === 'board' && to > kit.board.grooveLength / 1e6 + near)
         throw new Error(`The grooves end before ${to}: “${said}”`);
-      return lineAt(card, x, snapped(card, { x: 0, y: from }).y, snapped(card, { x: 0, y: to }).y);
+      // A figure is meant for the line that it comes to; where a score ends is seen.
+      const end = stretch === finish ? to : snapped(card, { x: 0, y: to }).y;
+      return lineAt(card, x, snapped(card, { x: 0, y: from }).y, end);
     });
     return verb.startsWith('Mark')
       ? { ...card, ticks: [...card.ticks, ...lines] }
