@@ -1,6 +1,8 @@
 /** The one way in: the web client, its workers, the server and the command line all plan with this. */
 export {
   madeAsPlanned,
+  outsideOf,
+  withFinishedSize,
   planBox,
   planJob,
   planWithLessRoom,

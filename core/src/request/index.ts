@@ -1,3 +1,4 @@
+export { finishedLimits, type FinishedSize } from './finished-size.ts';
 export { type MadeWay } from './made.ts';
 export {
   longestName,

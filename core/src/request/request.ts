@@ -4,6 +4,7 @@ import { unitSchema } from '../length/index.ts';
 import { papersSchema } from '../paper/index.ts';
 import { styleChoiceSchema } from '../styles/index.ts';
 import { kitSchema } from '../tools/index.ts';
+import { finishedSizeSchema } from './finished-size.ts';
 import { madeWaySchema } from './made.ts';
 
 /** What a plan is asked for. Lengths are whole nanometres. */
@@ -19,6 +20,8 @@ export const planRequestSchema = z.object({
   kit: kitSchema,
   /** Which side to err on when the tools allow no lid that slides with a light tug. */
   lean: z.enum(['loose', 'tight']),
+  /** What the finished box is to measure, where that is what its maker knows; the gift follows from it. */
+  finished: finishedSizeSchema.optional(),
   /** What has been cut and scored already, as it came out. */
   made: z.array(madeWaySchema).max(80).default([]),
 });

@@ -17,6 +17,7 @@ import {
   stockPapers,
   unitSchema,
   usualRequest,
+  withFinishedSize,
   type PlanRequest,
   type Problem,
   type StyleSummary,
@@ -298,7 +299,7 @@ export function completeRequest(written: unknown): Completed {
     const unknown = unread(document, parsed.data, []);
     return unknown.length > 0
       ? { ok: false, problems: unknown }
-      : { ok: true, request: parsed.data };
+      : { ok: true, request: withFinishedSize(parsed.data) };
   } catch (error) {
     if (error instanceof Unreadable) return { ok: false, problems: [error.problem] };
     throw error;

@@ -16,6 +16,7 @@ import GlueHatch from '../parts/GlueHatch.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import { useHighlight } from '../stores/highlight.ts';
 import MatMeasures from '../parts/MatMeasures.vue';
+import FinishedSizes from './FinishedSizes.vue';
 
 /** The cutting mat with the pieces to scale, their measures, and the score that is lit. */
 const props = defineProps<{ plan: Plan; request: PlanRequest; stale: boolean }>();
@@ -155,6 +156,7 @@ const lines = computed(() =>
     </div>
     <div class="folding">
       <FoldView :plan="plan" :request="request" />
+      <FinishedSizes :plan="plan" :request="request" />
     </div>
     <slot />
   </section>

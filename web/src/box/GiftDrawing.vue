@@ -22,10 +22,12 @@ const props = defineProps<{
   at: number;
   unit: Unit;
   project: string;
+  /** What is drawn, and in which colour. */
+  name: string;
+  colour: string;
 }>();
 const emit = defineEmits<{ change: [gift: Gift, what: string] }>();
 
-const brass = '#e8c65f';
 const view = { width: 244, height: 100, solid: { width: 152, height: 92 } };
 const solid = computed(() => drawGift(props.gift, view.solid.width, view.solid.height));
 const origin = computed(() => ({
@@ -65,14 +67,14 @@ function take(measure: GiftMeasure, length: Length): void {
     <svg
       :viewBox="`0 0 ${view.width} ${view.height}`"
       role="img"
-      aria-label="The gift, to proportion"
+      :aria-label="`${name}, to proportion`"
     >
       <g :transform="`translate(${origin.x} ${origin.y})`">
         <path
           v-for="(face, i) in solid.faces"
           :key="i"
           :d="face.path"
-          :fill="shade(brass, face.light)"
+          :fill="shade(colour, face.light)"
         />
       </g>
     </svg>

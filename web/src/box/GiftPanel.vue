@@ -1,6 +1,18 @@
 <script setup lang="ts">
 import {
+  extentsOf,
+  formatLength,
+  formatWithUnit,
+  inchFraction,
+  millimetres,
+  outsideOf,
+  roundDown,
+  roundToGrid,
   styleSummary,
+  type BlockGift,
+  type Extents,
+  type FinishedSize,
+  type Length,
   type Gift,
   type GiftItem,
   type PlanRequest,
@@ -15,6 +27,7 @@ import {
 } from '@rangoli/core';
 import { computed, ref } from 'vue';
 import Pick from '../parts/Pick.vue';
+import Worded from '../parts/Worded.vue';
 import { useProject } from '../stores/project.ts';
 import PaperControl from './PaperControl.vue';
 import GiftDrawing from './GiftDrawing.vue';
@@ -53,6 +66,52 @@ const ups = [
   { value: 'free', label: 'Any way' },
 ] as const;
 
+/** What the maker knows: the gift, or what the finished box is to measure. */
+type Known = 'gift' | FinishedSize['of'];
+const known = computed((): Known => props.request.finished?.of ?? 'gift');
+const knownNames = { gift: 'Gift', inside: 'Inside', outside: 'Outside' } as const;
+const knowns = (['gift', 'inside', 'outside'] as const).map((value) => ({
+  value,
+  label: knownNames[value],
+}));
+
+function asBlock({ across, deep, high }: Extents): BlockGift {
+  return { shape: 'block', across, deep, high };
+}
+
+/** What was known before is gone over from what it has come to, on the ruler’s marks. */
+function setKnown(next: Known): void {
+  const { gift, unit, papers } = props.request;
+  const now = plan.value;
+  if (next === 'gift') {
+    setGift(gift, 'known');
+    return;
+  }
+  const size = now && next === 'outside' ? outsideOf(now, papers) : now?.clearInside;
+  const mark = unit === 'inch' ? inchFraction(1, 16) : millimetres(1);
+  const near = (length: Length) => roundToGrid(length, mark);
+  const { across, deep, high } = size ?? extentsOf(gift);
+  project.changeBox('known', {
+    finished: { of: next, across: near(across), deep: near(deep), high: near(high) },
+  });
+}
+
+function setFinished(gift: Gift, what: string): void {
+  const { finished } = props.request;
+  if (!finished || gift.shape !== 'block') return;
+  const { across, deep, high } = gift;
+  project.changeBox(`finished ${what}`, { finished: { of: finished.of, across, deep, high } });
+}
+
+/** How large a gift may be in a box of that size, with the room asked for. */
+const follows = computed(() => {
+  const { gift, unit } = props.request;
+  const { across, deep, high } = extentsOf(gift);
+  const mark = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
+  const said = (length: Length) => formatLength(roundDown(length, mark), unit);
+  return `For a gift of ${said(across)} × ${said(deep)} × ${formatWithUnit(roundDown(high, mark), unit)}, with the room below.`;
+});
+
 function setGift(gift: Gift, what: string): void {
   project.changeBox(what, { gift });
 }
@@ -73,9 +132,16 @@ function setItem(changed: GiftItem, what: string): void {
 <template>
   <aside class="panel" aria-label="What is asked">
     <div class="head">
-      <h2>The gift</h2>
+      <h2 class="visually-hidden">The {{ known }}</h2>
       <Pick
-        v-if="item"
+        label="What you know"
+        class="known"
+        :value="known"
+        :options="knowns"
+        @change="setKnown"
+      />
+      <Pick
+        v-if="item && known === 'gift'"
         label="Shape"
         class="shape"
         :value="item.shape"
@@ -83,7 +149,7 @@ function setItem(changed: GiftItem, what: string): void {
         @change="(shape) => item && setItem(reshape(item, shape), 'shape')"
       />
       <Pick
-        v-if="item?.shape === 'cylinder'"
+        v-if="known === 'gift' && item?.shape === 'cylinder'"
         label="Which way up"
         class="way"
         :value="item.lies"
@@ -91,7 +157,7 @@ function setItem(changed: GiftItem, what: string): void {
         @change="(way) => item?.shape === 'cylinder' && setItem({ ...item, lies: way }, 'lies')"
       />
       <Pick
-        v-else-if="item?.shape === 'block' || item?.shape === 'lumpy'"
+        v-else-if="known === 'gift' && (item?.shape === 'block' || item?.shape === 'lumpy')"
         label="Which way up"
         class="way"
         :value="item.up ?? 'high'"
@@ -103,13 +169,29 @@ function setItem(changed: GiftItem, what: string): void {
       />
     </div>
     <GiftDrawing
+      v-if="request.finished"
+      :key="known"
+      :gift="asBlock(request.finished)"
+      :at="0"
+      :unit="request.unit"
+      :project="`${project.id} ${known}`"
+      :name="`The ${known}`"
+      :colour="request.papers[0].colour"
+      @change="setFinished"
+    />
+    <GiftDrawing
+      v-else
       :gift="request.gift"
       :at="at"
       :unit="request.unit"
       :project="project.id"
+      name="The gift"
+      colour="#e8c65f"
       @change="setGift"
     />
+    <p v-if="request.finished" class="follows"><Worded :text="follows" /></p>
     <SetControl
+      v-if="!request.finished"
       :items="setItems(request.gift)"
       :at="at"
       :names="shapeNames"
@@ -118,7 +200,7 @@ function setItem(changed: GiftItem, what: string): void {
       @remove="(which) => setGift(withoutItem(request.gift, which), 'fewer things')"
     />
     <RowsControl
-      v-if="request.gift.shape !== 'set'"
+      v-if="!request.finished && request.gift.shape !== 'set'"
       :gift="request.gift"
       :rows="rowsOf(request.gift)"
       @rows="(rows) => setGift(inRows(request.gift, rows), 'rows')"
@@ -173,11 +255,6 @@ function setItem(changed: GiftItem, what: string): void {
   gap: 6px;
 }
 
-.head h2 {
-  flex: 1;
-  white-space: nowrap;
-}
-
 .panel > * {
   flex-shrink: 0;
 }
@@ -186,8 +263,24 @@ h2 {
   font-size: 17px;
 }
 
+.known {
+  flex: 1;
+  min-width: 0;
+}
+
+.known :deep(.p-select-label) {
+  font: 700 16px var(--figures);
+  color: var(--ink);
+}
+
 .shape,
 .way {
-  width: 86px;
+  width: 84px;
+}
+
+.follows {
+  font-size: 13px;
+  line-height: 1.3;
+  color: var(--ink-soft);
 }
 </style>

@@ -6,6 +6,7 @@ import {
   roundRoom,
   kitAsItIs,
   kitFor,
+  withFinishedSize,
   type Kit,
   type Plan,
   type DirectedRoom,
@@ -148,7 +149,11 @@ export const useProject = defineStore('project', () => {
       const isOther = part.style !== undefined && part.style.style !== whole.box.style.style;
       // Another kind of box is cut of other pieces.
       const made = part.made ?? (isOther ? [] : whole.box.made);
-      return { ...whole, box: { ...whole.box, ...part, made } };
+      // Who changes the gift itself asks for no finished size any more.
+      const finished = part.gift ? part.finished : (part.finished ?? whole.box.finished);
+      const box = { ...whole.box, ...part, made, finished };
+      // What is cut already is planned round, whatever it then measures.
+      return { ...whole, box: made.length > 0 ? box : withFinishedSize(box) };
     });
   }
 

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import {
+  formatLength,
+  formatWithUnit,
+  inchFraction,
+  millimetres,
+  outsideOf,
+  roundToGrid,
+  type Extents,
+  type Plan,
+  type PlanRequest,
+} from '@rangoli/core';
+import { refDebounced } from '@vueuse/core';
+import { computed } from 'vue';
+import Worded from '../parts/Worded.vue';
+
+/** What the finished box measures outside and inside; worked out once the maker’s hand rests. */
+const props = defineProps<{ plan: Plan; request: PlanRequest }>();
+
+const settled = refDebounced(
+  computed(() => ({ plan: props.plan, request: props.request })),
+  200,
+);
+
+/** As near as a ruler tells it. */
+function said({ across, deep, high }: Extents, unit: PlanRequest['unit']): string {
+  const mark = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
+  const [wide, far, up] = [across, deep, high].map((length) => roundToGrid(length, mark));
+  if (wide === undefined || far === undefined || up === undefined) return '';
+  return `${formatLength(wide, unit)} × ${formatLength(far, unit)} × ${formatWithUnit(up, unit)}`;
+}
+
+const words = computed(() => {
+  const { plan, request } = settled.value;
+  const outside = said(outsideOf(plan, request.papers), request.unit);
+  return `Outside ${outside} · inside ${said(plan.clearInside, request.unit)}`;
+});
+</script>
+
+<template>
+  <p class="sizes"><Worded :text="words" /></p>
+</template>
+
+<style scoped>
+.sizes {
+  position: absolute;
+  left: 0;
+  right: 0;
+  top: 2px;
+  margin: 0;
+  padding: 0 12px;
+  text-align: center;
+  font-size: 13px;
+  color: #d3e2dd;
+  pointer-events: none;
+}
+</style>
