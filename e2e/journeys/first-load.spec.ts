@@ -6,7 +6,7 @@ const budgets = [
   { view: 'a box', path: '/box/ID', most: 300 },
   { view: 'Compare', path: '/box/ID/compare', most: 310 },
   { view: 'What fits', path: '/box/ID/limits', most: 330 },
-  { view: 'Make', path: '/box/ID/make', most: 330 },
+  { view: 'Make', path: '/box/ID/make', most: 340 },
   { view: 'the printed sheet', path: '/box/ID/print', most: 310 },
   { view: 'My papers', path: '/papers', most: 310 },
   { view: 'My tools', path: '/kit', most: 310 },

@@ -11,7 +11,8 @@ import { hair, largest, millimetres, minus, nanometres, smallest, times } from '
 import { marksWindow } from '../forms/index.ts';
 import { paperFor } from '../paper/index.ts';
 import type { FinishedSize, PlanRequest } from '../request/index.ts';
-import { planBox } from './plan-box.ts';
+import { withOption } from '../styles/index.ts';
+import { planBox, type PlanResult } from './plan-box.ts';
 import type { Plan } from './plan.ts';
 
 /** What the closed box measures outside, card and all: a handle counts too. */
@@ -78,6 +79,15 @@ export function withFinishedSize(request: PlanRequest): PlanRequest {
   return { ...request, gift: giftForOutside(request, finished) };
 }
 
+/** Plans a box whose depths are too much for it as if they were what they may be: that is told when it is planned. */
+function planWithin(request: PlanRequest): PlanResult {
+  const result = planBox(request);
+  const [problem] = result.ok ? [] : result.problems;
+  const [, option] = /^style\.options\.(.+)$/.exec(problem?.field ?? '') ?? [];
+  if (option === undefined || problem?.nearest === undefined) return result;
+  return planBox({ ...request, style: withOption(request.style, option, problem.nearest) });
+}
+
 /**
  * Looks for the inside whose box measures so much outside, by the secant method: between two marks the outside does
  * not move at all, so the nearest of what was tried is taken. Where no box can be made it is as near as is known.
@@ -87,11 +97,10 @@ function giftForOutside(request: PlanRequest, asked: FinishedSize): BlockGift {
   let slope = eachWay(() => 1);
   let before: { inside: typeof inside; came: Extents } | undefined;
   let best: { gift: BlockGift; miss: number } | undefined;
-  let gift = blockIn(asked, request.room);
   const near = marksWindow(request) / 8;
   for (let i = 0; i < tries; i++) {
-    gift = blockIn(lengthsOf(inside), request.room);
-    const result = planBox({ ...request, gift, made: [] });
+    const gift = blockIn(lengthsOf(inside), request.room);
+    const result = planWithin({ ...request, gift, made: [] });
     if (!result.ok) {
       // Round the outside itself a tower may be too large for its sheet; else it was a step too far.
       const [large, was] = [inside, before?.inside];
@@ -119,5 +128,5 @@ function giftForOutside(request: PlanRequest, asked: FinishedSize): BlockGift {
     const rise = slope;
     inside = eachWay((direction) => now[direction] + off[direction] / rise[direction]);
   }
-  return best?.gift ?? gift;
+  return best?.gift ?? blockIn(asked, request.room);
 }

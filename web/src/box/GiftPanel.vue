@@ -243,8 +243,8 @@ function setItem(changed: GiftItem, what: string): void {
 .panel {
   display: flex;
   flex-direction: column;
-  gap: 7px;
-  padding: 8px 16px;
+  gap: 6px;
+  padding: 7px 16px;
   overflow-y: auto;
   background: var(--paper);
 }

@@ -99,9 +99,9 @@ function changedWords(paper: Paper, now: Paper): string {
 
 <template>
   <section aria-labelledby="paper-heading">
-    <h3 id="paper-heading">Paper</h3>
+    <h3 id="paper-heading" class="visually-hidden">Paper</h3>
     <div v-for="row in rows" :key="row.slot" class="paper-row">
-      <span class="piece">{{ row.label }}</span>
+      <span class="piece">Paper for the {{ row.label.toLowerCase() }}</span>
       <Pick
         :label="`${row.label} paper`"
         :value="row.paper.id"
@@ -145,11 +145,6 @@ function changedWords(paper: Paper, now: Paper): string {
 </template>
 
 <style scoped>
-h3 {
-  font: 600 13px var(--text);
-  color: var(--ink-soft);
-}
-
 .paper-row {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 78px 62px;
