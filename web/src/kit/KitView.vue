@@ -9,9 +9,9 @@ import {
 import { Plus } from '@lucide/vue';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { computed, nextTick, onMounted, shallowRef } from 'vue';
-import ItemClashes from '../parts/ItemClashes.vue';
+import KeptPage from '../parts/KeptPage.vue';
+import KeptSection from '../parts/KeptSection.vue';
 import QuietButton from '../parts/QuietButton.vue';
-import TopBar from '../parts/TopBar.vue';
 import { useToolbox } from '../stores/toolbox.ts';
 import { toolFacts } from './tool-facts.ts';
 import ToolDrawing from './ToolDrawing.vue';
@@ -99,110 +99,66 @@ function edit(id: string): void {
 </script>
 
 <template>
-  <div class="view">
-    <TopBar place="kit" />
-    <main>
-      <div class="head">
-        <h1>My tools</h1>
-        <p class="quiet">
-          {{
-            hasAny
-              ? 'Boxes are planned for the tools that you have. A box that is planned already asks before it takes what you change here.'
-              : 'Mark the ones on your table. Until then every box may choose from all of these.'
-          }}
-        </p>
-        <p v-if="kit.trouble" role="alert" class="trouble">{{ kit.trouble }}</p>
-      </div>
-      <p v-if="!kit.isHere" class="quiet" role="status">
-        {{
-          kit.trouble
-            ? 'Your tools are on the server. They are shown here as soon as it answers, so that nothing is written over them.'
-            : 'Getting your tools…'
-        }}
-        <QuietButton v-if="kit.trouble" @click="kit.refresh()">Try again</QuietButton>
-      </p>
-      <ItemClashes v-else :clashes="kit.clashes" @settle="kit.settle" />
-      <section
-        v-for="section in kit.isHere ? sections : []"
-        :key="section.title"
-        :aria-label="section.title"
+  <KeptPage
+    place="kit"
+    things="tools"
+    :is-here="kit.isHere"
+    :trouble="kit.trouble"
+    :clashes="kit.clashes"
+    @refresh="kit.refresh()"
+    @settle="kit.settle"
+  >
+    <template #intro>
+      {{
+        hasAny
+          ? 'Boxes are planned for the tools that you have. A box that is planned already asks before it takes what you change here.'
+          : 'Mark the ones on your table. Until then every box may choose from all of these.'
+      }}
+    </template>
+    <KeptSection
+      v-for="section in sections"
+      :key="section.title"
+      :title="section.title"
+      :is-small="section.isSmall === true"
+      :is-dim="hasNone(section)"
+    >
+      <template #acts>
+        <label v-if="section.none">
+          <ToggleSwitch
+            :model-value="hasNone(section)"
+            @update:model-value="(none) => setNone(section, none)"
+          />{{ section.none }}
+        </label>
+        <span class="adds">
+          <QuietButton v-for="kind in section.kinds" :key="kind" @click="add(kind)">
+            <Plus :size="15" aria-hidden="true" />Add {{ kindNames[kind] }}
+          </QuietButton>
+        </span>
+      </template>
+      <ToolRow
+        v-for="kept in toolsOf(section)"
+        :id="kept.tool.id"
+        :key="kept.tool.id"
+        :name="kept.tool.name"
+        :facts="toolFacts(kept)"
+        :owned="kept.owned"
+        :is-edited="editing === kept.tool.id"
+        :is-small="section.isSmall === true"
+        :can-go="!shipped.has(kept.tool.id)"
+        @owned="(has) => kit.setOwned(kept.kind, kept.tool.id, has)"
+        @edit="edit(kept.tool.id)"
+        @copy="copy(kept)"
+        @remove="kit.remove(kept)"
       >
-        <header>
-          <h2>{{ section.title }}</h2>
-          <label v-if="section.none">
-            <ToggleSwitch
-              :model-value="hasNone(section)"
-              @update:model-value="(none) => setNone(section, none)"
-            />{{ section.none }}
-          </label>
-          <span class="adds">
-            <QuietButton v-for="kind in section.kinds" :key="kind" @click="add(kind)">
-              <Plus :size="15" aria-hidden="true" />Add {{ kindNames[kind] }}
-            </QuietButton>
-          </span>
-        </header>
-        <ul :class="{ small: section.isSmall, none: hasNone(section) }">
-          <ToolRow
-            v-for="kept in toolsOf(section)"
-            :id="kept.tool.id"
-            :key="kept.tool.id"
-            :name="kept.tool.name"
-            :facts="toolFacts(kept)"
-            :owned="kept.owned"
-            :is-edited="editing === kept.tool.id"
-            :is-small="section.isSmall === true"
-            :can-go="!shipped.has(kept.tool.id)"
-            @owned="(has) => kit.setOwned(kept.kind, kept.tool.id, has)"
-            @edit="edit(kept.tool.id)"
-            @copy="copy(kept)"
-            @remove="kit.remove(kept)"
-          >
-            <template #picture><ToolDrawing :kept="kept" /></template>
-            <ToolForm :kept="kept" @change="(part) => kit.change(kept, part)" />
-          </ToolRow>
-        </ul>
-      </section>
-    </main>
-  </div>
+        <template #picture><ToolDrawing :kept="kept" /></template>
+        <ToolForm :kept="kept" @change="(part) => kit.change(kept, part)" />
+      </ToolRow>
+    </KeptSection>
+  </KeptPage>
 </template>
 
 <style scoped>
-main {
-  max-width: 1180px;
-  margin: 0 auto;
-  padding: 18px 20px 60px;
-}
-
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 4px 18px;
-}
-
-h1 {
-  margin: 0;
-  font: 700 30px var(--figures);
-}
-
-.head p {
-  margin: 0;
-}
-
-.trouble {
-  flex-basis: 100%;
-  color: var(--vermilion);
-}
-
-section > header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 22px;
-  margin: 22px 0 6px;
-}
-
-section > header label {
+label {
   display: flex;
   align-items: center;
   gap: 8px;
@@ -215,33 +171,5 @@ section > header label {
   flex-wrap: wrap;
   gap: 4px;
   margin-left: auto;
-}
-
-h2 {
-  margin: 0;
-  font: 700 20px var(--figures);
-}
-
-ul {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0 28px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
-ul.small {
-  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
-}
-
-ul.none {
-  opacity: 0.45;
-}
-
-@media (max-width: 920px) {
-  ul {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -2,10 +2,10 @@
 import type { KeptPaper, PlacedPaper } from '@rangoli/core';
 import { Archive, ArchiveRestore, Copy, Pencil, Plus, Trash2 } from '@lucide/vue';
 import { computed, nextTick, onMounted, shallowRef } from 'vue';
-import ItemClashes from '../parts/ItemClashes.vue';
+import KeptPage from '../parts/KeptPage.vue';
 import KeptRow from '../parts/KeptRow.vue';
+import KeptSection from '../parts/KeptSection.vue';
 import QuietButton from '../parts/QuietButton.vue';
-import TopBar from '../parts/TopBar.vue';
 import Worded from '../parts/Worded.vue';
 import { usePapers } from '../stores/papers.ts';
 import { paperFacts } from './paper-facts.ts';
@@ -78,155 +78,93 @@ function edit(id: string): void {
 </script>
 
 <template>
-  <div class="view">
-    <TopBar place="papers" />
-    <main>
-      <div class="head">
-        <h1>My papers</h1>
-        <p class="quiet">
-          What you tell of a paper here holds for every box that is begun with it. A box that is
-          planned already shows what has changed, and takes it when you say so.
-        </p>
-        <QuietButton v-if="papers.isHere" class="add" @click="add">
-          <Plus :size="15" aria-hidden="true" />Add a paper
+  <KeptPage
+    place="papers"
+    things="papers"
+    :is-here="papers.isHere"
+    :trouble="papers.trouble"
+    :clashes="papers.clashes"
+    @refresh="papers.refresh()"
+    @settle="papers.settle"
+  >
+    <template #intro>
+      What you tell of a paper here holds for every box that is begun with it. A box that is planned
+      already shows what has changed, and takes it when you say so.
+    </template>
+    <template #acts>
+      <QuietButton v-if="papers.isHere" class="add" @click="add">
+        <Plus :size="15" aria-hidden="true" />Add a paper
+      </QuietButton>
+    </template>
+    <KeptSection
+      v-for="section in sections"
+      :key="section.title"
+      :title="section.title"
+      :is-small="false"
+      :is-dim="false"
+    >
+      <template v-if="section.isShipped" #acts>
+        <QuietButton
+          v-if="outIn(section).length > 0"
+          class="add"
+          @click="papers.putAway(idsIn(section), true)"
+        >
+          <Archive :size="15" aria-hidden="true" />Put all of them away
         </QuietButton>
-        <p v-if="papers.trouble" role="alert" class="trouble">{{ papers.trouble }}</p>
-      </div>
-      <p v-if="!papers.isHere" class="quiet" role="status">
-        {{
-          papers.trouble
-            ? 'Your papers are on the server. They are shown here as soon as it answers, so that nothing is written over them.'
-            : 'Getting your papers…'
-        }}
-        <QuietButton v-if="papers.trouble" @click="papers.refresh()">Try again</QuietButton>
-      </p>
-      <ItemClashes v-else :clashes="papers.clashes" @settle="papers.settle" />
-      <section
-        v-for="section in papers.isHere ? sections : []"
-        :key="section.title"
-        :aria-label="section.title"
+        <QuietButton v-else class="add" @click="papers.putAway(idsIn(section), false)">
+          <ArchiveRestore :size="15" aria-hidden="true" />Take all of them out
+        </QuietButton>
+      </template>
+      <KeptRow
+        v-for="placed in section.placed"
+        :id="`paper-${placed.paper.id}`"
+        :key="placed.paper.id"
+        :name="placed.paper.name"
+        :facts="paperFacts(placed.paper)"
+        :is-lit="!placed.away"
+        :is-edited="editing === placed.paper.id"
+        :is-small="false"
+        class="paper"
       >
-        <header>
-          <h2>{{ section.title }}</h2>
-          <template v-if="section.isShipped">
-            <QuietButton
-              v-if="outIn(section).length > 0"
-              @click="papers.putAway(idsIn(section), true)"
-            >
-              <Archive :size="15" aria-hidden="true" />Put all of them away
-            </QuietButton>
-            <QuietButton v-else @click="papers.putAway(idsIn(section), false)">
-              <ArchiveRestore :size="15" aria-hidden="true" />Take all of them out
-            </QuietButton>
-          </template>
-        </header>
-        <ul>
-          <KeptRow
-            v-for="placed in section.placed"
-            :id="`paper-${placed.paper.id}`"
-            :key="placed.paper.id"
-            :name="placed.paper.name"
-            :facts="paperFacts(placed.paper)"
-            :is-lit="!placed.away"
-            :is-edited="editing === placed.paper.id"
-            :is-small="false"
-            class="paper"
-          >
-            <template #picture><PaperPicture :paper="placed.paper" /></template>
-            <template #notes>
-              <p v-if="learned(placed.paper)" class="learned">
-                <Worded :text="learned(placed.paper) ?? ''" />
-                <QuietButton @click="papers.forget(placed.paper.id)">Forget it</QuietButton>
-              </p>
-            </template>
-            <template #acts>
-              <QuietButton
-                :aria-expanded="editing === placed.paper.id"
-                @click="edit(placed.paper.id)"
-              >
-                <Pencil :size="15" aria-hidden="true" />Edit
-              </QuietButton>
-              <QuietButton @click="copy(placed)">
-                <Copy :size="15" aria-hidden="true" />Copy
-              </QuietButton>
-              <QuietButton @click="papers.putAway([placed.paper.id], !placed.away)">
-                <ArchiveRestore v-if="placed.away" :size="15" aria-hidden="true" />
-                <Archive v-else :size="15" aria-hidden="true" />
-                {{ placed.away ? 'Take out' : 'Put away' }}
-              </QuietButton>
-              <QuietButton v-if="!placed.isShipped" @click="papers.remove(placed.paper.id)">
-                <Trash2 :size="15" aria-hidden="true" />Remove
-              </QuietButton>
-            </template>
-            <template #form>
-              <PaperForm
-                :paper="placed.paper"
-                :lesson="papers.lessonOf(placed.paper)"
-                @change="(part) => papers.change(placed.paper.id, part)"
-                @teach="papers.teach"
-              />
-            </template>
-          </KeptRow>
-        </ul>
-      </section>
-    </main>
-  </div>
+        <template #picture><PaperPicture :paper="placed.paper" /></template>
+        <template #notes>
+          <p v-if="learned(placed.paper)" class="learned">
+            <Worded :text="learned(placed.paper) ?? ''" />
+            <QuietButton @click="papers.forget(placed.paper.id)">Forget it</QuietButton>
+          </p>
+        </template>
+        <template #acts>
+          <QuietButton :aria-expanded="editing === placed.paper.id" @click="edit(placed.paper.id)">
+            <Pencil :size="15" aria-hidden="true" />Edit
+          </QuietButton>
+          <QuietButton @click="copy(placed)">
+            <Copy :size="15" aria-hidden="true" />Copy
+          </QuietButton>
+          <QuietButton @click="papers.putAway([placed.paper.id], !placed.away)">
+            <ArchiveRestore v-if="placed.away" :size="15" aria-hidden="true" />
+            <Archive v-else :size="15" aria-hidden="true" />
+            {{ placed.away ? 'Take out' : 'Put away' }}
+          </QuietButton>
+          <QuietButton v-if="!placed.isShipped" @click="papers.remove(placed.paper.id)">
+            <Trash2 :size="15" aria-hidden="true" />Remove
+          </QuietButton>
+        </template>
+        <template #form>
+          <PaperForm
+            :paper="placed.paper"
+            :lesson="papers.lessonOf(placed.paper)"
+            @change="(part) => papers.change(placed.paper.id, part)"
+            @teach="papers.teach"
+          />
+        </template>
+      </KeptRow>
+    </KeptSection>
+  </KeptPage>
 </template>
 
 <style scoped>
-main {
-  max-width: 1180px;
-  margin: 0 auto;
-  padding: 18px 20px 60px;
-}
-
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 4px 18px;
-}
-
-h1 {
-  margin: 0;
-  font: 700 30px var(--figures);
-}
-
-.head p {
-  flex: 1 1 420px;
-  margin: 0;
-}
-
-.head .add {
+.add {
   margin-left: auto;
-}
-
-.head .trouble {
-  flex-basis: 100%;
-  color: var(--vermilion);
-}
-
-section > header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 4px 22px;
-  margin: 22px 0 6px;
-}
-
-h2 {
-  margin: 0;
-  font: 700 20px var(--figures);
-}
-
-ul {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0 28px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .paper {
@@ -242,12 +180,6 @@ ul {
   flex-wrap: wrap;
   align-items: center;
   gap: 2px 8px;
-}
-
-@media (max-width: 920px) {
-  ul {
-    grid-template-columns: 1fr;
-  }
 }
 
 @media (max-width: 560px) {

@@ -154,7 +154,7 @@ nav .waits {
   width: 112px;
 }
 
-@media (max-width: 920px) {
+@media (max-width: 1100px) {
   .bar {
     flex-wrap: wrap;
     gap: 8px 12px;
