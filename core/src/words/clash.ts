@@ -10,6 +10,7 @@ const parts: Readonly<Record<string, string>> = {
   style: 'The kind of box',
   papers: 'The papers',
   kit: 'The tools',
+  finished: 'The finished size',
   made: 'What is made already',
   unit: 'The ruler',
   lean: 'The lid’s lean',

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  thicknessLimits,
   thicknessOf,
   weightOf,
   weightSchema,
@@ -38,6 +39,12 @@ const finishes = [
   { value: 'foil', label: 'foil' },
 ] as const;
 
+/** No lighter or heavier card is so thin or so thick that it can be folded. */
+const weights = computed(() => ({
+  least: weightOf(thicknessLimits.least, props.paper.finish) ?? 30,
+  most: weightOf(thicknessLimits.most, props.paper.finish) ?? 1000,
+}));
+
 /** What the paper weighs about, where the maker has not told. */
 const about = computed(() => weightOf(props.paper.thickness, props.paper.finish));
 
@@ -73,8 +80,8 @@ function setColour(event: Event): void {
         :model-value="paper.weight ?? null"
         :placeholder="about === undefined ? '' : `about ${about} gsm`"
         suffix=" gsm"
-        :min="30"
-        :max="1000"
+        :min="weights.least"
+        :max="weights.most"
         :use-grouping="false"
         size="small"
         fluid

@@ -151,7 +151,8 @@ async function begin(): Promise<void> {
 async function resize({ document: { name, box } }: StoredProject): Promise<void> {
   await attempt(async () => {
     const wanted = `${name.slice(0, longestName - 20)}, another gift`;
-    const fresh = { ...box, made: [] };
+    // It is another gift that is known now, and no size of the box.
+    const fresh = { ...box, made: [], finished: undefined };
     const { id } = await createProject({
       version: 1,
       name: wanted,
