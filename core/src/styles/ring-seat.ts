@@ -226,7 +226,11 @@ function answer(brief: Brief): StyleAnswer {
           least: leastWall,
           most: minus(wall.target, times(card, 2)),
         }),
-        { option: 'margin', ...marginLimits, comes: () => margin },
+        {
+          option: 'margin',
+          ...marginLimits,
+          comes: (size) => minus(half(size(seatFloor.across)), radius),
+        },
       ],
       settle: (size) => {
         const clearHigh = clearDepth(size(wall.id), card);
