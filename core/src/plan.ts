@@ -1,6 +1,7 @@
 /** The one way in: the web client, its workers, the server and the command line all plan with this. */
 export {
   madeAsPlanned,
+  missedSize,
   outsideOf,
   withFinishedSize,
   planBox,

@@ -10,7 +10,7 @@ test('a box is asked for by its outside, and its lid by a figure', async ({ demo
   await page.getByLabel('Depth', { exact: true }).fill('3');
   await page.getByLabel('Height', { exact: true }).fill('1 1/2');
   await expect(sizes).toContainText('Outside 3 × 3 × 1 17/32 in');
-  await expect(page.getByText(/^For a gift of 2 23\/32 × 2 23\/32/)).toBeVisible();
+  await expect(page.getByText(/^It holds a gift of 2 23\/32 × 2 23\/32/)).toBeVisible();
 
   // In place of a word a figure, with its limits told.
   await page.getByRole('combobox', { name: 'Lid', exact: true }).click();

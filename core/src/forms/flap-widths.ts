@@ -40,8 +40,8 @@ export function seamSection(brief: Brief, id: string, room: Length): StyleSectio
 }
 
 /** How wide such a seam may be as a figure, behind a panel that leaves it so much room. */
-export function seamDepth(option: string, { id, most }: Section, room: Length): StyleDepth {
-  return depthOf(option, id, { least: leastSeam, most: largest(most, room) });
+export function seamDepth({ id, most }: Section, room: Length): StyleDepth {
+  return depthOf('seam', id, { least: leastSeam, most: largest(most, room) });
 }
 
 /** Flaps of a bottom, and how far those that face each other over its narrower way go past each other. */

@@ -156,7 +156,7 @@ export function tubeAnswer({
       pieces: [finished.template],
       fits: [],
       smaller: [...smaller, ...(bottom?.smaller ?? [])],
-      depths: [tube.panels.seamDepth('seam'), ...depths],
+      depths: [tube.panels.seamDepth, ...depths],
       settle: (size) => {
         const clearInside = finished.inside(size);
         return {

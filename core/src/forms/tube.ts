@@ -45,8 +45,8 @@ export interface TubePanels {
   readonly seam: StyleSection;
   readonly card: Length;
   readonly sections: readonly StyleSection[];
-  /** How wide the seam may be, for the option that says so. */
-  readonly seamDepth: (option: string) => StyleDepth;
+  /** How wide the seam may be. */
+  readonly seamDepth: StyleDepth;
 }
 
 /** The panels and the seam of a tube round the gift; more card may lie before its front or its back. */
@@ -59,14 +59,15 @@ export function tubePanels(
   // The seam lies beside one of the two sides.
   const floor = floorSections(brief, prefix, card, { across: card, deep: linedWith });
   const { deep } = brief.inside;
-  const beside = seamSection(brief, `${prefix} seam`, times(deep.least, 0.8));
+  const room = times(deep.least, 0.8);
+  const beside = seamSection(brief, `${prefix} seam`, room);
   const seam = { ...beside, most: smallest(beside.most, largest(deep.least, beside.target)) };
   return {
     floor,
     seam,
     card,
     sections: [...floor.sections, seam],
-    seamDepth: (option) => seamDepth(option, seam, times(deep.least, 0.8)),
+    seamDepth: seamDepth(seam, room),
   };
 }
 

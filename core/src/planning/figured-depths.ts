@@ -57,13 +57,14 @@ export function depthRefusal(
     const { least, most } = onMarks(depth, kit);
     const option = styleSummary(style.style).options.find(({ key }) => key === depth.option);
     const name = option?.label ?? depth.option;
+    const measures = option?.kind === 'depth' ? ` (${option.measures})` : '';
     const said = (length: Length) => formatWithUnit(length, unit);
     const nearest = smallest(largest(asked, least), most);
     const range =
       least === most ? `can only be ${said(least)}` : `can be ${said(least)} to ${said(most)}`;
     return {
       field: `style.options.${depth.option}`,
-      message: `${name}: it ${range} on this box; ${said(asked)} is too ${asked > most ? 'much' : 'little'}. ${said(nearest)} would do.`,
+      message: `${name}${measures}: it ${range} on this box; ${said(asked)} is too ${asked > most ? 'much' : 'little'}. ${said(nearest)} would do.`,
       nearest,
     };
   }

@@ -7,7 +7,17 @@ import {
   type Extents,
   type Room,
 } from '../gift/index.ts';
-import { hair, largest, millimetres, minus, nanometres, smallest, times } from '../length/index.ts';
+import {
+  absolute,
+  hair,
+  inchFraction,
+  largest,
+  millimetres,
+  minus,
+  nanometres,
+  smallest,
+  times,
+} from '../length/index.ts';
 import { marksWindow } from '../forms/index.ts';
 import { paperFor } from '../paper/index.ts';
 import type { FinishedSize, PlanRequest } from '../request/index.ts';
@@ -33,6 +43,17 @@ export function outsideOf(plan: Plan, papers: PlanRequest['papers']): Extents {
     return millimetres(high - low);
   };
   return { across: span('x'), deep: span('y'), high: span('z') };
+}
+
+/** No nearer than so much a size that is asked for can't be had on these marks. */
+const apart = inchFraction(1, 16);
+
+/** What the size that is asked for comes to, where no box on these marks comes near it; undefined where one does. */
+export function missedSize(plan: Plan, { finished, papers }: PlanRequest): Extents | undefined {
+  if (!finished) return undefined;
+  const came = finished.of === 'inside' ? plan.clearInside : outsideOf(plan, papers);
+  const isNear = directions.every((way) => absolute(minus(came[way], finished[way])) <= apart);
+  return isNear ? undefined : came;
 }
 
 /** A block that leaves the room asked for in an inside of this size; never less than a gift may be. */
@@ -70,11 +91,12 @@ function eachWay(make: (direction: Direction) => number): EachWay {
 
 /**
  * The request for the gift that makes a box of the finished size that is asked for: its inside, or its outside as
- * near as the marks allow. A request that asks for none is given back as it is.
+ * near as the marks allow. A request that asks for none is given back as it is, and so is one of which something is
+ * made already: that is planned round, whatever it then measures.
  */
 export function withFinishedSize(request: PlanRequest): PlanRequest {
-  const { finished } = request;
-  if (!finished) return request;
+  const { finished, made } = request;
+  if (!finished || made.length > 0) return request;
   if (finished.of === 'inside') return { ...request, gift: blockIn(finished, request.room) };
   return { ...request, gift: giftForOutside(request, finished) };
 }
@@ -100,7 +122,7 @@ function giftForOutside(request: PlanRequest, asked: FinishedSize): BlockGift {
   const near = marksWindow(request) / 8;
   for (let i = 0; i < tries; i++) {
     const gift = blockIn(lengthsOf(inside), request.room);
-    const result = planWithin({ ...request, gift, made: [] });
+    const result = planWithin({ ...request, gift });
     if (!result.ok) {
       // Round the outside itself a tower may be too large for its sheet; else it was a step too far.
       const [large, was] = [inside, before?.inside];

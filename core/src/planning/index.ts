@@ -1,4 +1,4 @@
-export { outsideOf, withFinishedSize } from './finished-size.ts';
+export { missedSize, outsideOf, withFinishedSize } from './finished-size.ts';
 export { planWithLessRoom, type RoomPlan } from './less-room.ts';
 export { planJob, type JobOrder } from './plan-job.ts';
 export { planBox, type PlanResult } from './plan-box.ts';

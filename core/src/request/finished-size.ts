@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { giftSchema } from '../gift/index.ts';
 import { lengthBetween, millimetres } from '../length/index.ts';
 
 /** The smallest and the largest that a box may be asked for. */
@@ -12,5 +13,7 @@ export const finishedSizeSchema = z.object({
   across: side,
   deep: side,
   high: side,
+  /** The gift that was told before, for the way back; undefined where none was. */
+  told: giftSchema.optional(),
 });
 export type FinishedSize = z.infer<typeof finishedSizeSchema>;

@@ -40,7 +40,10 @@ const stages = { handleBends: 3, handle: 4, gift: 5 } as const;
 const options = z.object({
   handle: oneOf('Handle', ['strip', 'wire']),
   /** From the table to the top of the handle. */
-  handleHeight: howDeep('Handle’s height', ['usual']).default('usual'),
+  handleHeight: howDeep(
+    { title: 'Handle’s height', measures: 'from the table to the top of the handle' },
+    ['usual'],
+  ).default('usual'),
 });
 
 /** A handle that rises less over the wall takes no finger. */

@@ -44,7 +44,13 @@ import { howDeep } from './options.ts';
 /** What is folded or put together when, counted over the whole box. */
 const stages = { gift: 3, lid: 4 } as const;
 
-const options = z.object({ lid: howDeep('Lid', ['none', 'shallow', 'full']) });
+const options = z.object({
+  lid: howDeep({ title: 'Lid', measures: 'how high the lid’s wall is' }, [
+    'none',
+    'shallow',
+    'full',
+  ]),
+});
 
 /** The mark that makes a floor of this length, and the band that makes a wall. */
 const floorMark = (length: Length) => nanometres(Math.ceil(length / slant));

@@ -183,7 +183,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       pieces: [trayPiece, sleeve],
       fits,
       smaller: [],
-      depths: [seamDepth('seam', seam, times(wall.least, 0.8))],
+      depths: [seamDepth(seam, times(wall.least, 0.8))],
       settle: (size) => {
         const apart = toMillimetres(plus(size(floor.across), gift.card));
         // The gift's tray is the first; a second one stands to its right.

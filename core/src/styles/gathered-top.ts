@@ -16,7 +16,10 @@ import { largest, millimetres, times } from '../length/index.ts';
 import { defineStyle } from './define-style.ts';
 import { howDeep, seamOption, usualSeam } from './options.ts';
 
-const options = z.object({ collar: howDeep('Collar', ['short', 'tall']), seam: seamOption });
+const options = z.object({
+  collar: howDeep({ title: 'Collar', measures: 'from its fold to its edge' }, ['short', 'tall']),
+  seam: seamOption,
+});
 
 /** Half a card lies inside the fold lines of the bottom, and of the collar over the room. */
 const ends = { bottom: 1, top: 1 };

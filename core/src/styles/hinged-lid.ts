@@ -42,7 +42,11 @@ import { defineStyle } from './define-style.ts';
 import { howDeep, oneOf, whether } from './options.ts';
 
 const options = z.object({
-  lidDepth: howDeep('Lid', ['shallow', 'half', 'full']),
+  lidDepth: howDeep({ title: 'Lid', measures: 'the lid’s front wall, from its edge to its fold' }, [
+    'shallow',
+    'half',
+    'full',
+  ]),
   thumbNotch: whether('Thumb notch'),
   front: oneOf('Lid front', ['square', 'curved', 'lip']),
 });

@@ -15,7 +15,11 @@ import { howDeep, oneOf, whether } from './options.ts';
 const stages = { gift: 3, lid: 4 } as const;
 
 const options = z.object({
-  lidDepth: howDeep('Lid', ['shallow', 'half', 'full']),
+  lidDepth: howDeep({ title: 'Lid', measures: 'the lid’s wall, from its edge to its fold' }, [
+    'shallow',
+    'half',
+    'full',
+  ]),
   /** Tabs on the side walls lie behind the front and the back, so that the front shows no edge. */
   tabsOn: oneOf('Tabs on', ['sides', 'front and back']),
   tabsLie: oneOf('Tabs lie', ['inside', 'outside']),

@@ -5,7 +5,7 @@ import { at, cardOf, everyBox } from '../testing/plans.ts';
 describe('a many-sided cup', () => {
   it('has as many equal panels, tabs and plate edges as sides', () => {
     everyBox('many-sided', ({ grid, cutouts, choice: { options }, plan, request }) => {
-      const isLidded = options.top !== 'open' && options.top !== 'handle';
+      const isLidded = options.top.endsWith('lid');
       const pairs = [['cup', 'plate'], ...(isLidded ? [['lid', 'top']] : [])];
       const handle = options.top === 'handle' ? ['handle'] : [];
       expect(plan.pieces.map(({ id }) => id)).toEqual([...pairs.flat(), ...handle]);

@@ -40,14 +40,21 @@ import {
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
-import { howDeep, howMany, seamOption, usualSeam } from './options.ts';
+import { howDeep, howMany, oneOf, seamOption, usualSeam } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { standsUp: 2, gift: 4, giftPastHandle: 5, lid: 5 } as const;
 
+/** A lid is as deep as its name says. */
+const usualLidDepth = 'as named';
+
 const options = z.object({
   sides: howMany('Sides', 3, 12),
-  top: howDeep('Top', ['open', 'handle', 'shallow lid', 'half lid']),
+  top: oneOf('Top', ['open', 'handle', 'shallow lid', 'half lid']),
+  lidDepth: howDeep(
+    { title: 'Lid’s depth', measures: 'the lid’s wall, from its fold to its edge' },
+    [usualLidDepth],
+  ).default(usualLidDepth),
   seam: seamOption,
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
@@ -113,7 +120,7 @@ const oddHandle: StyleAnswer = {
 };
 
 function answer(brief: Brief): StyleAnswer {
-  const { sides, top } = brief.options;
+  const { sides, top, lidDepth } = brief.options;
   if (top === 'handle' && sides % 2 === 1) return oddHandle;
   const card = paperFor(brief.papers, 0).thickness;
   const lidPaper = paperFor(brief.papers, 1);
@@ -145,9 +152,9 @@ function answer(brief: Brief): StyleAnswer {
     plateDeep: 'cup plate deep',
     plateRole: 'floor',
   };
-  const isLidded = top !== 'open' && top !== 'handle';
+  const isLidded = top === 'shallow lid' || top === 'half lid';
   const named = top === 'half lid' ? 'half' : 'shallow';
-  const depth = lidWallTarget(wall.target, typeof top === 'number' ? top : named);
+  const depth = lidWallTarget(wall.target, lidDepth === usualLidDepth ? named : lidDepth);
   const tan = sideTangent(sides);
   // From outside to outside: the cup's card, the lid's on both sides, and its seam on one.
   const layers = plus(card, times(lidCard, 2));
@@ -221,8 +228,10 @@ function answer(brief: Brief): StyleAnswer {
           ? [handle.fit]
           : [],
       depths: [
-        seamDepth('seam', cupSections.seam, side.least),
-        ...(isLidded ? [depthOf('top', lidWall.id, { least: leastWall, most: wall.target })] : []),
+        seamDepth(cupSections.seam, side.least),
+        ...(isLidded
+          ? [depthOf('lidDepth', lidWall.id, { least: leastWall, most: wall.target })]
+          : []),
       ],
       // A seam lies behind one panel.
       smaller: [
@@ -328,7 +337,7 @@ export const manySided = defineStyle({
   about: 'Three to twelve panels round a floor plate: open, with a handle or a lid',
   papers: ['Cup', 'Lid or handle'],
   options,
-  usual: { sides: 6, top: 'shallow lid', seam: usualSeam },
+  usual: { sides: 6, top: 'shallow lid', lidDepth: usualLidDepth, seam: usualSeam },
   traits: ({ top }) => ({ opensFromTop: true, showsGift: top === 'open' || top === 'handle' }),
   answer,
 });

@@ -22,6 +22,8 @@ export type StyleOption =
       readonly key: string;
       readonly label: string;
       readonly values: readonly { readonly value: string; readonly label: string }[];
+      /** From where to where a figure goes. */
+      readonly measures: string;
       /** What a figure may be at all; what it may be on a box is in its plan. */
       readonly least: Length;
       readonly most: Length;
@@ -45,22 +47,27 @@ export function howMany(title: string, least: number, most: number) {
   return z.int().min(least).max(most).meta({ title });
 }
 
-/** How deep, wide or high a part is: in one of a few words, or as a figure. */
+/** How deep, wide or high a part is: in one of a few words, or as a figure that `measures` from where to where. */
 export function howDeep<const Values extends readonly [string, ...string[]]>(
-  title: string,
+  { title, measures }: { readonly title: string; readonly measures: string },
   values: Values,
 ) {
   const figure = lengthBetween(millimetres(1), millimetres(1000));
-  return z.union([z.enum(values), figure]).meta({ title });
+  return z.union([z.enum(values), figure]).meta({ title, description: measures });
 }
 
 /** The seam of a tube: wide enough for the maker's tape, or as wide as is asked. */
 export const usualSeam = 'for my tape';
-export const seamOption = howDeep('Seam', [usualSeam]).default(usualSeam);
+export const seamOption = howDeep({ title: 'Seam', measures: 'from its fold to its edge' }, [
+  usualSeam,
+]).default(usualSeam);
 
 /** A flap that tucks in: long enough to hold, or as long as is asked. */
 export const usualTuck = 'usual';
-export const tuckOption = howDeep('Flap that tucks in', [usualTuck]).default(usualTuck);
+export const tuckOption = howDeep(
+  { title: 'Flap that tucks in', measures: 'from its fold to its edge' },
+  [usualTuck],
+).default(usualTuck);
 
 function capitalised(word: string): string {
   return word.charAt(0).toUpperCase() + word.slice(1);
@@ -82,8 +89,8 @@ function unwrapped(option: unknown): unknown {
 export function optionsOf(schema: z.ZodObject): readonly StyleOption[] {
   return Object.entries(schema.shape).map(([key, given]): StyleOption => {
     const option = unwrapped(given);
-    const title = option instanceof z.ZodType ? z.globalRegistry.get(option)?.title : undefined;
-    const label = title ?? capitalised(key);
+    const said = option instanceof z.ZodType ? z.globalRegistry.get(option) : undefined;
+    const label = said?.title ?? capitalised(key);
     if (option instanceof z.ZodEnum) return { kind: 'choice', key, label, values: wordsOf(option) };
     if (option instanceof z.ZodUnion) {
       const parts: readonly unknown[] = option.options;
@@ -95,6 +102,7 @@ export function optionsOf(schema: z.ZodObject): readonly StyleOption[] {
           key,
           label,
           values: wordsOf(words),
+          measures: said?.description ?? '',
           least: nanometres(limits.minValue ?? 0),
           most: nanometres(limits.maxValue ?? 0),
         };

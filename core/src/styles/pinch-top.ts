@@ -18,7 +18,10 @@ import { howDeep, oneOf, seamOption, usualSeam } from './options.ts';
 
 const options = z.object({
   closing: oneOf('Closing', ['ribbon holes', 'fold over']),
-  gable: howDeep('Slope', ['low', 'steep']),
+  gable: howDeep({ title: 'Slope', measures: 'the sloping panel, from fold to fold' }, [
+    'low',
+    'steep',
+  ]),
   seam: seamOption,
 });
 

@@ -46,10 +46,20 @@ import { howDeep, oneOf } from './options.ts';
 const stages = { seat: 4, gift: 5, lid: 6 } as const;
 
 const options = z.object({
-  seat: howDeep('Seat', ['low', 'middle', 'high']),
-  lidDepth: howDeep('Lid', ['shallow', 'half', 'full']),
+  seat: howDeep({ title: 'Seat', measures: 'the seat’s wall, from its edge to its fold' }, [
+    'low',
+    'middle',
+    'high',
+  ]),
+  lidDepth: howDeep({ title: 'Lid', measures: 'the lid’s wall, from its edge to its fold' }, [
+    'shallow',
+    'half',
+    'full',
+  ]),
   opening: oneOf('Opening', ['cut', 'punched']),
-  margin: howDeep('Card round the opening', ['usual']).default('usual'),
+  margin: howDeep({ title: 'Card round the opening', measures: 'from the opening to the fold' }, [
+    'usual',
+  ]).default('usual'),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 

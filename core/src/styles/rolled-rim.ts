@@ -30,9 +30,17 @@ import { howDeep } from './options.ts';
 const stages = { gift: 4, lid: 5 } as const;
 
 const options = z.object({
-  rimDepth: howDeep('Rim', ['part', 'full']),
-  lidDepth: howDeep('Lid', ['shallow', 'half', 'full']),
-  lidRimDepth: howDeep('Lid’s rim', ['as the base’s', 'part', 'full']).default('as the base’s'),
+  rimDepth: howDeep({ title: 'Rim', measures: 'from its edge to its fold' }, ['part', 'full']),
+  lidDepth: howDeep({ title: 'Lid', measures: 'the lid’s wall, from fold to fold' }, [
+    'shallow',
+    'half',
+    'full',
+  ]),
+  lidRimDepth: howDeep({ title: 'Lid’s rim', measures: 'from its edge to its fold' }, [
+    'as the base’s',
+    'part',
+    'full',
+  ]).default('as the base’s'),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 

@@ -28,7 +28,11 @@ import { howDeep, seamOption, usualSeam, whether } from './options.ts';
 const stages = { stands: 4, gift: 5, cap: 6 } as const;
 
 const options = z.object({
-  capDepth: howDeep('Cap', ['shallow', 'half', 'full']),
+  capDepth: howDeep({ title: 'Cap', measures: 'the cap’s wall, from its edge to its fold' }, [
+    'shallow',
+    'half',
+    'full',
+  ]),
   thumbNotches: whether('Thumb notches in the cap'),
   seam: seamOption,
 });
@@ -73,7 +77,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       pieces: [tubeTemplate(tube), cap.template],
       fits: cap.fits,
       smaller: [...bottom.smaller, ...cap.smaller],
-      depths: [cap.depth('capDepth'), walls.seamDepth('seam')],
+      depths: [cap.depth('capDepth'), walls.seamDepth],
       settle: (size) => {
         const clearInside = {
           ...tubeInside(size, walls),

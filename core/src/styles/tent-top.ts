@@ -41,7 +41,11 @@ const stages = { flaps: 0, walls: 1, gift: 2, fins: 2, roofs: 3 } as const;
 
 const options = z.object({
   /** As a figure it is how high the ridge stands over the table. */
-  slope: howDeep('Roof', ['low', 'steep', 'very steep']),
+  slope: howDeep({ title: 'Roof', measures: 'from the table to the ridge' }, [
+    'low',
+    'steep',
+    'very steep',
+  ]),
   closing: oneOf('Ridge', ridgeClosings),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;

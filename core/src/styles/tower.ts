@@ -31,7 +31,11 @@ const stages = { gift: 3, wraps: 4, stands: 5, cap: 6 } as const;
 
 const options = z.object({
   trays: howMany('Trays', 2, 4),
-  capDepth: howDeep('Cap', ['shallow', 'half', 'full']),
+  capDepth: howDeep({ title: 'Cap', measures: 'the cap’s wall, from its edge to its fold' }, [
+    'shallow',
+    'half',
+    'full',
+  ]),
 });
 
 /** The panels on which the trays are glued, from the lowest tray to the topmost. */

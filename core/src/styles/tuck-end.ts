@@ -180,10 +180,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       pieces: [box.template],
       fits: [tuckFit('box', floor.deep, lid.id, card)],
       smaller: isTucked ? [] : glued.smaller,
-      depths: [
-        depthOf('tuck', tuck.id, { least: leastTuck, most: room }),
-        tube.panels.seamDepth('seam'),
-      ],
+      depths: [depthOf('tuck', tuck.id, { least: leastTuck, most: room }), tube.panels.seamDepth],
       settle: (size) => {
         const clearInside = { ...box.inside(size), deep: minus(size(lid.id), card) };
         // The flap takes its room from the wall that it tucks behind alone.

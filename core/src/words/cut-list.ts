@@ -116,8 +116,8 @@ function stripOf(
     shimmed.length === 0
       ? ''
       : shimmed.length === marks.length
-        ? ' with the shim'
-        : `, ${those} of them with the shim,`;
+        ? ' (with the shim)'
+        : ` (${those} with the shim)`;
   return {
     headline: `${headline}${isTicked ? ', ticks only' : ''}`,
     said: `${isTicked ? 'tick' : 'score'} at ${figures}${shims}${where}`,

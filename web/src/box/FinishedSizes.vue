@@ -1,15 +1,5 @@
 <script setup lang="ts">
-import {
-  formatLength,
-  formatWithUnit,
-  inchFraction,
-  millimetres,
-  outsideOf,
-  roundToGrid,
-  type Extents,
-  type Plan,
-  type PlanRequest,
-} from '@rangoli/core';
+import { outsideOf, sizeInWords, type Plan, type PlanRequest } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
 import Worded from '../parts/Worded.vue';
@@ -22,18 +12,10 @@ const settled = refDebounced(
   200,
 );
 
-/** As near as a ruler tells it. */
-function said({ across, deep, high }: Extents, unit: PlanRequest['unit']): string {
-  const mark = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
-  const [wide, far, up] = [across, deep, high].map((length) => roundToGrid(length, mark));
-  if (wide === undefined || far === undefined || up === undefined) return '';
-  return `${formatLength(wide, unit)} × ${formatLength(far, unit)} × ${formatWithUnit(up, unit)}`;
-}
-
 const words = computed(() => {
   const { plan, request } = settled.value;
-  const outside = said(outsideOf(plan, request.papers), request.unit);
-  return `Outside ${outside} · inside ${said(plan.clearInside, request.unit)}`;
+  const outside = sizeInWords(outsideOf(plan, request.papers), request.unit);
+  return `Outside ${outside} · inside ${sizeInWords(plan.clearInside, request.unit)}`;
 });
 </script>
 

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import {
   extentsOf,
-  formatLength,
-  formatWithUnit,
   inchFraction,
   millimetres,
+  missedSize,
   outsideOf,
-  roundDown,
   roundToGrid,
+  sizeInWords,
+  sizeWithin,
   styleSummary,
   type BlockGift,
   type Extents,
@@ -25,6 +25,7 @@ import {
   withoutItem,
   reshape,
 } from '@rangoli/core';
+import { refDebounced } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import Pick from '../parts/Pick.vue';
 import Worded from '../parts/Worded.vue';
@@ -81,10 +82,10 @@ function asBlock({ across, deep, high }: Extents): BlockGift {
 
 /** What was known before is gone over from what it has come to, on the ruler’s marks. */
 function setKnown(next: Known): void {
-  const { gift, unit, papers } = props.request;
+  const { gift, unit, papers, finished } = props.request;
   const now = plan.value;
   if (next === 'gift') {
-    setGift(gift, 'known');
+    setGift(finished?.told ?? gift, 'known');
     return;
   }
   const size = now && next === 'outside' ? outsideOf(now, papers) : now?.clearInside;
@@ -92,7 +93,14 @@ function setKnown(next: Known): void {
   const near = (length: Length) => roundToGrid(length, mark);
   const { across, deep, high } = size ?? extentsOf(gift);
   project.changeBox('known', {
-    finished: { of: next, across: near(across), deep: near(deep), high: near(high) },
+    finished: {
+      of: next,
+      across: near(across),
+      deep: near(deep),
+      high: near(high),
+      // The way back leads to the gift that was told.
+      told: finished ? finished.told : gift,
+    },
   });
 }
 
@@ -100,16 +108,20 @@ function setFinished(gift: Gift, what: string): void {
   const { finished } = props.request;
   if (!finished || gift.shape !== 'block') return;
   const { across, deep, high } = gift;
-  project.changeBox(`finished ${what}`, { finished: { of: finished.of, across, deep, high } });
+  project.changeBox(`finished ${what}`, { finished: { ...finished, across, deep, high } });
 }
 
-/** How large a gift may be in a box of that size, with the room asked for. */
+/** What the size that is asked for makes of the box; once the hand rests. */
+const rested = refDebounced(
+  computed(() => ({ plan: plan.value, request: props.request })),
+  200,
+);
 const follows = computed(() => {
-  const { gift, unit } = props.request;
-  const { across, deep, high } = extentsOf(gift);
-  const mark = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
-  const said = (length: Length) => formatLength(roundDown(length, mark), unit);
-  return `For a gift of ${said(across)} × ${said(deep)} × ${formatWithUnit(roundDown(high, mark), unit)}, with the room below.`;
+  const { plan: now, request } = rested.value;
+  const { gift, unit } = request;
+  const missed = now && missedSize(now, request);
+  const comes = missed ? `On your marks it comes to ${sizeInWords(missed, unit)}. ` : '';
+  return `${comes}It holds a gift of ${sizeWithin(extentsOf(gift), unit)} and the room around it.`;
 });
 
 function setGift(gift: Gift, what: string): void {

@@ -92,7 +92,10 @@ function take(value: string): void {
       :most="limits.most"
       @change="(length) => emit('change', length)"
     />
-    <em v-if="came"><Worded :text="`${came} on your marks`" /></em>
+    <em v-if="figure !== undefined && option.kind === 'depth'"
+      ><Worded
+        :text="came ? `${option.measures}; comes to ${came} on your marks` : option.measures"
+    /></em>
   </div>
 </template>
 

@@ -17,6 +17,7 @@ import {
 import { watchDebounced } from '@vueuse/core';
 import { computed, shallowRef } from 'vue';
 import Pick from '../parts/Pick.vue';
+import PickField from '../parts/PickField.vue';
 import Worded from '../parts/Worded.vue';
 import { useToolbox } from '../stores/toolbox.ts';
 
@@ -112,14 +113,8 @@ watchDebounced(
 <template>
   <section aria-labelledby="tools-heading" class="tools">
     <h3 id="tools-heading" class="visually-hidden">Tools</h3>
-    <div>
-      <span>Trimmer</span>
-      <Pick label="Trimmer" :value="kit.trimmer.id" :options="trimmers" @change="setTrimmer" />
-    </div>
-    <div>
-      <span>Scoring board</span>
-      <Pick label="Scoring board" :value="kit.board.id" :options="boards" @change="setBoard" />
-    </div>
+    <PickField label="Trimmer" :value="kit.trimmer.id" :options="trimmers" @change="setTrimmer" />
+    <PickField label="Scoring board" :value="kit.board.id" :options="boards" @change="setBoard" />
     <div v-if="punchBoard" class="wide">
       <span>Slanting lines</span>
       <Pick

@@ -9,6 +9,7 @@ import {
 } from '../api/projects.ts';
 import { earlierChanges, type EarlierChange } from './earlier-changes.ts';
 import { Keeper, type KeeperParts } from './keeper.ts';
+import { mergeBoxes } from './merge-boxes.ts';
 import type { Held, Replica } from './replica.ts';
 import { sentBy } from './send.ts';
 
@@ -78,6 +79,7 @@ export class Boxes {
       ...parts,
       name: 'boxes',
       schema: projectDocumentSchema,
+      merge: mergeBoxes,
       send: (id, revision, document, { keepalive }) =>
         sentBy(updateProject(id, revision, document, keepalive).then(heldOf), (told) => {
           const current = projectSchema.safeParse(told);

@@ -1,6 +1,14 @@
+import { mergeChanges } from '@rangoli/core';
 import { z } from 'zod';
 import type { BrowserStore } from './browser-store.ts';
-import { Replica, type Held, type Sent, type Standing, type Waiting } from './replica.ts';
+import {
+  Replica,
+  type Held,
+  type ReplicaParts,
+  type Sent,
+  type Standing,
+  type Waiting,
+} from './replica.ts';
 import type { Windows } from './windows.ts';
 
 export interface KeeperParts<Value> {
@@ -9,6 +17,8 @@ export interface KeeperParts<Value> {
   readonly schema: z.ZodType<Value>;
   readonly store: BrowserStore;
   readonly windows: Windows;
+  /** Brings two changes of one value together; field by field where nothing else is said. */
+  readonly merge?: ReplicaParts<Value>['merge'];
   /** Something waits for the server, or does not any more, or stands otherwise. */
   readonly onWaiting: () => void;
   readonly send: (
@@ -69,12 +79,13 @@ export class Keeper<Value> {
   /** Begins to work on a value as it was read, or goes on with a change that was left waiting. */
   start(id: string, held: Held<Value>, orphan?: Orphan<Value>): Replica<Value> {
     const { schema, send, store, name, onWaiting } = this.#parts;
+    const merge = this.#parts.merge ?? ((versions) => mergeChanges(schema, versions));
     const key = [name, id] as const;
     const own = [...key, this.#parts.windows.own] as const;
     const replica = new Replica<Value>(
       held,
       {
-        schema,
+        merge,
         send: (revision, value, options) => send(id, revision, value, options),
         keep: (waiting) => {
           if (waiting) void store.write('changes', own, waiting);

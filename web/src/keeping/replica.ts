@@ -1,5 +1,4 @@
-import { mergeChanges, type Clash } from '@rangoli/core';
-import type { z } from 'zod';
+import type { Clash, Merged } from '@rangoli/core';
 
 /** A value as the server holds it. Revision 0: it holds none yet. */
 export interface Held<Value> {
@@ -42,8 +41,16 @@ export type Sent<Value> =
   /** Nobody answered, or something broke there: worth another try. */
   | { readonly outcome: 'away'; readonly message: string };
 
+/** A value as two changes began with it, and as each has made it. */
+export interface Versions<Value> {
+  readonly base: Value;
+  readonly mine: Value;
+  readonly theirs: Value;
+}
+
 export interface ReplicaParts<Value> {
-  readonly schema: z.ZodType<Value>;
+  /** Brings two changes of one value together; where they clash, it holds mine. */
+  readonly merge: (versions: Versions<Value>) => Merged<Value>;
   /** Sends a value that was made to a revision. `keepalive` lets it outlive the page. */
   readonly send: (
     revision: number,
@@ -179,7 +186,7 @@ export class Replica<Value> {
     const { theirs } = this.#standing;
     const [mine, other] =
       prefer === 'mine' ? [this.#mine, theirs.value] : [theirs.value, this.#mine];
-    const { value } = mergeChanges(this.#parts.schema, {
+    const { value } = this.#parts.merge({
       base: this.#base.value,
       mine,
       theirs: other,
@@ -255,7 +262,7 @@ export class Replica<Value> {
   #meet(theirs: Held<Value>): void {
     const mine = this.#mine;
     if (mine === undefined) return;
-    const { value, clashes } = mergeChanges(this.#parts.schema, {
+    const { value, clashes } = this.#parts.merge({
       base: this.#base.value,
       mine,
       theirs: theirs.value,

@@ -5,7 +5,7 @@ import ToggleSwitch from 'primevue/toggleswitch';
 import { computed } from 'vue';
 import ItemName from '../parts/ItemName.vue';
 import MeasureField from '../parts/MeasureField.vue';
-import Pick from '../parts/Pick.vue';
+import PickField from '../parts/PickField.vue';
 import MarksTable from './MarksTable.vue';
 import { toolLengths } from './tool-lengths.ts';
 
@@ -43,24 +43,19 @@ function set(key: string, length: Length): void {
 <template>
   <div class="form">
     <ItemName :name="kept.tool.name" what="tool" @change="(name) => emit('change', { name })" />
-    <div>
-      <span>Ruler in</span>
-      <Pick
-        label="Ruler in"
-        :value="unit"
-        :options="units"
-        @change="(value) => emit('change', { unit: value })"
-      />
-    </div>
-    <div v-if="kept.kind === 'punches'">
-      <span>It makes a</span>
-      <Pick
-        label="It makes a"
-        :value="kept.tool.shape"
-        :options="punchShapes"
-        @change="(shape) => emit('change', { shape })"
-      />
-    </div>
+    <PickField
+      label="Ruler in"
+      :value="unit"
+      :options="units"
+      @change="(value) => emit('change', { unit: value })"
+    />
+    <PickField
+      v-if="kept.kind === 'punches'"
+      label="It makes a"
+      :value="kept.tool.shape"
+      :options="punchShapes"
+      @change="(shape) => emit('change', { shape })"
+    />
     <MeasureField
       v-for="each in lengths"
       :key="each.key"
@@ -74,15 +69,12 @@ function set(key: string, length: Length): void {
       @change="(length) => set(each.key, length)"
     />
     <template v-if="kept.kind === 'boards'">
-      <div>
-        <span>Fence on the</span>
-        <Pick
-          label="Fence on the"
-          :value="kept.tool.fence"
-          :options="sides"
-          @change="(fence) => emit('change', { fence })"
-        />
-      </div>
+      <PickField
+        label="Fence on the"
+        :value="kept.tool.fence"
+        :options="sides"
+        @change="(fence) => emit('change', { fence })"
+      />
       <label>
         <span>Markers</span>
         <InputNumber

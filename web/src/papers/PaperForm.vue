@@ -12,7 +12,7 @@ import {
 import InputNumber from 'primevue/inputnumber';
 import { computed } from 'vue';
 import ItemName from '../parts/ItemName.vue';
-import Pick from '../parts/Pick.vue';
+import PickField from '../parts/PickField.vue';
 import ThicknessField from '../parts/ThicknessField.vue';
 import SheetsField from './SheetsField.vue';
 import TaughtFields from './TaughtFields.vue';
@@ -106,33 +106,25 @@ function setColour(event: Event): void {
         @change="setColour"
       />
     </label>
-    <div>
-      <span>Print</span>
-      <Pick
-        label="Print"
-        :value="paper.print"
-        :options="prints"
-        @change="(print) => emit('change', { print })"
-      />
-    </div>
-    <div v-if="paper.print !== 'plain'">
-      <span>Its print</span>
-      <Pick
-        label="Its print"
-        :value="paper.printRuns"
-        :options="ways"
-        @change="(printRuns) => emit('change', { printRuns })"
-      />
-    </div>
-    <div>
-      <span>Finish</span>
-      <Pick
-        label="Finish"
-        :value="paper.finish"
-        :options="finishes"
-        @change="(finish) => emit('change', { finish })"
-      />
-    </div>
+    <PickField
+      label="Print"
+      :value="paper.print"
+      :options="prints"
+      @change="(print) => emit('change', { print })"
+    />
+    <PickField
+      v-if="paper.print !== 'plain'"
+      label="Its print"
+      :value="paper.printRuns"
+      :options="ways"
+      @change="(printRuns) => emit('change', { printRuns })"
+    />
+    <PickField
+      label="Finish"
+      :value="paper.finish"
+      :options="finishes"
+      @change="(finish) => emit('change', { finish })"
+    />
     <SheetsField
       :paper="paper.id"
       :sheets="paper.sheets"

@@ -88,7 +88,7 @@ function edit(id: string): void {
     @settle="papers.settle"
   >
     <template #intro>
-      What you tell of a paper here holds for every box that is begun with it. A box that is planned
+      Every box that is begun with a paper takes what you tell of it here. A box that is planned
       already shows what has changed, and takes it when you say so.
     </template>
     <template #acts>

@@ -50,7 +50,7 @@ function forgetThickness(): void {
 
 <template>
   <fieldset>
-    <legend>How much air things of it have, both sides together. A trial box changes these.</legend>
+    <legend>The gap of what is made of it, both sides together. A trial box changes these.</legend>
     <table>
       <thead>
         <tr>

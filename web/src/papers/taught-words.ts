@@ -7,7 +7,7 @@ import {
   type PaperLesson,
 } from '@rangoli/core';
 
-const plurals = { lid: 'lids', drawer: 'drawers', liner: 'liners' } as const;
+const outers = { lid: 'a lid', drawer: 'a drawer', liner: 'a liner' } as const;
 
 /** What is known of a paper beyond what is usual, in a sentence; undefined where nothing is. */
 export function taughtWords(
@@ -15,16 +15,20 @@ export function taughtWords(
   { thickness, gaps }: PaperLesson,
 ): string | undefined {
   const usual = paperOf(paper).gaps;
-  const clear = taughtGaps.flatMap((gap) => {
+  const learned = taughtGaps.flatMap((gap) => {
     const range = gaps[gap];
     if (!range) return [];
-    const said = `${plurals[gap]} of it clear by ${formatGap(range.target)}`;
-    return range.target === usual[gap].target
-      ? [said]
-      : [`${said} in place of ${formatGap(usual[gap].target)}`];
+    const { least, target, most } = range;
+    return target === usual[gap].target
+      ? [
+          `${outers[gap]} of it has a gap of ${formatGap(least)} to ${formatGap(most)}, best ${formatGap(target)}`,
+        ]
+      : [
+          `${outers[gap]} of it has a gap of ${formatGap(target)} and not the usual ${formatGap(usual[gap].target)}`,
+        ];
   });
   const thick =
     thickness === undefined ? [] : [`it counts as ${formatWithUnit(thickness, 'mm')} thick`];
-  const said = [...thick, ...clear];
-  return said.length === 0 ? undefined : `Learned: ${said.join(', ')}.`;
+  const said = [...thick, ...learned];
+  return said.length === 0 ? undefined : `Learned: ${said.join('; ')}.`;
 }

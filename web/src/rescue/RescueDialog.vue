@@ -18,7 +18,7 @@ import { useRouter } from 'vue-router';
 import { createProject } from '../api/projects.ts';
 import Choice from '../parts/Choice.vue';
 import MeasureField from '../parts/MeasureField.vue';
-import Pick from '../parts/Pick.vue';
+import PickField from '../parts/PickField.vue';
 import Worded from '../parts/Worded.vue';
 import { useMaking } from '../stores/making.ts';
 import { useProject } from '../stores/project.ts';
@@ -163,15 +163,12 @@ function field(part: string): string {
         @change="(kind) => set({ kind })"
       />
       <div class="fields">
-        <div>
-          <span>Piece</span>
-          <Pick
-            label="Piece"
-            :value="form.piece"
-            :options="pieces"
-            @change="(piece) => start(piece, form?.kind ?? 'cut')"
-          />
-        </div>
+        <PickField
+          label="Piece"
+          :value="form.piece"
+          :options="pieces"
+          @change="(piece) => start(piece, form?.kind ?? 'cut')"
+        />
         <template v-if="form.kind === 'cut'">
           <MeasureField
             :field="field('width')"
@@ -193,15 +190,12 @@ function field(part: string): string {
           />
         </template>
         <template v-else-if="form.kind === 'score'">
-          <div>
-            <span>Score</span>
-            <Pick
-              label="Score"
-              :value="`${form.score}`"
-              :options="scoreOptions"
-              @change="chooseScore"
-            />
-          </div>
+          <PickField
+            label="Score"
+            :value="`${form.score}`"
+            :options="scoreOptions"
+            @change="chooseScore"
+          />
           <MeasureField
             :field="field('at')"
             label="Place as scored"
@@ -213,15 +207,12 @@ function field(part: string): string {
           />
         </template>
         <template v-else>
-          <div>
-            <span>Torn edge</span>
-            <Pick
-              label="Torn edge"
-              :value="form.edge"
-              :options="sides"
-              @change="(edge) => set({ edge })"
-            />
-          </div>
+          <PickField
+            label="Torn edge"
+            :value="form.edge"
+            :options="sides"
+            @change="(edge) => set({ edge })"
+          />
           <MeasureField
             :field="field('depth')"
             label="Depth of the tear"

@@ -10,22 +10,16 @@ import {
 } from '@rangoli/core';
 import fc from 'fast-check';
 import { setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { newBrowser, type FakeBrowser } from '../testing/fake-browser.ts';
+import { standingClock } from '../testing/standing-clock.ts';
 import { useKeeping } from './keeping.ts';
 import { useMaking } from './making.ts';
 import { useProject } from './project.ts';
 
 let browser: FakeBrowser;
 
-beforeEach(() => {
-  vi.useFakeTimers();
-});
-
-afterEach(() => {
-  vi.useRealTimers();
-  vi.unstubAllGlobals();
-});
+standingClock();
 
 /** What the server knows of the making of the sundial's box. */
 function onServer(): Progress {

@@ -10,20 +10,16 @@ import {
 } from '@rangoli/core';
 import fc from 'fast-check';
 import { setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { newBrowser, type FakeBrowser } from '../testing/fake-browser.ts';
+import { standingClock } from '../testing/standing-clock.ts';
 import { usePapers } from './papers.ts';
 
 let browser: FakeBrowser;
 
+standingClock();
 beforeEach(() => {
-  vi.useFakeTimers();
   browser = newBrowser();
-});
-
-afterEach(() => {
-  vi.useRealTimers();
-  vi.unstubAllGlobals();
 });
 
 async function opened() {

@@ -5,10 +5,8 @@ import {
   madeAsPlanned,
   millimetres,
   newProject,
-  outsideOf,
   planBox,
   stockPaper,
-  styleSummary,
   withOption,
   zero,
   type PlanRequest,
@@ -16,8 +14,9 @@ import {
 } from '@rangoli/core';
 import fc from 'fast-check';
 import { setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { newBrowser, type FakeBrowser } from '../testing/fake-browser.ts';
+import { standingClock } from '../testing/standing-clock.ts';
 import { useKeeping } from './keeping.ts';
 import { useProject } from './project.ts';
 
@@ -29,15 +28,10 @@ function shelve(id: string, document: ProjectDocument, revision = 1): void {
   browser.server.boxes.set(id, { revision, value: document });
 }
 
+standingClock();
 beforeEach(() => {
-  vi.useFakeTimers();
   browser = newBrowser();
   shelve('x', first);
-});
-
-afterEach(() => {
-  vi.useRealTimers();
-  vi.unstubAllGlobals();
 });
 
 /** Opens a box, however long it takes. */
@@ -112,43 +106,6 @@ describe('the open box', () => {
       }),
       { numRuns: 25 },
     );
-  });
-
-  it('keeps the size that it was asked for, whatever else is changed, until the gift itself is told', async () => {
-    shelve('x', first);
-    const project = await opened();
-    const finished = {
-      of: 'outside' as const,
-      across: millimetres(80),
-      deep: millimetres(60),
-      high: millimetres(40),
-    };
-    project.changeBox('known', { finished });
-    const changes: readonly Partial<PlanRequest>[] = [
-      { room: evenRoom(millimetres(4)) },
-      { papers: [{ ...stockPaper('dusk'), thickness: millimetres(0.5) }] },
-      { style: styleSummary('sleeve').usual },
-    ];
-    for (const part of changes) {
-      project.changeBox('part', part);
-      const box = project.document?.box;
-      const plan = project.shown?.plan;
-      if (!box || !plan) throw new Error('It is open');
-      expect(box.finished).toEqual(finished);
-      const out = outsideOf(plan, box.papers);
-      for (const way of ['across', 'deep', 'high'] as const)
-        expect(Math.abs(out[way] - finished[way])).toBeLessThan(millimetres(3.2));
-    }
-    // What is cut is planned round, for the gift that it was cut for.
-    const { gift } = project.document?.box ?? {};
-    project.changeBox('rescue', {
-      made: [{ piece: 'sleeve', way: 'down', cut: millimetres(41), marks: [] }],
-    });
-    expect(project.document?.box.gift).toEqual(gift);
-    project.changeBox('gift', { gift: first.box.gift });
-    expect(project.document?.box.finished).toBeUndefined();
-    expect(project.document?.box.gift).toEqual(first.box.gift);
-    expect((await settled())?.box.finished).toBeUndefined();
   });
 
   it('is the same box again after a look at the other ruler, however often', async () => {

@@ -151,9 +151,7 @@ export const useProject = defineStore('project', () => {
       const made = part.made ?? (isOther ? [] : whole.box.made);
       // Who changes the gift itself asks for no finished size any more.
       const finished = part.gift ? part.finished : (part.finished ?? whole.box.finished);
-      const box = { ...whole.box, ...part, made, finished };
-      // What is cut already is planned round, whatever it then measures.
-      return { ...whole, box: made.length > 0 ? box : withFinishedSize(box) };
+      return { ...whole, box: withFinishedSize({ ...whole.box, ...part, made, finished }) };
     });
   }
 
