@@ -78,7 +78,7 @@ function take(value: string): void {
     />
     <span>{{ option.label }}</span>
   </label>
-  <div v-else class="option">
+  <div v-else class="option" :class="{ figured: figure !== undefined }">
     <span>{{ option.label }}</span>
     <Pick :label="option.label" :value="chosen" :options="values" @change="take" />
     <MeasureField
@@ -110,6 +110,16 @@ function take(value: string): void {
 
 .option em {
   font-style: normal;
+}
+
+.figured {
+  grid-template-columns: 1fr 1fr;
+  grid-column: 1 / -1;
+  column-gap: 8px;
+}
+
+.figured > :is(span, em) {
+  grid-column: 1 / -1;
 }
 
 .switch {
