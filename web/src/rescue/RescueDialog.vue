@@ -304,7 +304,7 @@ function field(part: string): string {
 }
 
 .count :deep(.p-inputnumber) {
-  display: inline-flex;
+  display: flex;
 }
 
 .ways {
