@@ -32,5 +32,6 @@ export * from './export/index.ts';
 export * from './request/index.ts';
 export * from './plan.ts';
 export * from './compare/index.ts';
+export * from './ways-out/index.ts';
 export * from './trial/index.ts';
 export * from './rescue/index.ts';

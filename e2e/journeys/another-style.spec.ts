@@ -12,7 +12,9 @@ test('every kind of box is compared for the gift, and another one taken', async 
   await expect(styles).toHaveCount(allStyles.length);
   // A style that can't hold it says what would help, and can't be taken.
   const ring = styles.filter({ hasText: 'Ring-seat box' });
-  await expect(ring).toContainText('Choose a ball, a bottle or a standing round');
+  await expect(ring).toContainText(
+    'one round thing that stands: a ball, a bottle or a standing round',
+  );
   await expect(ring.getByRole('button')).toBeDisabled();
 
   await page.getByRole('button', { name: 'need no glue' }).click();

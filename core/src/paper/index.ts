@@ -17,6 +17,7 @@ export {
 export { parseThickness, type ParsedThickness } from './parse-thickness.ts';
 export {
   commonSheets,
+  largeSheets,
   parseSheet,
   sheetLimits,
   sheetOf,

@@ -33,12 +33,21 @@ export const commonSheets: readonly Sheet[] = [
   { name: 'A3', width: millimetres(297), height: millimetres(420) },
 ];
 
+/** The sheets that card for posters and portfolios is sold in. */
+export const largeSheets: readonly Sheet[] = [
+  { name: 'A2', width: millimetres(420), height: millimetres(594) },
+  { name: '20 × 26 in', width: inches(20), height: inches(26) },
+  { name: 'A1', width: millimetres(594), height: millimetres(841) },
+];
+
 /**
  * A sheet of this size, under the name that it is sold by; else it is called by its sides, in inches where its
  * maker reads them and both sides are on an inch ruler.
  */
 export function sheetOf(width: Length, height: Length, unit: Unit): Sheet {
-  const sold = commonSheets.find((sheet) => sheet.width === width && sheet.height === height);
+  const sold = [...commonSheets, ...largeSheets].find(
+    (sheet) => sheet.width === width && sheet.height === height,
+  );
   const inInches = [width, height].every((side) => measureParts(side, 'inch').kind === 'fraction');
   const name = formatSize(width, height, unit === 'inch' && inInches ? 'inch' : 'mm');
   return sold ?? { name, width, height };
@@ -46,7 +55,8 @@ export function sheetOf(width: Length, height: Length, unit: Unit): Sheet {
 
 /** Reads a sheet by the name that it is sold under, or by its sides: `A4`, `180 × 180 mm`, `7 x 10 in`. */
 export function parseSheet(text: string, unit: Unit): Sheet | undefined {
-  const sold = commonSheets.find(({ name }) => name.toLowerCase() === text.trim().toLowerCase());
+  const asked = text.trim().toLowerCase();
+  const sold = [...commonSheets, ...largeSheets].find(({ name }) => name.toLowerCase() === asked);
   if (sold) return sold;
   const [width = '', height = '', ...more] = text.split(/\s*[×x*]\s*/i);
   if (more.length > 0) return undefined;

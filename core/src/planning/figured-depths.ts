@@ -64,7 +64,7 @@ export function depthRefusal(
       least === most ? `can only be ${said(least)}` : `can be ${said(least)} to ${said(most)}`;
     return {
       field: `style.options.${depth.option}`,
-      message: `${name}${measures}: it ${range} on this box; ${said(asked)} is too ${asked > most ? 'much' : 'little'}. ${said(nearest)} would do.`,
+      message: `${name}${measures}: it ${range} on this box; ${said(asked)} is too ${asked > most ? 'much' : 'little'}.`,
       nearest,
     };
   }

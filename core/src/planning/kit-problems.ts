@@ -50,8 +50,8 @@ export function boardProblems(
         field: 'kit.diagonalBoard',
         message:
           furthest > most
-            ? `The ${name.toLowerCase()} needs a mark at ${formatWithUnit(furthest, unit)}, and the punch board’s ruler ends at ${formatWithUnit(most, unit)}. A smaller gift would do, or a ruler in place of the punch board.`
-            : `The ${name.toLowerCase()}, ${formatWithUnit(width, unit)} wide, has no marks on this punch board. Choose other room, or a ruler in place of the punch board.`,
+            ? `The ${name.toLowerCase()} needs a mark at ${formatWithUnit(furthest, unit)}, and the punch board’s ruler ends at ${formatWithUnit(most, unit)}.`
+            : `The ${name.toLowerCase()}, ${formatWithUnit(width, unit)} wide, has no marks on this punch board.`,
       },
     ];
   });

@@ -1,5 +1,5 @@
-import { extentsOf, waysUp, type Gift } from '../gift/index.ts';
-import { half, minus } from '../length/index.ts';
+import { extentsOf, waysUp, type DirectedRoom, type Gift } from '../gift/index.ts';
+import { half, minus, plus, times } from '../length/index.ts';
 import { readLines, layOut, type SheetUse } from '../make/index.ts';
 import { cutSizeOf, gridPositions } from '../piece/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
@@ -75,7 +75,27 @@ function isTightAtBest(box: SolvedFrame, request: PlanRequest): boolean {
   return looser === undefined || worstState(looser) === 'tight';
 }
 
+/** The same request with so much of the room that it wishes for beyond the least. */
+function wishingLess(request: PlanRequest, share: number): PlanRequest {
+  const { across, deep, high } = request.room;
+  const less = ({ target, floor }: DirectedRoom): DirectedRoom => ({
+    target: plus(floor, times(minus(target, floor), share)),
+    floor,
+  });
+  return { ...request, room: { across: less(across), deep: less(deep), high: less(high) } };
+}
+
+/** A gift one way up in a box with the room that is wished for, or else with half of it or the least that will do. */
 function stand(request: PlanRequest): Stood {
+  const wished = standAsAsked(request);
+  if (wished.ok) return wished;
+  const least = standAsAsked(wishingLess(request, 0));
+  if (!least.ok) return wished;
+  const some = standAsAsked(wishingLess(request, 0.5));
+  return some.ok ? some : least;
+}
+
+function standAsAsked(request: PlanRequest): Stood {
   const { papers } = request;
   const answer = frameFor(request);
   if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
@@ -135,7 +155,7 @@ function withWayOut(problems: readonly Problem[]): readonly Problem[] {
   return [
     {
       field: 'gift',
-      message: 'No marks of these tools come near this gift. Choose finer tools.',
+      message: 'No marks of these tools come near this gift.',
     },
   ];
 }

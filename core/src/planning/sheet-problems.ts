@@ -1,7 +1,7 @@
 import { solveMarks } from '../marks/index.ts';
 import type { PieceTemplate, StyleFrame } from '../forms/index.ts';
 import { formatSize, formatWithUnit, type Length } from '../length/index.ts';
-import { commonSheets, paperFor, type Sheet } from '../paper/index.ts';
+import { paperFor, type Sheet } from '../paper/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
 import { cutUnit } from '../tools/index.ts';
 import { largestOn } from './mark-tools.ts';
@@ -33,39 +33,29 @@ function tooLargeForBoard(
   return [
     {
       field: `kit.${punchBoard}Board`,
-      message: `The ${name.toLowerCase()} needs a piece of ${formatSize(width, height, unit)}, and the punch board takes sheets up to ${formatWithUnit(largest, unit)}. Less room or a smaller gift would do, or a ruler in place of the punch board.`,
+      message: `The ${name.toLowerCase()} needs a piece of ${formatSize(width, height, unit)}, and the punch board takes sheets up to ${formatWithUnit(largest, unit)}.`,
     },
   ];
 }
 
-/** What the pieces would need, and which sheet would do, when the chosen one is too small. None when it is not. */
+/** What the pieces would need, where the chosen sheets are too small. None where they are not. */
 export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly Problem[] {
   const free = solveMarks({ ...problemOf(scantily(frame), request), limits: [] }, 'rough');
   if (!free) return [];
-  const problems = frame.pieces.flatMap((piece): readonly Problem[] => {
+  return frame.pieces.flatMap((piece): readonly Problem[] => {
     const { width, height } = cutSizeIn(free, piece.id);
     const { sheet, name, printRuns } = paperFor(request.papers, piece.paper);
-    const mayTurn = printRuns === 'any way';
-    if (fitsSheet(width, height, { sheet, mayTurn }))
+    if (fitsSheet(width, height, { sheet, mayTurn: printRuns === 'any way' }))
       return tooLargeForBoard(piece, width, height, request);
-    const larger = commonSheets.find((each) => fitsSheet(width, height, { sheet: each, mayTurn }));
-    const out = larger
-      ? `It fits on ${larger.name}. Choose a larger sheet, less room or a smaller gift.`
-      : `No common sheet is large enough. Less room or a smaller gift would do.`;
     const needs = formatSize(width, height, cutUnit(request.kit));
     const has = formatSize(sheet.width, sheet.height, request.unit);
     const slot = Math.min(piece.paper, request.papers.length - 1);
     return [
       {
         field: `papers.${slot}.sheet`,
-        message: `The ${piece.name.toLowerCase()} ${piece.name.endsWith('s') ? 'need' : 'needs'} a piece of ${needs}, and a sheet of ${name} is ${has}. ${out}`,
-        ...(larger && { sheet: larger }),
+        message: `The ${piece.name.toLowerCase()} ${piece.name.endsWith('s') ? 'need' : 'needs'} a piece of ${needs}, and a sheet of ${name} is ${has}.`,
+        needs: { width, height },
       },
     ];
   });
-  // A larger sheet is no way out where another piece of the same card is too large for any.
-  const hopeless = new Set(problems.flatMap(({ field, sheet }) => (sheet ? [] : [field])));
-  return problems.map(({ sheet, ...problem }) =>
-    sheet && !hopeless.has(problem.field) ? { ...problem, sheet } : problem,
-  );
 }

@@ -18,8 +18,8 @@ export interface Problem {
   readonly message: string;
   /** The nearest value of the field with which it would work. */
   readonly nearest?: Length;
-  /** A sheet that would do, where the chosen one is too small. */
-  readonly sheet?: Sheet;
+  /** What a piece needs, where its sheet is too small. */
+  readonly needs?: Pick<Sheet, 'width' | 'height'>;
 }
 
 const fieldNames: Readonly<Record<string, string>> = {

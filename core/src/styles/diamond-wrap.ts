@@ -109,7 +109,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       ok: false,
       refusal: {
         field: wide ? 'gift.across' : 'gift.deep',
-        message: `The folded corners would meet: this wrap’s walls are ${formatWithUnit(leastWall, 'mm')} high at the least, and no higher than it is long. A gift from ${enough} on would do.`,
+        message: `The folded corners would meet: this wrap’s walls are ${formatWithUnit(leastWall, 'mm')} high at the least, and no higher than it is long. It takes a gift from ${enough} on.`,
         nearest,
       },
     };
@@ -122,8 +122,8 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
         field: 'gift.high',
         message:
           nearest > 0
-            ? `The folded corners would meet: this wrap can be no higher than it is long. A gift up to ${formatWithUnit(roundDown(nearest, step), unit)} high would do. Lay it down, or choose a tube.`
-            : 'The folded corners would meet: this wrap can be no higher than it is long. Lay the gift down, or choose a tube.',
+            ? `The folded corners would meet: this wrap can be no higher than it is long. It takes one like this up to ${formatWithUnit(roundDown(nearest, step), unit)} high.`
+            : 'The folded corners would meet: this wrap can be no higher than it is long.',
         ...(nearest > 0 && { nearest }),
       },
     };

@@ -115,7 +115,7 @@ const oddHandle: StyleAnswer = {
   refusal: {
     field: 'style.options.sides',
     message:
-      'A handle is glued to two panels that face each other. Choose an even number of sides, or another top.',
+      'A handle is glued to two panels that face each other, and with an odd number of sides none do.',
   },
 };
 

@@ -114,7 +114,7 @@ function noPunch({ inside, kit }: Brief): StyleAnswer {
     ok: false,
     refusal: {
       field: 'style.options.opening',
-      message: `No round punch makes an opening between ${formatWithUnit(least, unit)} and ${formatWithUnit(plus(target, slip), unit)}; ${come}. Choose a cut opening, or other room.`,
+      message: `No round punch makes an opening between ${formatWithUnit(least, unit)} and ${formatWithUnit(plus(target, slip), unit)}; ${come}.`,
     },
   };
 }
@@ -126,7 +126,7 @@ function answer(brief: Brief): StyleAnswer {
       refusal: {
         field: 'gift.shape',
         message:
-          'A ring seat holds one round thing that stands. Choose a ball, a bottle or a standing round, or another style.',
+          'A ring seat holds one round thing that stands: a ball, a bottle or a standing round.',
       },
     };
   const card = paperFor(brief.papers, 0).thickness;

@@ -89,7 +89,7 @@ function tooLow(brief: StyleBrief<unknown>, more: Length): StyleAnswer {
     ok: false,
     refusal: {
       field: 'style.options.window',
-      message: `The flap that tucks in behind the front would shut a window: this gift is too low for both. Choose no window, or a gift from ${formatWithUnit(nearest, unit)} high.`,
+      message: `The flap that tucks in behind the front would shut a window: this gift is too low for both. With a window it takes a gift from ${formatWithUnit(nearest, unit)} high.`,
     },
   };
 }

@@ -143,7 +143,7 @@ function noMark({ marks, unit }: CornerBoard, wall: Section, high: Length): Styl
     ok: false,
     refusal: {
       field: 'gift.high',
-      message: `The last mark of this corner board makes walls of ${formatWithUnit(last, unit)}, and this gift needs ${formatWithUnit(wall.least, unit)}. Lay it down, or make the corners along a ruler.`,
+      message: `The last mark of this corner board makes walls of ${formatWithUnit(last, unit)}, and this gift needs ${formatWithUnit(wall.least, unit)}.`,
       ...(nearest > 0 && { nearest }),
     },
   };
@@ -190,7 +190,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       ok: false,
       refusal: {
         field: 'style.options.closing',
-        message: `The corners are too short to hook into each other: the walls would have to be ${formatWithUnit(roundUp(leastHooked, brief.kit.trimmer.step), brief.kit.trimmer.unit)} high, half of the side and a little more. Choose ribbon, or a gift from ${formatWithUnit(roundUp(nearest, brief.kit.trimmer.step), brief.kit.trimmer.unit)} high.`,
+        message: `The corners are too short to hook into each other: the walls would have to be ${formatWithUnit(roundUp(leastHooked, brief.kit.trimmer.step), brief.kit.trimmer.unit)} high, half of the side and a little more. They do for a gift from ${formatWithUnit(roundUp(nearest, brief.kit.trimmer.step), brief.kit.trimmer.unit)} high.`,
       },
     };
   }

@@ -67,7 +67,7 @@ describe('the command line', () => {
     [
       ['-'],
       JSON.stringify({ ...request, gift: { ...sundial, across: inchFraction(30, 1) } }),
-      /^papers\.0\.sheet: The base needs a piece of .+ No common sheet is large enough/m,
+      /^papers\.0\.sheet: The base needs a piece of .+ is 12 × 12 in\.\n(.+\n)*(This would do: .+\.\n)+/m,
     ],
   ])('answers %j with a sentence and no trace (%#)', (args, input, sentence) => {
     const done = run(args, input);

@@ -19,6 +19,8 @@ import {
   type Problem,
   type Unit,
   unitSchema,
+  waysOut,
+  type WayOut,
 } from '@rangoli/core';
 import { z } from 'zod';
 import { Complaint, complainingly } from '../complaint.ts';
@@ -66,19 +68,19 @@ function unitOf(box: unknown): Unit {
   return unit;
 }
 
-function complaintOf(problems: readonly Problem[]): Complaint {
+function complaintOf(problems: readonly Problem[], ways: readonly WayOut[] = []): Complaint {
   return new Complaint(
-    problems
-      .slice(0, 5)
-      .map(({ field, message }) => `${field}: ${message}`)
-      .join('\n'),
+    [
+      ...problems.slice(0, 5).map(({ field, message }) => `${field}: ${message}`),
+      ...ways.map(({ said }) => `This would do: ${said}.`),
+    ].join('\n'),
   );
 }
 
 function planned(request: PlanRequest): Plan {
   const result = planBox(request);
   if (result.ok) return result.plan;
-  throw complaintOf(result.problems);
+  throw complaintOf(result.problems, waysOut(request, result.problems));
 }
 
 /** A plan as it is printed: each piece with the size that it is cut to, in words too. */

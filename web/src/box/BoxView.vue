@@ -1,15 +1,5 @@
 <script setup lang="ts">
-import {
-  extentsOf,
-  planBox,
-  planChanges,
-  stretchedGift,
-  svgPattern,
-  withOption,
-  type Length,
-  type PlanRequest,
-  type Sheet,
-} from '@rangoli/core';
+import { planBox, planChanges, svgPattern, type PlanRequest, type WayOut } from '@rangoli/core';
 import { Download, Redo2, Undo2 } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import Button from 'primevue/button';
@@ -121,28 +111,8 @@ function exportPattern(): void {
   if (shown) saveFile(fileName(name, 'svg'), 'image/svg+xml', svgPattern(name, shown.plan.pieces));
 }
 
-function takeSheet(field: string, sheet: Sheet): void {
-  const request = project.document?.box;
-  const slot = Number(/papers\.(\d+)\./.exec(field)?.[1] ?? 0);
-  if (!request) return;
-  const [first, ...rest] = request.papers.map((paper, i) =>
-    i === slot ? { ...paper, sheet } : paper,
-  );
-  if (first) project.changeBox('sheet', { papers: [first, ...rest] });
-}
-
-/** An option that was asked for as a figure becomes another one. */
-function setOption(key: string, figure: Length): void {
-  const style = project.document?.box.style;
-  if (style) project.changeBox(`option ${key}`, { style: withOption(style, key, figure) });
-}
-
-/** The gift as high as the kind of box allows. */
-function takeHigh(high: Length): void {
-  const gift = project.document?.box.gift;
-  if (!gift) return;
-  const by = high / extentsOf(gift).high;
-  project.changeBox('gift high', { gift: stretchedGift(gift, 1, by) });
+function takeWayOut({ kind, part }: WayOut): void {
+  project.changeBox(`way out ${kind}`, part);
 }
 
 /** What could not be done, until the next try. */
@@ -238,24 +208,18 @@ async function keepBoth(): Promise<void> {
         <RefusalNote
           v-if="project.problems.length > 0"
           :problems="project.problems"
-          :kit="project.document.box.kit"
-          :unit="project.document.box.unit"
+          :request="project.document.box"
           :project="id"
-          @sheet="takeSheet"
-          @high="takeHigh"
-          @option="setOption"
+          @take="takeWayOut"
           @anew="project.forgetMade()"
         />
       </CuttingMat>
       <section v-else class="mat-empty" aria-label="Pieces on the cutting mat">
         <RefusalNote
           :problems="project.problems"
-          :kit="project.document.box.kit"
-          :unit="project.document.box.unit"
+          :request="project.document.box"
           :project="id"
-          @sheet="takeSheet"
-          @high="takeHigh"
-          @option="setOption"
+          @take="takeWayOut"
           @anew="project.forgetMade()"
         />
       </section>

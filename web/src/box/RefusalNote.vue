@@ -1,78 +1,45 @@
 <script setup lang="ts">
-import {
-  cutUnit,
-  formatWithUnit,
-  roundDown,
-  type Kit,
-  type Length,
-  type Problem,
-  type Sheet,
-  type Unit,
-} from '@rangoli/core';
+import type { PlanRequest, Problem, WayOut } from '@rangoli/core';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import Worded from '../parts/Worded.vue';
+import { useWaysOut } from './use-ways-out.ts';
 
 /** Why a box can't be made, and what would make it possible. */
 const props = defineProps<{
   problems: readonly Problem[];
-  kit: Kit;
-  unit: Unit;
+  request: PlanRequest;
   project: string;
 }>();
 const emit = defineEmits<{
-  sheet: [field: string, sheet: Sheet];
-  high: [high: Length];
-  /** An option becomes this figure. */
-  option: [key: string, figure: Length];
+  take: [way: WayOut];
   /** What is made already is let go. */
   anew: [];
 }>();
 
-/** The nearest height that would do, on the trimmer's marks. */
-const told = computed(() =>
-  props.problems.map((problem) => {
-    const { field, nearest } = problem;
-    const isHigh = field === 'gift.high' && nearest !== undefined;
-    const high = isHigh ? roundDown(nearest, props.kit.trimmer.step) : undefined;
-    const [, option] = /^style\.options\.(.+)$/.exec(field) ?? [];
-    const figure = option !== undefined && nearest !== undefined ? { option, nearest } : undefined;
-    return { ...problem, figure, high: high !== undefined && high > 0 ? high : undefined };
-  }),
+const { ways, isLooking } = useWaysOut(
+  computed(() => ({ request: props.request, problems: props.problems })),
 );
+const isMade = computed(() => props.problems.some(({ field }) => field === 'made'));
 </script>
 
 <template>
   <div class="refusal" role="alert">
     <h2>This box can’t be made yet</h2>
-    <p v-for="problem in told" :key="problem.field">
-      <Worded :text="problem.message" />
-      <Button
-        v-if="problem.sheet"
-        size="small"
-        :label="`Use ${problem.sheet.name}`"
-        @click="emit('sheet', problem.field, problem.sheet)"
-      />
-      <Button
-        v-if="problem.high"
-        size="small"
-        :label="`Make it ${formatWithUnit(problem.high, cutUnit(kit))} high`"
-        @click="emit('high', problem.high)"
-      />
-      <Button
-        v-if="problem.figure"
-        size="small"
-        :label="`Make it ${formatWithUnit(problem.figure.nearest, unit)}`"
-        @click="emit('option', problem.figure.option, problem.figure.nearest)"
-      />
-      <Button
-        v-if="problem.field === 'made'"
-        size="small"
-        label="Plan it anew"
-        @click="emit('anew')"
-      />
-    </p>
+    <p v-for="problem in problems" :key="problem.field"><Worded :text="problem.message" /></p>
+    <ul v-if="ways.length > 0 || isMade" class="ways" aria-label="What would do">
+      <li v-if="isMade"><Button size="small" label="Plan it anew" @click="emit('anew')" /></li>
+      <li v-for="way in ways" :key="way.said">
+        <Button
+          size="small"
+          :severity="way === ways[0] && !isMade ? undefined : 'secondary'"
+          @click="emit('take', way)"
+          ><Worded :text="way.said"
+        /></Button>
+      </li>
+    </ul>
+    <p v-else class="looking" :class="{ idle: !isLooking }">Looking for what would do…</p>
     <RouterLink :to="{ name: 'compare', params: { id: project } }"
       >See which kinds of box fit it</RouterLink
     >
@@ -96,10 +63,21 @@ const told = computed(() =>
   font-size: 18px;
 }
 
-.refusal p {
-  display: grid;
-  gap: 10px;
-  justify-items: start;
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 12px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+.looking {
+  color: var(--ink-soft);
+}
+
+.idle {
+  visibility: hidden;
 }
 
 .refusal a {

@@ -1,0 +1,84 @@
+import {
+  directedRoom,
+  extentsOf,
+  roundRoom,
+  stretchedGift,
+  type DirectedRoom,
+  type Gift,
+  type GiftItem,
+} from '../gift/index.ts';
+import { formatWithUnit, roundDown, roundUp, times } from '../length/index.ts';
+import type { PlanRequest, Problem } from '../request/index.ts';
+import { cutUnit } from '../tools/index.ts';
+import type { WayOut } from './way-out.ts';
+
+/** The thing, free to stand any way up; undefined where it is so already, or has but one. */
+function freed(item: GiftItem): GiftItem | undefined {
+  if (item.shape === 'cylinder')
+    return item.lies === 'free' ? undefined : { ...item, lies: 'free' };
+  if (item.shape === 'block' || item.shape === 'lumpy')
+    return item.up === 'free' ? undefined : { ...item, up: 'free' };
+  return undefined;
+}
+
+function freedGift(gift: Gift): Gift | undefined {
+  if (gift.shape === 'several') {
+    const item = freed(gift.item);
+    return item && { ...gift, item };
+  }
+  if (gift.shape !== 'set') return freed(gift);
+  const items = gift.items.map((item) => freed(item) ?? item);
+  return gift.items.some(freed) ? { ...gift, items } : undefined;
+}
+
+/** A way out by standing the gift another way up. */
+export function waysByTurning({ gift, finished }: PlanRequest): readonly WayOut[] {
+  const turned = finished ? undefined : freedGift(gift);
+  if (!turned) return [];
+  const said =
+    gift.shape === 'cylinder'
+      ? gift.lies === 'standing'
+        ? 'Lay it down'
+        : 'Stand it up'
+      : 'Turn it on another side';
+  return [{ kind: 'turn', said, part: { gift: turned } }];
+}
+
+const lessRoom = [
+  { share: 0.5, said: 'Half the room around it' },
+  { share: 0.25, said: 'A quarter of the room around it' },
+  { share: 0, said: 'No room around it' },
+] as const;
+
+/** Ways out by less room around the gift, as much as is possible first. */
+export function waysByRoom({ room, unit }: PlanRequest): readonly WayOut[] {
+  const { across, deep, high } = room;
+  if (across.target === 0 && deep.target === 0 && high.target === 0) return [];
+  return lessRoom.map(({ share, said }): WayOut => {
+    const less = ({ target }: DirectedRoom) => directedRoom(roundRoom(times(target, share), unit));
+    const part = { room: { across: less(across), deep: less(deep), high: less(high) } };
+    return { kind: 'room', said, part };
+  });
+}
+
+const measures = [
+  { side: 'across', said: 'wide' },
+  { side: 'deep', said: 'deep' },
+  { side: 'high', said: 'high' },
+] as const;
+
+/** A way out by another measure of the gift, where a problem says how far it would have to change. */
+export function waysByMeasure(
+  { gift, finished, kit }: PlanRequest,
+  { field, nearest }: Problem,
+): readonly WayOut[] {
+  const measure = measures.find(({ side }) => field === `gift.${side}`);
+  if (!measure || nearest === undefined || finished) return [];
+  const now = extentsOf(gift)[measure.side];
+  const { step } = kit.trimmer;
+  const to = nearest < now ? roundDown(nearest, step) : roundUp(nearest, step);
+  const by = to / now;
+  const changed = measure.side === 'high' ? stretchedGift(gift, 1, by) : stretchedGift(gift, by, 1);
+  const said = `A gift ${formatWithUnit(to, cutUnit(kit))} ${measure.said}`;
+  return to > 0 ? [{ kind: 'gift', said, part: { gift: changed } }] : [];
+}

@@ -1,0 +1,14 @@
+import type { PlanRequest } from '../request/index.ts';
+
+/** What a way out changes. */
+export type WayOutKind =
+  'option' | 'sheet' | 'turn' | 'room' | 'tools' | 'lean' | 'gift' | 'other kind';
+
+/** A change of a request that can't be planned, with which it can. */
+export interface WayOut {
+  readonly kind: WayOutKind;
+  /** What a button says: `Lay it down`. */
+  readonly said: string;
+  /** What becomes otherwise in the request. */
+  readonly part: Partial<PlanRequest>;
+}
