@@ -1,12 +1,21 @@
-import { inches, largest, millimetres, roundUp, smallest, type Length } from '../length/index.ts';
-import { commonSheets, largeSheets, sheetLimits, sheetOf, type Sheet } from '../paper/index.ts';
+import { inches, largest, millimetres, roundUp, smallest, zero } from '../length/index.ts';
+import {
+  commonSheets,
+  largeSheets,
+  sheetLimits,
+  sheetOf,
+  type Paper,
+  type Sheet,
+} from '../paper/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
 import type { WayOut } from './way-out.ts';
+
+type Needs = Pick<Sheet, 'width' | 'height'>;
 
 /** A paper whose sheet is too small, by its place in the request, and what is to be cut from it. */
 interface TooSmall {
   readonly slot: number;
-  readonly needs: Pick<Sheet, 'width' | 'height'>;
+  readonly needs: Needs;
 }
 
 function tooSmall(problems: readonly Problem[]): readonly TooSmall[] {
@@ -16,40 +25,69 @@ function tooSmall(problems: readonly Problem[]): readonly TooSmall[] {
   });
 }
 
-function area({ width, height }: Pick<Sheet, 'width' | 'height'>): number {
+function area({ width, height }: Needs): number {
   return width * height;
 }
 
 /** The sheets that are sold, from the smallest on. */
 const sold = [...commonSheets, ...largeSheets].sort((a, b) => area(a) - area(b));
 
-/** A sheet as large as is needed and a little more, where none that is sold would do. */
-function largeEnough(pieces: readonly TooSmall[], { unit }: PlanRequest): readonly Sheet[] {
+/** A sheet as large as is needed and a little more, either way round: none that is sold may be so large. */
+function largeEnough({ width, height }: Needs, { unit }: PlanRequest): readonly Sheet[] {
   const step = unit === 'inch' ? inches(0.5) : millimetres(10);
-  const side = (of: (...sides: Length[]) => Length) =>
-    pieces.reduce((most, { needs }) => largest(most, of(needs.width, needs.height)), step);
-  const [short, long] = [roundUp(side(smallest), step), roundUp(side(largest), step)];
+  const [short, long] = [
+    roundUp(smallest(width, height), step),
+    roundUp(largest(width, height), step),
+  ];
   return long <= sheetLimits.most ? [sheetOf(short, long, unit), sheetOf(long, short, unit)] : [];
 }
 
-/** Ways out by a larger sheet of the papers whose sheet is too small, the smallest that is sold first. */
+/** The sheets of one paper that hold each of its pieces by itself, from the smallest on. */
+function sheetsFor(needs: readonly Needs[], request: PlanRequest): readonly Sheet[] {
+  const holds = (sheet: Sheet) =>
+    needs.every(
+      ({ width, height }) =>
+        smallest(width, height) <= smallest(sheet.width, sheet.height) &&
+        largest(width, height) <= largest(sheet.width, sheet.height),
+    );
+  const all: Needs = {
+    width: needs.reduce((most, each) => largest(most, smallest(each.width, each.height)), zero),
+    height: needs.reduce((most, each) => largest(most, largest(each.width, each.height)), zero),
+  };
+  return [...sold.filter(holds), ...largeEnough(all, request)];
+}
+
+/** `Dusk and Sodium in sheets of A3`, or each with its own where they are not the same. */
+function saidOf(papers: readonly Paper[]): string {
+  const sizes = [...new Set(papers.map(({ sheet }) => sheet.name))];
+  return sizes
+    .map((size) => {
+      const names = papers.filter(({ sheet }) => sheet.name === size).map(({ name }) => name);
+      return `${[...new Set(names)].join(' and ')} in sheets of ${size}`;
+    })
+    .join(', ');
+}
+
+/** Ways out by larger sheets of the papers whose sheet is too small, the smallest that are sold first. */
 export function waysBySheet(request: PlanRequest, problems: readonly Problem[]): readonly WayOut[] {
-  const pieces = tooSmall(problems);
-  if (pieces.length === 0) return [];
-  const isIn = (slot: number) => pieces.some((piece) => piece.slot === slot);
-  const names = [
-    ...new Set(request.papers.filter((_, slot) => isIn(slot)).map(({ name }) => name)),
-  ];
-  return [...sold, ...largeEnough(pieces, request)].map((sheet): WayOut => {
+  const small = tooSmall(problems);
+  const choices = request.papers.map((_, slot) => {
+    const needs = small.filter((each) => each.slot === slot).map((each) => each.needs);
+    return needs.length > 0 ? sheetsFor(needs, request) : [];
+  });
+  const tries = Math.max(...choices.map(({ length }) => length));
+  return Array.from({ length: tries }, (_, nth): WayOut => {
+    const chosen = (paper: Paper, slot: number): Paper => {
+      const sheets = choices[slot] ?? [];
+      const sheet = sheets[Math.min(nth, sheets.length - 1)];
+      return sheet ? { ...paper, sheet } : paper;
+    };
     const [first, ...rest] = request.papers;
     const papers: PlanRequest['papers'] = [
-      isIn(0) ? { ...first, sheet } : first,
-      ...rest.map((paper, i) => (isIn(i + 1) ? { ...paper, sheet } : paper)),
+      chosen(first, 0),
+      ...rest.map((paper, i) => chosen(paper, i + 1)),
     ];
-    return {
-      kind: 'sheet',
-      said: `${names.join(' and ')} in sheets of ${sheet.name}`,
-      part: { papers },
-    };
+    const changed = papers.filter((_, slot) => small.some((each) => each.slot === slot));
+    return { kind: 'sheet', said: saidOf(changed), part: { papers } };
   });
 }

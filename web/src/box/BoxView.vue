@@ -289,6 +289,7 @@ async function keepBoth(): Promise<void> {
 
 .mat-empty {
   position: relative;
+  min-height: 480px;
   background: var(--mat);
   grid-column: 2 / -1;
 }

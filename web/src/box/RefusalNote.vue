@@ -28,13 +28,13 @@ const isMade = computed(() => props.problems.some(({ field }) => field === 'made
   <div class="refusal" role="alert">
     <h2>This box can’t be made yet</h2>
     <p v-for="problem in problems" :key="problem.field"><Worded :text="problem.message" /></p>
+    <p v-if="ways.length > 0" class="would">
+      {{ ways.length === 1 ? 'This would do:' : 'Any of these would do:' }}
+    </p>
     <ul v-if="ways.length > 0 || isMade" class="ways" aria-label="What would do">
       <li v-if="isMade"><Button size="small" label="Plan it anew" @click="emit('anew')" /></li>
       <li v-for="way in ways" :key="way.said">
-        <Button
-          size="small"
-          :severity="way === ways[0] && !isMade ? undefined : 'secondary'"
-          @click="emit('take', way)"
+        <Button size="small" :outlined="way !== ways[0] || isMade" @click="emit('take', way)"
           ><Worded :text="way.said"
         /></Button>
       </li>
@@ -67,9 +67,15 @@ const isMade = computed(() => props.problems.some(({ field }) => field === 'made
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-  margin: 12px 0 0;
+  margin: 6px 0 0;
   padding: 0;
   list-style: none;
+}
+
+.refusal .would {
+  margin-top: 12px;
+  font-size: 13px;
+  color: var(--ink-soft);
 }
 
 .looking {
