@@ -36,6 +36,7 @@ export {
   floorSections,
   footprint,
   leastWall,
+  depthWindow,
   marksWindow,
   noNarrowerThan,
   section,

@@ -21,7 +21,7 @@ import {
   evenLayers,
   fitsOver,
   leastWall,
-  marksWindow,
+  depthWindow,
   section,
   sectionsOver,
   type FloorSections,
@@ -112,7 +112,7 @@ export function lidTray(
       target,
       weight: 0.25,
     }),
-    least: largest(leastWall, minus(target, marksWindow(brief))),
+    least: largest(leastWall, minus(target, depthWindow)),
   };
   const tray: Tray = { ...plain, wall: wall.id, floor, floorRole: 'lid' };
   return {

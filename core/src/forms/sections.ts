@@ -2,6 +2,7 @@ import { foldToFoldFor } from '../gaps/index.ts';
 import type { Section } from '../marks/index.ts';
 import {
   half,
+  inchFraction,
   largest,
   millimetres,
   minus,
@@ -18,12 +19,21 @@ export const leastWall: Length = millimetres(8);
 
 type Brief = Pick<StyleBrief<unknown>, 'inside' | 'kit' | 'mayBeOblong'>;
 
+/** Fine marks leave as much to choose from as usual ones do. */
+const leastWindow: Length = inchFraction(1, 4);
+
 /** How far above its target a section may be pushed by the marks before the search gives up. */
 export function marksWindow({ kit }: Pick<Brief, 'kit'>): Length {
   const pitch = scoringMeans(kit)?.step ?? kit.board.pitch;
   const step = cuttingMeans(kit)?.step ?? kit.trimmer.step;
-  return largest(times(pitch, 2), times(step, 4));
+  return largest(leastWindow, times(pitch, 2), times(step, 4));
 }
+
+/**
+ * How far under its target a depth may come where marks or sheets leave no other: the same on all tools, so that finer
+ * ones never leave less to choose from.
+ */
+export const depthWindow: Length = millimetres(10);
 
 /** A section that must not be under `least` and should come to `target`. */
 export function section(

@@ -1,6 +1,6 @@
 import { nanometres } from '../length/index.ts';
 import { looseness } from './marks-cost.ts';
-import type { ProblemIndex } from './marks-index.ts';
+import { indexProblem, type ProblemIndex } from './marks-index.ts';
 import type { ChainMarks, MarksCost, MarksProblem } from './marks-problem.ts';
 import { needsTurns, readChain } from './readings.ts';
 
@@ -59,4 +59,10 @@ export function completeChoice(
       size: chains.reduce((sum, { cut }) => sum + cut, 0),
     },
   };
+}
+
+/** A choice whose gaps are all in range, read on the tools of this problem. */
+export function readAgain(problem: MarksProblem, { values, cost }: BestMarks): BestMarks {
+  const { deviation } = cost;
+  return completeChoice(problem, indexProblem(problem), values, { apiece: 0, deviation });
 }

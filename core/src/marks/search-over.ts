@@ -16,6 +16,8 @@ export interface Budget {
 export interface Found {
   readonly best: BestMarks | undefined;
   readonly looked: number;
+  /** Whether there were more choices than it could look at. */
+  readonly ranOut: boolean;
 }
 
 /** Looks for something better than what is known already. */
@@ -27,11 +29,14 @@ export type Search = (
 ) => Found;
 
 /** Off the grooves only where the grooves alone can't do it. */
-export function onThenOff(search: Search, budget: Budget, aim: SearchAim): BestMarks | undefined {
-  const { best } = search('on grooves', budget, aim);
+export function onThenOff(search: Search, budget: Budget, aim: SearchAim): Found {
+  const on = search('on grooves', budget, aim);
+  const { best } = on;
   const isGood =
     best?.cost.unfit === 0 && (best.cost.offGrid + best.cost.shims === 0 || aim === 'any holding');
-  return isGood ? best : search('off grooves', budget, aim, best).best;
+  if (isGood) return on;
+  const off = search('off grooves', budget, aim, best);
+  return { ...off, ranOut: on.ranOut || off.ranOut };
 }
 
 /** Searches over every choice of the sections that take the odd remainders. */
@@ -46,6 +51,6 @@ export function searchOver(problem: MarksProblem): Search {
     let best = known;
     for (const order of orders)
       best = new MarksSearch(searched, order, where, best, budget, aim).run();
-    return { best, looked: budget.looked };
+    return { best, looked: budget.looked, ranOut: budget.left < 0 };
   };
 }

@@ -1,8 +1,8 @@
-import { plus } from '../length/index.ts';
+import { plus, times } from '../length/index.ts';
 import { componentsOf } from './components.ts';
-import type { MarksProblem } from './marks-problem.ts';
+import type { MarksProblem, MarkTools } from './marks-problem.ts';
 import { partThatHolds, together, type MarksSolution, type SolvedPart } from './marks-solution.ts';
-import type { BestMarks } from './complete-choice.ts';
+import { readAgain, type BestMarks } from './complete-choice.ts';
 import { onThenOff, searchOver, type Budget, type Search } from './search-over.ts';
 import { clipToSheets } from './sheet-limits.ts';
 
@@ -106,19 +106,39 @@ function budgetsFor(problem: MarksProblem): Budgets {
 
 type Solver = (problem: MarksProblem) => BestMarks | undefined;
 
-/** A lid that goes on is worth looking for by itself: what doesn't hold is left out at once. */
+/**
+ * A lid that goes on is worth looking for by itself: what doesn't hold is left out at once. Where there are too many
+ * choices to look at all of them, it is looked for on every second mark too, where there are fewer.
+ */
 const solveThoroughly: Solver = (problem) => {
   const search = searchOver(problem);
   const { holding, misfit } = budgetsFor(problem);
-  return onThenOff(search, holding, 'best holding') ?? bestMisfit(search, misfit);
+  const { best, ranOut } = onThenOff(search, holding, 'best holding');
+  const held = best ?? (ranOut ? onEverySecondMark(problem) : undefined);
+  return held ?? bestMisfit(search, misfit);
 };
 
+/** Anything that holds on every second groove or on every second of the trimmer's marks: finer tools have those too. */
+function onEverySecondMark(problem: MarksProblem): BestMarks | undefined {
+  const { tools } = problem;
+  const coarser: readonly MarkTools[] = [
+    { ...tools, pitch: times(tools.pitch, 2) },
+    { ...tools, step: times(tools.step, 2) },
+  ];
+  for (const each of coarser) {
+    const coarse = { ...problem, tools: each };
+    const { best } = onThenOff(searchOver(coarse), budgetsFor(coarse).holding, 'best holding');
+    if (best) return readAgain(problem, best);
+  }
+  return undefined;
+}
+
 const solveAnyHolding: Solver = (problem) =>
-  onThenOff(searchOver(problem), budgetsFor(problem).misfit, 'any holding');
+  onThenOff(searchOver(problem), budgetsFor(problem).misfit, 'any holding').best;
 
 /** Where nothing holds: what errs to the right side, if anything does. */
 function bestMisfit(search: Search, budget: Budget): BestMarks | undefined {
-  return onThenOff(search, budget, 'best leaning') ?? onThenOff(search, budget, 'best');
+  return onThenOff(search, budget, 'best leaning').best ?? onThenOff(search, budget, 'best').best;
 }
 
 const solveMisfit: Solver = (problem) =>

@@ -12,7 +12,7 @@ import {
   leastWall,
   lidWallTarget,
   markFor,
-  marksWindow,
+  depthWindow,
   roomOf,
   section,
   sectionsOver,
@@ -141,7 +141,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const lidDepth = lidWallTarget(wall.target, asked === 'none' ? 'shallow' : asked);
   const lidWall: Section = {
     ...section(brief, 'lid band', { least: lidDepth, target: lidDepth, weight: 0.25 }),
-    least: largest(leastWall, minus(lidDepth, marksWindow(brief))),
+    least: largest(leastWall, minus(lidDepth, depthWindow)),
   };
   const lid: Diamond = {
     ...base,

@@ -8,7 +8,7 @@ import {
   leastWall,
   lidWallTarget,
   lies,
-  marksWindow,
+  depthWindow,
   roomOf,
   section,
   sectionsOver,
@@ -106,7 +106,7 @@ function answer(asked: StyleBrief<Options>): StyleAnswer {
     lidDepth === 'full' ? deepest : smallest(lidWallTarget(wall.target, lidDepth), deepest);
   const lidWall: Section = {
     ...section(brief, 'lid wall', { least: target, target, weight: 0.2 }),
-    least: largest(millimetres(4), minus(target, marksWindow(brief))),
+    least: largest(millimetres(4), minus(target, depthWindow)),
   };
   // A lid that lies on the walls has its hinge half a card over them, and never stands in the gift's room.
   const spine = section(brief, 'spine', {

@@ -8,6 +8,7 @@ import {
   lidWallTarget,
   manySidedRoom,
   manySidedStacks,
+  depthWindow,
   marksWindow,
   panelStrip,
   plate,
@@ -168,7 +169,7 @@ function answer(brief: Brief): StyleAnswer {
   };
   const lidWall: Section = {
     ...section(brief, 'lid wall', { least: depth, target: depth, weight: 0.25 }),
-    least: largest(leastWall, minus(depth, marksWindow(brief))),
+    least: largest(leastWall, minus(depth, depthWindow)),
   };
   const lidSections = otherSections(brief, 'lid', { side: lidSide, wall: lidWall, card: lidCard });
   const lidShape: ManySided = {

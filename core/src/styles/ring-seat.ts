@@ -9,7 +9,7 @@ import {
   floorSections,
   leastWall,
   lidTray,
-  marksWindow,
+  depthWindow,
   overturned,
   section,
   sectionsOver,
@@ -161,7 +161,7 @@ function answer(brief: Brief): StyleAnswer {
     typeof height === 'number' ? height : largest(times(high.target, shares[height]), leastWall);
   const seatWall = {
     ...section(brief, 'seat wall', { least: seatTarget, target: seatTarget, weight: 0.2 }),
-    least: largest(millimetres(6), minus(seatTarget, marksWindow(brief))),
+    least: largest(millimetres(6), minus(seatTarget, depthWindow)),
   };
   const base: Tray = {
     id: 'base',

@@ -4,7 +4,7 @@ import {
   depthOf,
   giftTray,
   lidTray,
-  marksWindow,
+  depthWindow,
   section,
   trayStacks,
   trayTemplate,
@@ -61,7 +61,7 @@ function rimUnder(
   const target = asked === 'full' ? most : largest(half(wall.target), millimetres(6));
   const rim: Section = {
     ...section(brief, id, { least: millimetres(5), target, weight: 0.1 }),
-    least: largest(leastRim, minus(target, marksWindow(brief))),
+    least: largest(leastRim, minus(target, depthWindow)),
   };
   const smaller: SmallerPair = { less: id, more: wall.id, by: stand };
   return { rim, smaller, depth: depthOf(option, id, { least: leastRim, most }) };

@@ -8,6 +8,7 @@ import {
   fitsOver,
   giftTray,
   lies,
+  depthWindow,
   marksWindow,
   rowScore,
   section,
@@ -158,7 +159,7 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const target = largest(minus(half(spine.target), card, millimetres(0.4)), millimetres(4));
   const wall: Section = {
     ...section(brief, 'cover wall', { least: millimetres(3), target, weight: 0.3 }),
-    least: largest(millimetres(3), minus(target, marksWindow(brief))),
+    least: largest(millimetres(3), minus(target, depthWindow)),
     most: largest(target, half(spine.most)),
   };
   const ids = {
