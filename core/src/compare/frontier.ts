@@ -1,6 +1,6 @@
 import { extentsOf, giftLimits, stretchedGift, type Gift } from '../gift/index.ts';
 import { millimetres, nanometres, type Length } from '../length/index.ts';
-import { planBox } from '../planning/index.ts';
+import { planBox, type PlanResult } from '../planning/index.ts';
 import type { PlanRequest } from '../request/index.ts';
 import { lastThatDoes } from './last-that-does.ts';
 
@@ -39,14 +39,20 @@ export function squareGifts(): GiftFamily {
 /** Whether a gift that reaches so far has a box. */
 export type Fits = (across: number, high: number) => boolean;
 
-/** Tells whether gifts of a family have a box on a request's tools and sheets, with nothing made yet. */
-export function fitsIn(request: PlanRequest, family: GiftFamily): Fits {
-  return (across, high) =>
+/** Plans a request for gifts of a family, with nothing made yet. */
+export function plansOf(request: PlanRequest, family: GiftFamily) {
+  return (across: number, high: number): PlanResult =>
     planBox({
       ...request,
       gift: family(nanometres(Math.round(across)), nanometres(Math.round(high))),
       made: [],
-    }).ok;
+    });
+}
+
+/** Tells whether gifts of a family have a box on a request's tools and sheets, with nothing made yet. */
+export function fitsIn(request: PlanRequest, family: GiftFamily): Fits {
+  const plan = plansOf(request, family);
+  return (across, high) => plan(across, high).ok;
 }
 
 /** Sizes that are tried first, to find some height at which a footprint can be boxed. */

@@ -83,14 +83,16 @@ describe('off the grooves', () => {
       fc.property(
         fc.option(fc.record({ unfit: few, offGrid: few, shims: few }), { nil: undefined }),
         fc.constantFrom<SearchAim>('best', 'best holding', 'any holding'),
-        (costs, aim) => {
+        fc.boolean(),
+        (costs, aim, onRanOut) => {
           const onThem = costs && { values: [], chains: [], cost: { ...noCost, ...costs } };
           const offThem = { values: [1], chains: [], cost: noCost };
           const calls: unknown[] = [];
-          const best = onThenOff(
+          const { best, ranOut } = onThenOff(
             (where, given, wanted, known) => {
               calls.push([where, given, wanted, known]);
-              return { best: where === 'on grooves' ? onThem : offThem, looked: 1 };
+              const isOn = where === 'on grooves';
+              return { best: isOn ? onThem : offThem, looked: 1, ranOut: isOn === onRanOut };
             },
             budget,
             aim,
@@ -99,6 +101,7 @@ describe('off the grooves', () => {
           const isDone =
             holds && (aim === 'any holding' || (costs.offGrid === 0 && costs.shims === 0));
           expect(best).toBe(isDone ? onThem : offThem);
+          expect(ranOut).toBe(isDone ? onRanOut : true);
           expect(calls).toEqual([
             ['on grooves', budget, aim, undefined],
             ...(isDone ? [] : [['off grooves', budget, aim, onThem]]),

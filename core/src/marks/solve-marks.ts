@@ -113,6 +113,8 @@ type Solver = (problem: MarksProblem) => BestMarks | undefined;
 const solveThoroughly: Solver = (problem) => {
   const search = searchOver(problem);
   const { holding, misfit } = budgetsFor(problem);
+  // Where nothing goes over anything, everything holds.
+  if (problem.fits.length === 0) return onThenOff(search, holding, 'best').best;
   const { best, ranOut } = onThenOff(search, holding, 'best holding');
   const held = best ?? (ranOut ? onEverySecondMark(problem) : undefined);
   return held ?? bestMisfit(search, misfit);

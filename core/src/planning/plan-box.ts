@@ -1,10 +1,12 @@
 import { extentsOf, waysUp, type DirectedRoom, type Gift } from '../gift/index.ts';
-import { half, minus, plus, times } from '../length/index.ts';
+import { half, minus, plus, times, zero } from '../length/index.ts';
+import type { StyleAnswer, StyleFrame } from '../forms/index.ts';
 import { readLines, layOut, type SheetUse } from '../make/index.ts';
 import { cutSizeOf, gridPositions } from '../piece/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
 import { solveAsWideAsFits } from './as-wide-as-fits.ts';
 import { frameFor } from './frame-for.ts';
+import { styleSummary } from '../styles/index.ts';
 import { judgePairs, worstState } from './judge-pairs.ts';
 import { boardProblems, kitProblems } from './kit-problems.ts';
 import type { Plan } from './plan.ts';
@@ -26,9 +28,28 @@ export type PlanResult =
 /**
  * The one way in: a request becomes a plan, or sentences that say which field stands in the way and how
  * to get round it. A gift that may stand any way up is boxed the way in which everything holds, then that
- * takes the fewest sheets, then the least card. Pure; the request has been parsed by its schema.
+ * takes the fewest sheets, then the least card. What a punch board can't make is made along a ruler. Pure; the request has been parsed by its schema.
  */
 export function planBox(request: PlanRequest): PlanResult {
+  const result = planWith(request);
+  if (result.ok) return result;
+  const byHand = withoutItsPunchBoard(request);
+  const again = byHand && planWith(byHand);
+  return again?.ok ? again : result;
+}
+
+/** The same for a kit without the punch board of its kind of box; undefined where it has none. */
+function withoutItsPunchBoard(request: PlanRequest): PlanRequest | undefined {
+  const { diagonalBoard, cornerBoard, ...kit } = request.kit;
+  const { punchBoard } = styleSummary(request.style.style);
+  if (punchBoard === 'diagonal' && diagonalBoard)
+    return { ...request, kit: { ...kit, ...(cornerBoard && { cornerBoard }) } };
+  if (punchBoard === 'corner' && cornerBoard)
+    return { ...request, kit: { ...kit, ...(diagonalBoard && { diagonalBoard }) } };
+  return undefined;
+}
+
+function planWith(request: PlanRequest): PlanResult {
   const made = [...snapMade(request.made, request.kit)];
   const tried = waysUp(request.gift).map((gift) => stand({ ...request, gift, made }));
   const standing = tried.flatMap((each) => (each.ok ? [each.standing] : []));
@@ -87,17 +108,28 @@ function wishingLess(request: PlanRequest, share: number): PlanRequest {
 
 /** A gift one way up in a box with the room that is wished for, or else with half of it or the least that will do. */
 function stand(request: PlanRequest): Stood {
-  const wished = standAsAsked(request);
+  const answer = frameFor(request);
+  const wished = standIn(answer, request);
   if (wished.ok) return wished;
-  const least = standAsAsked(wishingLess(request, 0));
+  const wishingLeast = wishingLess(request, 0);
+  const leastAnswer = frameFor(wishingLeast);
+  // Where it has no more to choose from, there is no more to be found.
+  if (answer.ok && (!leastAnswer.ok || isNoWider(leastAnswer.frame, answer.frame))) return wished;
+  const least = standIn(leastAnswer, wishingLeast);
   if (!least.ok) return wished;
-  const some = standAsAsked(wishingLess(request, 0.5));
+  const wishingHalf = wishingLess(request, 0.5);
+  const some = standIn(frameFor(wishingHalf), wishingHalf);
   return some.ok ? some : least;
 }
 
-function standAsAsked(request: PlanRequest): Stood {
+/** Whether no section of a frame may come smaller than in another one of the same kind. */
+function isNoWider(frame: StyleFrame, than: StyleFrame): boolean {
+  const least = new Map(than.sections.map((section) => [section.id, section.least]));
+  return frame.sections.every((section) => section.least >= (least.get(section.id) ?? zero));
+}
+
+function standIn(answer: StyleAnswer, request: PlanRequest): Stood {
   const { papers } = request;
-  const answer = frameFor(request);
   if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
   const { frame } = answer;
   const lacking = kitProblems(frame, request);

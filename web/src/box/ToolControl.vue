@@ -92,6 +92,10 @@ watchDebounced(
   ([board, request]) => {
     const result = board && planBox(request);
     const found = board && largestEachWay(request);
+    if (result?.ok && result.plan.pieces.every((piece) => !piece.punchBoard)) {
+      onBoard.value = 'None of its marks make this box: its lines go along a ruler.';
+      return;
+    }
     if (!found || !result?.ok) {
       onBoard.value = undefined;
       return;
