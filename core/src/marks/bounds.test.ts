@@ -143,12 +143,17 @@ describe('the least number of scores off the grooves', () => {
 });
 
 describe('the least that two sections’ fits must cost', () => {
-  const slack = 1_600_000;
   const mm = (least: number, most: number) =>
     fc.integer({ min: least * 10, max: most * 10 }).map((tenths) => nanometres(tenths * 100_000));
   const anyFit: fc.Arbitrary<Fit> = fc
-    .record({ layers: mm(0, 2), least: mm(0, 0.5), target: mm(0, 0.5), most: mm(0, 0.5) })
-    .map(({ layers, least, target, most }) => ({
+    .record({
+      layers: mm(0, 2),
+      least: mm(0, 0.5),
+      target: mm(0, 0.5),
+      most: mm(0, 0.5),
+      slack: mm(0, 2),
+    })
+    .map(({ layers, least, target, most, slack }) => ({
       id: 'any',
       group: 'lid',
       outer: 'lid',
@@ -160,12 +165,13 @@ describe('the least that two sections’ fits must cost', () => {
         target: nanometres(least + target),
         most: nanometres(least + target + most),
       },
+      slack,
     }));
 
   /** What one difference costs, by the words of the trade: jammed, rattling both ways, or held. */
   function costAt(fits: readonly Fit[], difference: number, heavy: 'tight' | 'loose') {
     let [own, deviation, closest] = [0, 0, Infinity];
-    for (const { layers, gap } of fits) {
+    for (const { layers, gap, slack } of fits) {
       const came = difference - layers;
       const tight = Math.max(0, gap.least - came) * (heavy === 'tight' ? 1000 : 1);
       const rattles = Math.max(0, came - gap.most - slack) * (heavy === 'loose' ? 1000 : 1);
@@ -237,11 +243,11 @@ describe('the least that two sections’ fits must cost', () => {
 
   it('costs nothing in its range, a little beyond it, and a thousand times on the side leant away from', () => {
     fc.assert(
-      fc.property(anyFit, mm(-3, 6), fc.boolean(), ({ gap }, came, isLoose) => {
+      fc.property(anyFit, mm(-3, 6), fc.boolean(), ({ gap, slack }, came, isLoose) => {
         const lean = isLoose ? 'loose' : 'tight';
-        const own = ownMisfit(came, gap, lean);
+        const own = ownMisfit(came, { gap, slack }, lean);
         const { own: expected } = costAt(
-          [{ ...fitOf(gap), layers: nanometres(0) }],
+          [fitOf({ gap, slack })],
           came,
           isLoose ? 'tight' : 'loose',
         );
@@ -255,9 +261,9 @@ describe('the least that two sections’ fits must cost', () => {
     );
   });
 
-  function fitOf(gap: Fit['gap']): Fit {
+  function fitOf(range: Pick<Fit, 'gap' | 'slack'>): Fit {
     const zero = nanometres(0);
-    return { id: '', group: '', outer: '', inner: '', innerTimes: 1, layers: zero, gap };
+    return { id: '', group: '', outer: '', inner: '', innerTimes: 1, layers: zero, ...range };
   }
 });
 

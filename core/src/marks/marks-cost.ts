@@ -1,14 +1,17 @@
 import type { Tolerance } from '../length/index.ts';
-import { slackBeyond } from '../gaps/index.ts';
-import type { Lean, MarksCost } from './marks-problem.ts';
+import type { Fit, Lean, MarksCost } from './marks-problem.ts';
 
 /** A tight lid outweighs any looseness that could be chosen instead, and the other way round. */
 export const leantAway = 1000;
 
 /** What one gap is out of range by itself: below the least, or so loose that no other gap makes up for it. */
-export function ownMisfit(gap: number, range: Tolerance, lean: Lean): number {
+export function ownMisfit(
+  gap: number,
+  { gap: range, slack }: Pick<Fit, 'gap' | 'slack'>,
+  lean: Lean,
+): number {
   if (gap < range.least) return (range.least - gap) * (lean === 'loose' ? leantAway : 1);
-  return Math.max(0, gap - range.most - slackBeyond) * (lean === 'tight' ? leantAway : 1);
+  return Math.max(0, gap - range.most - slack) * (lean === 'tight' ? leantAway : 1);
 }
 
 /** Looseness of a group is that of its closest fit: one direction that holds keeps a lid on. */

@@ -38,6 +38,8 @@ export interface Fit {
   readonly innerTimes: number;
   readonly layers: Length;
   readonly gap: Tolerance;
+  /** So far beyond its range it may be loose where another fit of its group holds. */
+  readonly slack: Length;
 }
 
 /** The first section is smaller by `by` at least than the second, or than so many of it together. */

@@ -323,7 +323,7 @@ export class MarksSearch {
         const outer = fit.outerAt === at ? value : (this.#choice.values[fit.outerAt] ?? 0);
         const inner = fit.innerAt === at ? value : (this.#choice.values[fit.innerAt] ?? 0);
         const gap = outer - fit.innerTimes * inner - fit.layers;
-        unfit += ownMisfit(gap, fit.gap, this.#problem.lean);
+        unfit += ownMisfit(gap, fit, this.#problem.lean);
         deviation += Math.abs(gap - fit.gap.target);
       }
       if (unfitSoFar + unfit > allowed) continue;

@@ -194,6 +194,7 @@ const smallProblem: fc.Arbitrary<MarksProblem> = fc
       innerTimes: 1,
       layers: millimetres(layers),
       gap: { least: millimetres(0.25), target: millimetres(0.45), most: millimetres(0.8) },
+      slack: nanometres(slack),
     });
     const ways = square ? ['x', 'x'] : ['x', 'y'];
     return {

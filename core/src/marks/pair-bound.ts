@@ -75,9 +75,10 @@ export function boundPair(
     const gaps = fits.map((fit) => difference - fit.layers);
     let apiece = 0;
     let off = 0;
-    fits.forEach(({ layers, gap }) => {
-      apiece += ownMisfit(difference - layers, gap, lean);
-      off += Math.abs(difference - layers - gap.target);
+    fits.forEach((fit) => {
+      const gap = difference - fit.layers;
+      apiece += ownMisfit(gap, fit, lean);
+      off += Math.abs(gap - fit.gap.target);
     });
     const misfit = apiece + looseness(gaps, ranges, lean);
     own = Math.min(own, apiece);

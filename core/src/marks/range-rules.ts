@@ -1,4 +1,3 @@
-import { slackBeyond } from '../gaps/index.ts';
 import type { FitPair, IndexedChain, ProblemIndex } from './marks-index.ts';
 
 /** Two sections that hold one another: `outer` − `times` · `inner` lies between `least` and `most`. */
@@ -51,7 +50,7 @@ function tieOf(pair: FitPair, pairs: readonly FitPair[]): readonly Tie[] {
   const { outerAt: outer, innerAt: inner, innerTimes: times, fits, group } = pair;
   if (outer === inner) return [];
   const tightest = Math.max(...fits.map(({ layers, gap }) => layers + gap.least));
-  const slack = Math.min(...fits.map(({ layers, gap }) => layers + gap.most)) + slackBeyond;
+  const slack = Math.min(...fits.map(({ layers, gap, slack }) => layers + gap.most + slack));
   // Where no other pair can hold the two together, this one must.
   const isAlone = pairs.every((other) => other === pair || other.group !== group);
   const held = Math.max(...fits.map(({ layers, gap }) => layers + gap.most));

@@ -1,3 +1,4 @@
+import { slackBeyond } from '../gaps/index.ts';
 import {
   meansOf,
   solveMarks,
@@ -144,6 +145,7 @@ export function problemOf(frame: StyleFrame, brief: SolverBrief): MarksProblem {
         target: times(fit.gap.target, 1 / (fit.opens ?? 1)),
         most: times(plus(fit.gap.most, slip), 1 / (fit.opens ?? 1)),
       },
+      slack: times(slackBeyond, 1 / (fit.opens ?? 1)),
     })),
     smaller: frame.smaller.map(({ by, ...pair }) => ({ ...pair, by: minus(by, hair) })),
     limits: frame.pieces.flatMap((piece) => {

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { allStyles, millimetres, planBox, type DirectedRoom } from '../index.ts';
 import { casesWanted } from '../testing/cases.ts';
 import { at, cardOf, everyBox } from '../testing/plans.ts';
-import { requestsIn } from '../testing/requests.ts';
+import { inWords, requestsIn, shippedKits } from '../testing/requests.ts';
 
 describe('a diamond wrap', () => {
   it('is a square sheet whose marks make the floor, by the rule of the slant', () => {
@@ -30,6 +30,41 @@ describe('a diamond wrap', () => {
       expect(wallOf('base')).toBeLessThanOrEqual(Math.max(...marks) + 2);
       if (options.lid !== 'none') expect(wallOf('lid')).toBeLessThanOrEqual(wallOf('base'));
     });
+  });
+
+  it('has a lid that holds wherever marks next to its own hold, by what is felt on the slant', () => {
+    const wraps = allStyles.filter(({ id }) => id === 'diamond-wrap').map(inWords);
+    const [hair, rattles] = [10_000, 1_600_000];
+    let seen = 0;
+    fc.assert(
+      fc.property(requestsIn(wraps, fc.constantFrom(...shippedKits)), (request) => {
+        const result = planBox(request);
+        const [lid] = result.ok ? result.plan.pairs : [];
+        if (!lid || lid.state === 'holds') return;
+        const [one, other] = lid.fits;
+        const columns = result.ok ? result.plan.pieces[0]?.grid.columns : undefined;
+        // A square box has a square lid: both ways go together.
+        if (!one || !other || columns?.[0] === columns?.[2]) return;
+        seen++;
+        const { step } = request.kit.trimmer;
+        const moved = Array.from({ length: 9 }, (_, i) => (i - 4) * step * Math.SQRT2);
+        const holding = moved.flatMap((by) =>
+          moved.filter((also) => {
+            const gaps = [one.gap + by, other.gap + also];
+            const ranges = [one.range, other.range];
+            const isIn = (gap: number, i: number) =>
+              gap >= (ranges[i]?.least ?? 0) + hair && gap <= (ranges[i]?.most ?? 0) - hair;
+            const isBorne = (gap: number, i: number) =>
+              gap >= (ranges[i]?.least ?? 0) + hair &&
+              gap <= (ranges[i]?.most ?? 0) + rattles - hair;
+            return gaps.some(isIn) && gaps.every(isBorne);
+          }),
+        );
+        expect(holding).toEqual([]);
+      }),
+      { numRuns: 300 },
+    );
+    expect(seen).toBeGreaterThanOrEqual(casesWanted(1));
   });
 
   it('is refused for its height only where the least room would not do, and offers a height that does', () => {

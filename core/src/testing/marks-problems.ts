@@ -40,6 +40,7 @@ export const anyProblem: fc.Arbitrary<MarksProblem> = fc
     }),
     times: fc.integer({ min: 1, max: 2 }),
     layers: wholeLength(0, 3),
+    slack: wholeLength(0, 2),
     gap: fc.tuple(fc.nat(3), fc.nat(3), fc.nat(3)),
     smaller: fc.option(fc.constantFrom<Pair[]>(['a', 'd'], ['d', 'b']), { nil: undefined }),
     by: wholeLength(0, 3),
@@ -55,7 +56,7 @@ export const anyProblem: fc.Arbitrary<MarksProblem> = fc
     pitch: wholeLength(1, 5),
     lean: fc.constantFrom('loose' as const, 'tight' as const),
   })
-  .map(({ sections, across, down, pair, times, layers, gap, smaller, by, ...more }) => {
+  .map(({ sections, across, down, pair, times, layers, slack, gap, smaller, by, ...more }) => {
     const [least, target, most] = [gap[0], gap[0] + gap[1], gap[0] + gap[1] + gap[2]];
     const { wider, higher, isTurned, mayTurn, hasSheet, scored, is, step, pitch, lean } = more;
     const leastOf = (ids: readonly string[]) =>
@@ -84,6 +85,7 @@ export const anyProblem: fc.Arbitrary<MarksProblem> = fc
                   target: nanometres(target),
                   most: nanometres(most),
                 },
+                slack,
               },
             ],
       smaller: smaller === undefined ? [] : [{ less: smaller[0], more: smaller[1], by }],
