@@ -1,41 +1,55 @@
-/* Random boxes over all styles, folded and checked; prints the seed and every failure. */
+/* Random boxes over all styles, folded and checked, and each refusal's ways out tried; prints the seed and every failure. */
 import fc from 'fast-check';
-import { allStyles, planBox } from '@rangoli/core';
+import { allStyles, planBox, waysOut, type PlanRequest, type Problem } from '@rangoli/core';
 import { faultsInSpace } from '../src/testing/proof.ts';
-import { requestsIn } from '../src/testing/requests.ts';
+import { tableRequestsIn } from '../src/testing/requests.ts';
 
 const wanted = Number(process.argv[2] ?? 10_000);
 const seed = Number(process.argv[3] ?? 20_261_125);
 const only = process.argv[4];
 const styles = allStyles.filter(({ id }) => only === undefined || id === only);
+const each = Math.ceil(wanted / styles.length);
 
-let failures = 0;
+/** What is wrong with a request's box; undefined where it has none. */
+function faultsOf(request: PlanRequest): readonly string[] | undefined {
+  const result = planBox(request);
+  if (!result.ok) return undefined;
+  try {
+    return faultsInSpace(result.plan, request);
+  } catch (error) {
+    return [String(error)];
+  }
+}
+
+/** What is wrong with the ways out of a refusal: there must be one, and each must lead to a box that folds. */
+function faultsOfWays(request: PlanRequest, problems: readonly Problem[]): readonly string[] {
+  const ways = waysOut(request, problems);
+  if (ways.length === 0) return ['no way out'];
+  return ways.flatMap(({ said, part }) => {
+    const faults = faultsOf({ ...request, ...part });
+    return (faults ?? ['leads to no box']).map((fault) => `${said}: ${fault}`);
+  });
+}
+
+let [failures, boxes, refusals] = [0, 0, 0];
 const start = performance.now();
 for (const [i, style] of styles.entries()) {
-  let checked = 0;
-  let refused = 0;
-  let failed = 0;
+  let [checked, refused, failed] = [0, 0, 0];
   const times: number[] = [];
-  const requests = fc.sample(requestsIn([style]), {
-    numRuns: 4 * Math.ceil(wanted / styles.length),
-    seed: seed + i,
-  });
+  const requests = fc.sample(tableRequestsIn(style), { numRuns: 4 * each, seed: seed + i });
   for (const request of requests) {
-    if (checked >= wanted / styles.length) break;
+    if (checked >= each) break;
     const before = performance.now();
     const result = planBox(request);
     times.push(performance.now() - before);
-    if (!result.ok) {
-      refused++;
-      continue;
-    }
-    checked++;
-    let faults: readonly string[];
-    try {
-      faults = faultsInSpace(result.plan, request);
-    } catch (error) {
-      faults = [String(error)];
-    }
+    if (result.ok) checked++;
+    else refused++;
+    // Ways out take long to look for; one in ten is enough.
+    const faults = result.ok
+      ? (faultsOf(request) ?? [])
+      : refused % 10 === 1
+        ? faultsOfWays(request, result.problems)
+        : [];
     if (faults.length === 0) continue;
     failed++;
     if (failed <= 3)
@@ -44,6 +58,8 @@ for (const [i, style] of styles.entries()) {
       );
   }
   failures += failed;
+  boxes += checked;
+  refusals += refused;
   times.sort((a, b) => a - b);
   const at = (share: number) => (times[Math.floor(share * (times.length - 1))] ?? 0).toFixed(2);
   console.log(
@@ -51,6 +67,6 @@ for (const [i, style] of styles.entries()) {
   );
 }
 console.log(
-  `Fold sweep, seed ${seed}: ${failures === 0 ? 'no failure' : `${failures} failures`}, ${((performance.now() - start) / 1000).toFixed(1)} s`,
+  `Fold sweep, seed ${seed}: ${boxes} boxes, ${failures === 0 ? 'no failure' : `${failures} failures`}, ${((100 * refusals) / (boxes + refusals)).toFixed(1)} % refused, ${((performance.now() - start) / 1000).toFixed(1)} s`,
 );
 if (failures > 0) process.exitCode = 1;

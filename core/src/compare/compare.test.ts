@@ -43,16 +43,23 @@ describe('the largest gift each way', () => {
         const largest = largestEachWay(request);
         const size = extentsOf(request.gift);
         const family = alikeGifts(request.gift);
-        const has = (across: number, high: number) =>
-          fits(request, family(nanometres(Math.round(across)), nanometres(Math.round(high))));
-        expect(largest !== undefined).toBe(has(size.across, size.high));
+        /** Whether a gift has a box, and whether that is made on a punch board. */
+        const made = (across: number, high: number) => {
+          const gift = family(nanometres(Math.round(across)), nanometres(Math.round(high)));
+          const result = planBox({ ...request, gift });
+          if (!result.ok) return 'no box';
+          const isPunched = result.plan.pieces.some(({ punchBoard }) => punchBoard !== undefined);
+          return isPunched ? 'on a punch board' : 'by hand';
+        };
+        const now = made(size.across, size.high);
+        expect(largest !== undefined).toBe(now !== 'no box');
         if (!largest) return;
-        expect(has(largest.across, size.high)).toBe(true);
-        expect(has(size.across, largest.high)).toBe(true);
+        expect(made(largest.across, size.high)).toBe(now);
+        expect(made(size.across, largest.high)).toBe(now);
         // Looked for by halving: so near its end that a fifth more is too much, or as large as gifts are.
         const { most } = giftLimits;
         if (largest.across * 1.2 < most)
-          expect(has(largest.across * 1.2 + 3e6, size.high)).toBe(false);
+          expect(made(largest.across * 1.2 + 3e6, size.high)).not.toBe(now);
       }),
       { numRuns: 25 },
     );

@@ -31,12 +31,13 @@ const anyLayers: fc.Arbitrary<Layers> = fc.record({ across: card, deep: card });
 const ways = ['across', 'deep'] as const;
 
 describe('a section', () => {
-  it('may grow over its target by two grooves or four steps of the trimmer, whichever is more', () => {
+  it('may grow over its target by two grooves, four steps of the trimmer or 1/4 in, whichever is most', () => {
     fc.assert(
       fc.property(anyKit, card, card, (kit, least, more) => {
         const grown = marksWindow({ kit });
         const usual = kit.without.length === 0;
-        if (usual) expect(grown).toBe(Math.max(kit.board.pitch * 2, kit.trimmer.step * 4));
+        if (usual)
+          expect(grown).toBe(Math.max(6_350_000, kit.board.pitch * 2, kit.trimmer.step * 4));
         const target = nanometres(least + more);
         const made = section({ kit }, 'wall', { least, target });
         expect(made).toEqual({ id: 'wall', least, target, most: target + grown, weight: 1 });

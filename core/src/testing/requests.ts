@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   allStyles,
+  commonSheets,
   evenRoom,
   genericBoards,
   genericCornerBoards,
@@ -8,6 +9,7 @@ import {
   genericTrimmers,
   inchFraction,
   kitOf,
+  largeSheets,
   millimetres,
   nanometres,
   plus,
@@ -230,6 +232,50 @@ export function requestsIn(
     }));
 }
 
+/** What stands upright and is round, as a ring seat wants it. */
+const roundGift: fc.Arbitrary<Gift> = fc.oneof(
+  fc.record({
+    shape: fc.constant('cylinder' as const),
+    diameter: length(8, 90),
+    length: length(5, 120),
+    lies: fc.constantFrom('standing', 'free'),
+  }),
+  fc.record({ shape: fc.constant('ball' as const), diameter: length(8, 90) }),
+);
+
+const aMetre = { name: 'A metre', width: millimetres(1000), height: millimetres(1000) };
+
+/** Mostly a sheet that has room for anything; else one that is sold, whichever it is. */
+const sheets = fc.oneof(
+  { weight: 4, arbitrary: fc.constant(aMetre) },
+  { weight: 1, arbitrary: fc.constantFrom(...commonSheets, ...largeSheets) },
+);
+
+/**
+ * Requests as they come at a table where somebody knows the kind of box: for a gift of the sort that it is for, and
+ * mostly with a sheet that is large enough.
+ */
+export function tableRequestsIn(style: StyleSummary): fc.Arbitrary<PlanRequest> {
+  return fc
+    .record({
+      request: requestsIn([style]),
+      round: roundGift,
+      sheets: fc.array(sheets, { minLength: 3, maxLength: 3 }),
+    })
+    .map(({ request, round, sheets: drawn }) => {
+      const [first, ...rest] = request.papers;
+      const onSheet = (paper: Paper, nth: number): Paper => ({
+        ...paper,
+        sheet: drawn[nth] ?? paper.sheet,
+      });
+      return {
+        ...request,
+        ...(style.id === 'ring-seat' && { gift: round }),
+        papers: [onSheet(first, 0), ...rest.map((paper, i) => onSheet(paper, i + 1))],
+      };
+    });
+}
+
 /** As large and as small as a measure may be, with few in between. */
 const extreme = fc
   .oneof(
@@ -249,9 +295,8 @@ export function extremeRequestsIn(styles: readonly StyleSummary[]): fc.Arbitrary
       thickness: fc.constantFrom(0.1, 0.3, 0.8).map(millimetres),
     })
     .map(({ request, gift, room, thickness }) => {
-      const sheet = { name: 'A metre', width: millimetres(1000), height: millimetres(1000) };
       const [first, ...others] = request.papers;
-      const asked = (paper: Paper) => ({ ...paper, thickness, sheet });
+      const asked = (paper: Paper) => ({ ...paper, thickness, sheet: aMetre });
       return {
         ...request,
         gift: { shape: 'block', ...gift },
