@@ -61,16 +61,23 @@ export function archHandle(
     most: plus(side.most, wider, marksWindow(brief)),
     weight: 0,
   };
-  // Above the rim the arch begins, with room for a hand in all.
-  const rise = plus(wall.target, largest(millimetres(20), times(side.target, 0.4)));
+  // Above the rim the arch begins, with room for a hand in all; a low cup has its own height above it at the most.
+  const room = smallest(largest(millimetres(20), times(side.target, 0.4)), wall.least);
+  const rise = plus(wall.target, largest(room, millimetres(8)));
   const leg = section(brief, 'handle leg', {
     least: plus(wall.least, millimetres(8)),
     target: rise,
     weight: 0.1,
   });
-  const wide = smallest(millimetres(22), times(side.least, 0.7));
+  // A narrow strip has too little to be glued by, and one wider than its panel stands over the edges.
+  const narrowest = smallest(side.least, millimetres(6));
+  const wide = largest(narrowest, smallest(millimetres(22), times(side.least, 0.7)));
   const width: Section = {
-    ...section(brief, 'handle width', { least: times(wide, 2 / 3), target: wide, weight: 0.1 }),
+    ...section(brief, 'handle width', {
+      least: largest(narrowest, times(wide, 2 / 3)),
+      target: wide,
+      weight: 0.1,
+    }),
     most: largest(wide, side.least),
   };
   const facets = sides / 2 - 1;
