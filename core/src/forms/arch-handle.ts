@@ -12,8 +12,10 @@ import {
   toMillimetres,
 } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
-import type { PieceTemplate, SizeOf, StyleBrief, StyleFit } from './brief.ts';
+import type { PieceTemplate, SizeOf, StyleBrief, StyleDepth, StyleFit } from './brief.ts';
+import { depthOf } from './depth.ts';
 import { drawGrid, columnScore, valley } from './draw-grid.ts';
+import { handleWidth } from './handle-width.ts';
 import { apothemOf, sideTangent, type ManySided } from './many-sided.ts';
 import { marksWindow, section } from './sections.ts';
 
@@ -25,6 +27,8 @@ export interface ArchHandle {
   readonly sections: readonly Section[];
   readonly template: PieceTemplate;
   readonly fit: StyleFit;
+  /** How high its ends come, where an option of the kind of box asks for it. */
+  readonly depth: (option: string) => StyleDepth;
   readonly part: (size: SizeOf) => Part;
   readonly stacks: (size: SizeOf) => readonly Stack[];
 }
@@ -64,27 +68,20 @@ export function archHandle(
   // Above the rim the arch begins, with room for a hand in all; a low cup has its own height above it at the most.
   const room = smallest(largest(millimetres(20), times(side.target, 0.4)), wall.least);
   const rise = plus(wall.target, largest(room, millimetres(8)));
+  const shortest = plus(wall.target, millimetres(8));
   const leg = section(brief, 'handle leg', {
     least: plus(wall.least, millimetres(8)),
     target: rise,
     weight: 0.1,
   });
-  // A narrow strip has too little to be glued by, and one wider than its panel stands over the edges.
-  const narrowest = smallest(side.least, millimetres(6));
-  const wide = largest(narrowest, smallest(millimetres(22), times(side.least, 0.7)));
-  const width: Section = {
-    ...section(brief, 'handle width', {
-      least: largest(narrowest, times(wide, 2 / 3)),
-      target: wide,
-      weight: 0.1,
-    }),
-    most: largest(wide, side.least),
-  };
+  const width = handleWidth(brief, { panel: side.least, share: 0.7 });
   const facets = sides / 2 - 1;
   const across = [leg.id, ...Array.from({ length: facets }, () => facet.id), leg.id];
   const front = Math.floor(sides / 2);
   return {
     sections: [facet, leg, width],
+    depth: (option) =>
+      depthOf(option, leg.id, { least: shortest, most: plus(wall.target, millimetres(150)) }),
     template: {
       id: 'handle',
       name: 'Handle',

@@ -77,6 +77,7 @@ export {
 export { giftTray, openTray, roomOf, smoothTray, withCutouts } from './gift-tray.ts';
 export { trayInside } from './tray-inside.ts';
 export { depthOf, type Depth } from './depth.ts';
+export { handleWidth } from './handle-width.ts';
 export { lidTray, lidWallTarget } from './lid-tray.ts';
 export {
   leastTuck,

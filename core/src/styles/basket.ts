@@ -6,10 +6,12 @@ import {
   depthOf,
   drawGrid,
   giftTray,
+  handleWidth,
   marksWindow,
   openTray,
   overturned,
   section,
+  type StyleSection,
   smoothTray,
   trayStacks,
   trayTemplate,
@@ -82,12 +84,12 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   };
   // It rises over the gift by about the width of a hand's three fingers.
   const rise = plus(wall.target, largest(times(across.target, 0.6), millimetres(35)));
-  const upright = section(brief, 'handle upright', { least: rise, target: rise, weight: 0.1 });
-  const wide = smallest(millimetres(22), times(deep.least, 0.5));
-  const width = {
-    ...section(brief, 'handle width', { least: times(wide, 2 / 3), target: wide, weight: 0.1 }),
-    most: largest(wide, deep.least),
+  const upright: StyleSection = {
+    ...section(brief, 'handle upright', { least: rise, target: rise, weight: 0.1 }),
+    // Where its sheet is too short for more, a hand has less room.
+    scant: plus(wall.target, leastRise),
   };
+  const width = handleWidth(brief, { panel: deep.least, share: 0.5 });
   const handle: PieceTemplate = {
     id: 'handle',
     name: 'Handle',

@@ -46,6 +46,9 @@ import { howDeep, howMany, oneOf, seamOption, usualSeam } from './options.ts';
 /** What is folded or put together when, counted over the whole box. */
 const stages = { standsUp: 2, gift: 4, giftPastHandle: 5, lid: 5 } as const;
 
+/** A handle leaves room for a hand. */
+const usualHandle = 'usual';
+
 /** A lid is as deep as its name says. */
 const usualLidDepth = 'as named';
 
@@ -56,6 +59,10 @@ const options = z.object({
     { title: 'Lid’s depth', measures: 'the lid’s wall, from its fold to its edge' },
     [usualLidDepth],
   ).default(usualLidDepth),
+  handleHeight: howDeep(
+    { title: 'Handle’s height', measures: 'from the table to its first fold' },
+    [usualHandle],
+  ).default(usualHandle),
   seam: seamOption,
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
@@ -230,6 +237,7 @@ function answer(brief: Brief): StyleAnswer {
           : [],
       depths: [
         seamDepth(cupSections.seam, side.least),
+        ...(handle ? [handle.depth('handleHeight')] : []),
         ...(isLidded
           ? [depthOf('lidDepth', lidWall.id, { least: leastWall, most: wall.target })]
           : []),
@@ -338,7 +346,13 @@ export const manySided = defineStyle({
   about: 'Three to twelve panels round a floor plate: open, with a handle or a lid',
   papers: ['Cup', 'Lid or handle'],
   options,
-  usual: { sides: 6, top: 'shallow lid', lidDepth: usualLidDepth, seam: usualSeam },
+  usual: {
+    sides: 6,
+    top: 'shallow lid',
+    lidDepth: usualLidDepth,
+    handleHeight: usualHandle,
+    seam: usualSeam,
+  },
   traits: ({ top }) => ({ opensFromTop: true, showsGift: top === 'open' || top === 'handle' }),
   answer,
 });
