@@ -12,6 +12,7 @@ import type {
   StyleDepth,
   StyleSection,
 } from './brief.ts';
+import type { BottomCover } from './bottom-cover.ts';
 import { bottomFlaps, type BottomFlaps } from './flap-widths.ts';
 import { roomOf } from './gift-tray.ts';
 import { leastWall, section } from './sections.ts';
@@ -130,6 +131,8 @@ interface WholeTube {
   readonly finished: FinishedTube;
   /** The flaps that it stands on. */
   readonly bottom?: BottomFlaps;
+  /** What hides those, where anything does. */
+  readonly cover?: BottomCover;
   /** The sections of its other ends, beside the tube's own. */
   readonly ends: readonly StyleSection[];
   readonly smaller?: readonly SmallerPair[];
@@ -144,6 +147,7 @@ export function tubeAnswer({
   tube,
   finished,
   bottom,
+  cover,
   ends,
   smaller = [],
   depths = [],
@@ -152,18 +156,23 @@ export function tubeAnswer({
   return {
     ok: true,
     frame: {
-      sections: [...tube.sections, ...ends, ...(bottom ? [bottom.flaps] : [])],
-      pieces: [finished.template],
+      sections: [
+        ...tube.sections,
+        ...ends,
+        ...(bottom ? [bottom.flaps] : []),
+        ...(cover?.sections ?? []),
+      ],
+      pieces: [finished.template, ...(cover ? [cover.template] : [])],
       fits: [],
-      smaller: [...smaller, ...(bottom?.smaller ?? [])],
+      smaller: [...smaller, ...(bottom?.smaller ?? []), ...(cover?.smaller ?? [])],
       depths: [tube.panels.seamDepth, ...depths],
       settle: (size) => {
         const clearInside = finished.inside(size);
         return {
           clearInside,
           assembly: {
-            parts: [finished.part(size, tubeStages.stands)],
-            stacks: [...finished.stacks(size)],
+            parts: [finished.part(size, tubeStages.stands), ...(cover ? [cover.part] : [])],
+            stacks: [...finished.stacks(size), ...(cover?.stacks ?? [])],
             cavity: roomOf(clearInside),
             giftEnters: tubeStages.gift,
             ...(closes && { closes: closes(size) }),

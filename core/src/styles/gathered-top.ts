@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  bottomCover,
   depthOf,
   gatheredEnd,
   giftTube,
@@ -13,12 +14,14 @@ import {
   type StyleBrief,
 } from '../forms/index.ts';
 import { largest, millimetres, times } from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
-import { howDeep, seamOption, usualSeam } from './options.ts';
+import { howDeep, seamOption, usualSeam, whether } from './options.ts';
 
 const options = z.object({
   collar: howDeep({ title: 'Collar', measures: 'from its fold to its edge' }, ['short', 'tall']),
   seam: seamOption,
+  cover: whether('Bottom cover').default(false),
 });
 
 /** Half a card lies inside the fold lines of the bottom, and of the collar over the room. */
@@ -51,6 +54,17 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     tube,
     finished,
     bottom,
+    ...(brief.options.cover && {
+      cover: bottomCover({
+        under: 'box',
+        flaps: 2,
+        floor,
+        card: tube.card,
+        paper: 1,
+        own: paperFor(brief.papers, 1).thickness,
+        joins: tubeStages.stands,
+      }),
+    }),
     ends: [collar],
     depths: [depthOf('collar', collar.id, { least, most: narrow.target })],
     closes: () => 'gathered',
@@ -62,9 +76,9 @@ export const gatheredTop = defineStyle({
   id: 'gathered-top',
   name: 'Gathered-top box',
   about: 'A tube with a pleated collar that a ribbon draws in',
-  papers: ['Box'],
+  papers: ['Box', 'Bottom cover'],
   options,
-  usual: { collar: 'short', seam: usualSeam },
+  usual: { collar: 'short', seam: usualSeam, cover: false },
   traits: () => ({ opensFromTop: true, showsGift: false }),
   answer,
 });

@@ -228,6 +228,12 @@ function attachSentences(attach: AttachOperation, nameOf: NameOf, unit: Unit): r
   return [
     ...(isFlat ? [`Lay the ${other} flat, inside up.`] : []),
     ...joints.flatMap(({ face, adhesiveOn, on, onSide, above }, at) => {
+      // What hides the bottom has no parts of its own.
+      if (on.faces === 'bottom')
+        return [
+          `Adhesive on the ${adhesiveOn} of the ${name}.`,
+          `Press it onto the ${onSide} of the ${faceInWords(on)} of the ${other}, in the middle of the bottom.`,
+        ];
       const where =
         above === undefined
           ? 'lower edges level'

@@ -8,7 +8,8 @@ export type CardSide = 'inside' | 'outside';
 export interface ReadJoint {
   readonly holds: 'glue' | 'tuck';
   readonly piece: string;
-  readonly faces: readonly CardFace[];
+  /** Any of these; the whole piece where it has no parts. */
+  readonly faces: readonly CardFace[] | undefined;
   readonly side?: CardSide;
   readonly onPiece: string;
   /** Any of these; the whole piece where it has no parts. */
@@ -150,7 +151,7 @@ export class Gluing {
     this.joints.push({
       holds: 'glue',
       piece: this.piece,
-      faces: this.faces(what),
+      faces: what === `the ${this.piece.toLowerCase()}` ? undefined : this.faces(what),
       side: pending.side,
       ...onto,
     });
@@ -184,7 +185,7 @@ export class Gluing {
       'Press the (inside|outside) of the (.+) onto (?:it|them), edges level; hold it\\.',
     );
     const wall = match(
-      `Press it onto the (inside|outside) of the (.+) of the ([a-z ]+), in the middle, (?:lower edges level|edges level|its lower edge (${figure}) above that of the wall)\\.`,
+      `Press it onto the (inside|outside) of the (.+) of the ([a-z ]+), in the middle(?: of the bottom|, (?:lower edges level|edges level|its lower edge (${figure}) above that of the wall))\\.`,
     );
     const here = this.piece;
     const pieceCalled = (name: string) => {
@@ -218,7 +219,9 @@ export class Gluing {
         onPiece: other,
         on: this.faces(`the ${name}`, other),
         onSide: sideOf(side),
-        above: above === undefined ? 0 : lengthOf(above),
+        ...(!sentence.endsWith(' of the bottom.') && {
+          above: above === undefined ? 0 : lengthOf(above),
+        }),
       });
     } else this.tuck(sentence);
   }
