@@ -12,7 +12,7 @@ import type {
   StyleDepth,
   StyleSection,
 } from './brief.ts';
-import type { BottomCover } from './bottom-cover.ts';
+import { bottomCover, type BottomCover } from './bottom-cover.ts';
 import { bottomFlaps, type BottomFlaps } from './flap-widths.ts';
 import { roomOf } from './gift-tray.ts';
 import { leastWall, section } from './sections.ts';
@@ -102,24 +102,44 @@ export function finishTube(
   };
 }
 
-/** The same tube with its top, over a bottom of glued flaps whose section comes with it. */
+/** A tube over a bottom of glued flaps, with those and what hides them, where anything does. */
+type StandingTube = Pick<WholeTube, 'finished' | 'cover'> & { readonly bottom: BottomFlaps };
+
+/** The same tube with its top, over a bottom of glued flaps; `coverPaper` is of what hides those. */
 export function standOnGluedFlaps(
   brief: StyleBrief<unknown>,
   tube: GiftTube,
   {
     ends,
+    coverPaper,
     ...plain
   }: {
     readonly id: string;
     readonly name: string;
     readonly top: TubeEnd;
     readonly ends: EndCards;
+    readonly coverPaper: number | undefined;
   },
-): { readonly finished: FinishedTube; readonly bottom: BottomFlaps } {
+): StandingTube {
   const { floor } = tube.panels;
   const bottom = bottomFlaps(brief, `${plain.id} bottom`, floor);
   const end = gluedEnd(bottom.flaps.id, floor, tubeStages.bottom);
-  return { finished: finishTube(tube, { ...plain, bottom: end }, ends), bottom };
+  return {
+    finished: finishTube(tube, { ...plain, bottom: end }, ends),
+    bottom,
+    cover:
+      coverPaper === undefined
+        ? undefined
+        : bottomCover({
+            under: plain.id,
+            flaps: plain.top.rows.length + 1,
+            floor,
+            card: tube.card,
+            paper: coverPaper,
+            own: paperFor(brief.papers, coverPaper).thickness,
+            joins: tubeStages.stands,
+          }),
+  };
 }
 
 /** Stages of a tube that is all there is of a box: its bottom, standing up, the gift, its top. */
@@ -132,7 +152,7 @@ interface WholeTube {
   /** The flaps that it stands on. */
   readonly bottom?: BottomFlaps;
   /** What hides those, where anything does. */
-  readonly cover?: BottomCover;
+  readonly cover?: BottomCover | undefined;
   /** The sections of its other ends, beside the tube's own. */
   readonly ends: readonly StyleSection[];
   readonly smaller?: readonly SmallerPair[];

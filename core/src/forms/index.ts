@@ -76,7 +76,6 @@ export {
 } from './tube.ts';
 export { giftTray, openTray, roomOf, smoothTray, withCutouts } from './gift-tray.ts';
 export { trayInside } from './tray-inside.ts';
-export { bottomCover } from './bottom-cover.ts';
 export { depthOf, type Depth } from './depth.ts';
 export { handleWidth } from './handle-width.ts';
 export { lidTray, lidWallTarget } from './lid-tray.ts';

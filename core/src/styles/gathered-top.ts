@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import {
-  bottomCover,
   depthOf,
   gatheredEnd,
   giftTube,
@@ -14,14 +13,13 @@ import {
   type StyleBrief,
 } from '../forms/index.ts';
 import { largest, millimetres, times } from '../length/index.ts';
-import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
-import { howDeep, seamOption, usualSeam, whether } from './options.ts';
+import { coverOption, howDeep, seamOption, usualSeam } from './options.ts';
 
 const options = z.object({
   collar: howDeep({ title: 'Collar', measures: 'from its fold to its edge' }, ['short', 'tall']),
   seam: seamOption,
-  cover: whether('Bottom cover').default(false),
+  cover: coverOption,
 });
 
 /** Half a card lies inside the fold lines of the bottom, and of the collar over the room. */
@@ -44,27 +42,18 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     target: largest(least, times(narrow.target, share)),
     weight: 0.2,
   });
-  const { finished, bottom } = standOnGluedFlaps(brief, tube, {
+  const { finished, bottom, cover } = standOnGluedFlaps(brief, tube, {
     id: 'box',
     name: 'Box',
     top: gatheredEnd(collar.id, floor, tubeStages.top),
     ends,
+    coverPaper: brief.options.cover ? 1 : undefined,
   });
   return tubeAnswer({
     tube,
     finished,
     bottom,
-    ...(brief.options.cover && {
-      cover: bottomCover({
-        under: 'box',
-        flaps: 2,
-        floor,
-        card: tube.card,
-        paper: 1,
-        own: paperFor(brief.papers, 1).thickness,
-        joins: tubeStages.stands,
-      }),
-    }),
+    cover,
     ends: [collar],
     depths: [depthOf('collar', collar.id, { least, most: narrow.target })],
     closes: () => 'gathered',

@@ -62,6 +62,9 @@ export const seamOption = howDeep({ title: 'Seam', measures: 'from its fold to i
   usualSeam,
 ]).default(usualSeam);
 
+/** Whether a plain piece hides the flaps of the bottom. */
+export const coverOption = whether('Bottom cover').default(false);
+
 /** A flap that tucks in: long enough to hold, or as long as is asked. */
 export const usualTuck = 'usual';
 export const tuckOption = howDeep(

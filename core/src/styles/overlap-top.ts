@@ -11,11 +11,12 @@ import {
 } from '../forms/index.ts';
 import { millimetres, times } from '../length/index.ts';
 import { defineStyle } from './define-style.ts';
-import { oneOf, seamOption, usualSeam } from './options.ts';
+import { coverOption, oneOf, seamOption, usualSeam } from './options.ts';
 
 const options = z.object({
   edge: oneOf('Edge of the flaps', ['round', 'pointed', 'straight']),
   seam: seamOption,
+  cover: coverOption,
 });
 
 /** Half a card of the bottom; dust flaps and half a card of the closing flaps at the top. */
@@ -33,17 +34,19 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     }),
     most: deep.least,
   };
-  const { finished, bottom } = standOnGluedFlaps(brief, tube, {
+  const { finished, bottom, cover } = standOnGluedFlaps(brief, tube, {
     id: 'box',
     name: 'Box',
     top: overlappedEnd(flap.id, floor, tubeStages.top, brief.options.edge),
     ends,
+    coverPaper: brief.options.cover ? 1 : undefined,
   });
   // Each of the two reaches past the middle.
   return tubeAnswer({
     tube,
     finished,
     bottom,
+    cover,
     ends: [flap],
     smaller: [{ less: floor.deep, more: flap.id, moreTimes: 2, by: millimetres(1) }],
   });
@@ -54,9 +57,9 @@ export const overlapTop = defineStyle({
   id: 'overlap-top',
   name: 'Overlap-top box',
   about: 'A tube whose front and back close over each other',
-  papers: ['Box'],
+  papers: ['Box', 'Bottom cover'],
   options,
-  usual: { edge: 'round', seam: usualSeam },
+  usual: { edge: 'round', seam: usualSeam, cover: false },
   traits: () => ({ opensFromTop: true, showsGift: false }),
   answer,
 });

@@ -14,7 +14,7 @@ import {
 } from '../forms/index.ts';
 import { largest, millimetres, times } from '../length/index.ts';
 import { defineStyle } from './define-style.ts';
-import { howDeep, oneOf, seamOption, usualSeam } from './options.ts';
+import { coverOption, howDeep, oneOf, seamOption, usualSeam } from './options.ts';
 
 const options = z.object({
   closing: oneOf('Closing', ['ribbon holes', 'fold over']),
@@ -23,6 +23,7 @@ const options = z.object({
     'steep',
   ]),
   seam: seamOption,
+  cover: coverOption,
 });
 
 /** Half a card lies inside the fold lines of the bottom; at the top the sides fold in under the slopes. */
@@ -56,7 +57,7 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     weight: 0.1,
   });
   const folds = brief.options.closing === 'fold over';
-  const { finished, bottom } = standOnGluedFlaps(brief, tube, {
+  const { finished, bottom, cover } = standOnGluedFlaps(brief, tube, {
     id: 'bag',
     name: 'Bag',
     top: pinchedEnd({
@@ -67,11 +68,13 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       begins: tubeStages.top,
     }),
     ends,
+    coverPaper: brief.options.cover ? 1 : undefined,
   });
   return tubeAnswer({
     tube,
     finished,
     bottom,
+    cover,
     depths: [depthOf('gable', gable.id, { least, most: times(narrow.target, 1.6) })],
     ends: [gable, fin, ...(folds ? [over] : [])],
     smaller: folds ? [{ less: over.id, more: fin.id, by: millimetres(1) }] : [],
@@ -87,9 +90,9 @@ export const pinchTop = defineStyle({
   id: 'pinch-top',
   name: 'Pinch-top bag',
   about: 'A bag whose top is pinched flat, its sides folded in',
-  papers: ['Bag'],
+  papers: ['Bag', 'Bottom cover'],
   options,
-  usual: { closing: 'ribbon holes', gable: 'low', seam: usualSeam },
+  usual: { closing: 'ribbon holes', gable: 'low', seam: usualSeam, cover: false },
   traits: () => ({ opensFromTop: true, showsGift: false }),
   answer,
 });

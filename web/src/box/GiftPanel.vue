@@ -43,6 +43,12 @@ const props = defineProps<{ request: PlanRequest }>();
 
 const project = useProject();
 const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan : undefined));
+
+/** Whether a piece of the box is cut from a paper; where there is no plan, any might be. */
+function isPaperUsed(slot: number): boolean {
+  return plan.value?.pieces.some(({ paper }) => paper === slot) ?? true;
+}
+
 /** Which thing of a set is in hand. */
 const chosen = ref(0);
 const at = computed(() => Math.min(chosen.value, setItems(props.request.gift).length - 1));
@@ -238,6 +244,7 @@ function setItem(changed: GiftItem, what: string): void {
       :unit="request.unit"
       :papers="request.papers"
       :uses="styleSummary(request.style.style).papers"
+      :is-used="isPaperUsed"
       :project="project.id"
       @change="(papers, what) => project.changeBox(what, { papers: [...papers] })"
     />

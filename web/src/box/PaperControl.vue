@@ -19,6 +19,8 @@ const props = defineProps<{
   papers: PlanRequest['papers'];
   /** What each of them is for, in the style's words. */
   uses: readonly string[];
+  /** Whether a piece of this box is cut from it. */
+  isUsed: (slot: number) => boolean;
   unit: PlanRequest['unit'];
   project: string;
 }>();
@@ -33,17 +35,20 @@ const anotherSize = 'another size';
 const typing = shallowRef<ReadonlySet<number>>(new Set());
 
 const rows = computed(() =>
-  props.uses.map((label, slot) => {
+  props.uses.flatMap((label, slot) => {
+    if (!props.isUsed(slot)) return [];
     const paper = paperFor(props.papers, slot);
     const mine = kept.placed.find((placed) => placed.paper.id === paper.id)?.paper;
     const now = mine && kept.learned(mine, paper.sheet);
-    return {
-      slot,
-      label,
-      paper,
-      sheets: kept.sheetsFor(paper),
-      now: now && !isSamePaper(paper, now) ? now : undefined,
-    };
+    return [
+      {
+        slot,
+        label,
+        paper,
+        sheets: kept.sheetsFor(paper),
+        now: now && !isSamePaper(paper, now) ? now : undefined,
+      },
+    ];
   }),
 );
 const choices = computed(() =>
