@@ -26,11 +26,15 @@ const words = computed(() => {
 <style scoped>
 .sizes {
   position: absolute;
-  left: 0;
-  right: 0;
-  top: 2px;
+  left: 50%;
+  top: 0;
+  width: max-content;
+  max-width: 100%;
   margin: 0;
-  padding: 0 12px;
+  padding: 2px 12px;
+  transform: translateX(-50%);
+  background: var(--mat);
+  border-radius: var(--radius);
   text-align: center;
   font-size: 13px;
   color: #d3e2dd;
