@@ -47,6 +47,8 @@ const onCard: Readonly<Record<string, (plan: Plan) => number>> = {
     return hole.centre.x - hole.radius - (columns[0] ?? NaN);
   },
   'many-sided seam': seam('cup'),
+  'many-sided lidDepth': down('lid'),
+  'many-sided handleHeight': across('handle'),
   'sleeve seam': seam('sleeve'),
   'drawer seam': seam('sleeve'),
   'overlap-top seam': seam('box'),
