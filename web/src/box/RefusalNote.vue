@@ -4,7 +4,7 @@ import Button from 'primevue/button';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import Worded from '../parts/Worded.vue';
-import { useWaysOut } from './use-ways-out.ts';
+import { useWaysOut } from '../parts/use-ways-out.ts';
 
 /** Why a box can't be made, and what would make it possible. */
 const props = defineProps<{

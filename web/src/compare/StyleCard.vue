@@ -2,6 +2,7 @@
 import {
   cutSizeOf,
   paperFor,
+  requestIn,
   toMillimetres,
   type Compared,
   type Extents,
@@ -12,6 +13,7 @@ import BoxPicture from '../fold/BoxPicture.vue';
 import MeasureText from '../parts/MeasureText.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import Worded from '../parts/Worded.vue';
+import WouldDo from './WouldDo.vue';
 
 /** One kind of box: its pieces on the sheet, the closed box, and what it takes. */
 const props = defineProps<{
@@ -54,6 +56,12 @@ const placed = computed(() => {
         return [{ piece, transform, key: `${id} ${left} ${top}` }];
       }),
   );
+});
+/** What was asked of this kind, and why it can't be. */
+const refused = computed(() => {
+  const { compared, request } = props;
+  if (compared.ok) return undefined;
+  return { request: requestIn(request, compared.choice), problems: compared.problems };
 });
 const figures = computed(() => (props.compared.ok ? props.compared.figures : undefined));
 </script>
@@ -114,6 +122,7 @@ const figures = computed(() => (props.compared.ok ? props.compared.figures : und
           :key="problem.message"
           :text="problem.message"
         />
+        <WouldDo v-if="refused" :request="refused.request" :problems="refused.problems" />
       </span>
     </button>
   </li>
@@ -234,6 +243,8 @@ button:focus-visible {
 }
 
 .why {
+  display: grid;
+  gap: 6px;
   font-size: 13px;
   line-height: 1.4;
   color: var(--ink-soft);

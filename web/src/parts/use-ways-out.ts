@@ -12,9 +12,12 @@ export interface Refused {
 
 /**
  * The ways out of a request that can't be planned, one by one as they are found. One is tried at a time, so that the
- * hand is never kept waiting by them.
+ * hand is never kept waiting by them, and none more when there are enough.
  */
-export function useWaysOut(refused: Readonly<Ref<Refused>>) {
+export function useWaysOut(
+  refused: Readonly<Ref<Refused>>,
+  { enough = Infinity }: { readonly enough?: number } = {},
+) {
   const ways = shallowRef<readonly WayOut[]>([]);
   const isLooking = shallowRef(false);
   let next: ReturnType<typeof setTimeout> | undefined;
@@ -22,8 +25,8 @@ export function useWaysOut(refused: Readonly<Ref<Refused>>) {
   function lookOn(search: ReturnType<typeof findWaysOut>): void {
     const { value, done } = search.next();
     if (value) ways.value = [...ways.value, value];
-    isLooking.value = done !== true;
-    if (done !== true) next = setTimeout(() => lookOn(search), 0);
+    isLooking.value = done !== true && ways.value.length < enough;
+    if (isLooking.value) next = setTimeout(() => lookOn(search), 0);
   }
 
   watch(
