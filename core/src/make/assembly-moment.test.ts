@@ -77,6 +77,12 @@ describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', 
           ({ face, on, holds }) => holds === 'glue' && face.part !== on.part,
         );
         const glued: (readonly [FaceAt, FaceAt])[] = [];
+        /** Flaps over one another are shown as one layer until the box is closed. */
+        const spare = ([, on]: readonly [FaceAt, FaceAt]) => {
+          const part = box.parts.find((each) => each.part.id === on.part);
+          const isFlap = part?.pattern.faces[on.face]?.role === 'flap';
+          return 0.5 + (isFlap ? (3 * thickness(part.piece)) / 1_000_000 : 0);
+        };
         for (const step of inSpace) {
           const scene = assemblyScenes(box, step);
           step.operations.forEach((operation, at) => {
@@ -87,12 +93,12 @@ describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', 
             // What is glued together stays together.
             for (const pair of glued)
               for (const { faces } of [start, end])
-                expect(loosened(faces, closed, pair)).toBeLessThan(0.5);
+                expect(loosened(faces, closed, pair)).toBeLessThan(spare(pair));
             if (operation.kind === 'attach')
               for (const { face, on } of joints)
                 if (face.piece === operation.piece && on.piece === operation.onto) {
                   glued.push([face, on]);
-                  expect(loosened(end.faces, closed, [face, on])).toBeLessThan(0.5);
+                  expect(loosened(end.faces, closed, [face, on])).toBeLessThan(spare([face, on]));
                 }
             // What is told is seen: something moves, and what moves is named.
             if (['glue', 'fold up', 'join', 'attach', 'close'].includes(operation.kind)) {
