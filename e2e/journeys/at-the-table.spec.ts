@@ -39,7 +39,9 @@ test('a gift too large for its sheet is refused with the sheet that would do', a
   await expect(refusal).toContainText('The base needs a piece of 16');
   await expect(refusal).toContainText('a sheet of Dusk is 12 × 12 in.');
   await expect(page.getByRole('region', { name: 'Cut list' })).toHaveClass(/stale/);
-  await refusal.getByRole('button', { name: 'Dusk and Sodium in sheets of 12 × 24 in' }).click();
+  await refusal
+    .getByRole('button', { name: 'Dusk in sheets of 12 × 24 in, Orbits in sheets of A3' })
+    .click();
   await expect(refusal).toHaveCount(0);
   await expect(sizeOf(page, 'base')).toHaveText(/^16 15\/16/);
 });

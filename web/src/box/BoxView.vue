@@ -10,15 +10,12 @@ import QuietButton from '../parts/QuietButton.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import Choice from '../parts/Choice.vue';
-import MadeNote from '../rescue/MadeNote.vue';
 import { useDrafts } from '../stores/drafts.ts';
 import { useProject } from '../stores/project.ts';
 import ConflictBar from './ConflictBar.vue';
-import BasisBar from './BasisBar.vue';
 import CutList from './CutList.vue';
 import CuttingMat from './CuttingMat.vue';
 import GiftPanel from './GiftPanel.vue';
-import RefusalNote from './RefusalNote.vue';
 import NameField from './NameField.vue';
 import { fileName, saveFile } from './save-file.ts';
 import { saveWords } from './save-words.ts';
@@ -56,6 +53,10 @@ function cameFromViewOf(id: string): boolean {
 
 /** Whether the maker is telling what went wrong. */
 const rescues = shallowRef(false);
+/** What is seldom needed comes when it is. */
+const RefusalNote = defineAsyncComponent(() => import('./RefusalNote.vue'));
+const MadeNote = defineAsyncComponent(() => import('../rescue/MadeNote.vue'));
+const BasisBar = defineAsyncComponent(() => import('./BasisBar.vue'));
 const RescueDialog = defineAsyncComponent(() => import('../rescue/RescueDialog.vue'));
 const names = computed(
   () => new Map(project.shown?.plan.pieces.map(({ id, name }) => [id, name]) ?? []),

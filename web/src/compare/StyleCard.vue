@@ -8,12 +8,11 @@ import {
   type Extents,
   type PlanRequest,
 } from '@rangoli/core';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import BoxPicture from '../fold/BoxPicture.vue';
 import MeasureText from '../parts/MeasureText.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import Worded from '../parts/Worded.vue';
-import WouldDo from './WouldDo.vue';
 
 /** One kind of box: its pieces on the sheet, the closed box, and what it takes. */
 const props = defineProps<{
@@ -25,6 +24,8 @@ const props = defineProps<{
   scaleTo: number;
 }>();
 const emit = defineEmits<{ take: [] }>();
+
+const WouldDo = defineAsyncComponent(() => import('./WouldDo.vue'));
 
 const papers = computed(() => [props.request.papers[0]] as const);
 const paper = computed(() => paperFor(props.request.papers, 0));
