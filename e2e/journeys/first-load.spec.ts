@@ -2,8 +2,8 @@ import { expect, test } from '../support/test.ts';
 
 /** What each view may load of script when it is the first one to be opened, in thousands of bytes as they travel. */
 const budgets = [
-  { view: 'the shelf', path: '/', most: 300 },
-  { view: 'a box', path: '/box/ID', most: 300 },
+  { view: 'the shelf', path: '/', most: 310 },
+  { view: 'a box', path: '/box/ID', most: 310 },
   { view: 'Compare', path: '/box/ID/compare', most: 310 },
   { view: 'What fits', path: '/box/ID/limits', most: 330 },
   { view: 'Make', path: '/box/ID/make', most: 340 },
