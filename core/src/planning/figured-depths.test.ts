@@ -114,9 +114,7 @@ describe('a depth that is asked for as a figure', () => {
             const [problem] = result.problems;
             const [, option] = /^style\.options\.(.+)$/.exec(problem?.field ?? '') ?? [];
             if (option === undefined || problem?.nearest === undefined) return;
-            expect(problem.message).toMatch(
-              / on this box; .+ is too (much|little)\.$/,
-            );
+            expect(problem.message).toMatch(/ on this box; .+ is too (much|little)\.$/);
             request = { ...request, style: withOption(request.style, option, problem.nearest) };
             result = planBox(request);
             // The way out leads on: no depth is refused twice.
