@@ -156,7 +156,7 @@ const lines = computed(() =>
     </div>
     <div class="folding">
       <FoldView :plan="plan" :request="request" />
-      <FinishedSizes :plan="plan" :request="request" />
+      <FinishedSizes v-if="!stale" :plan="plan" :request="request" />
     </div>
     <slot />
   </section>
