@@ -120,6 +120,8 @@ test('the steps of every box on the shelf are printed on two sheets at the most'
     await page.goto(`${demo.origin}${address ?? ''}/make`);
     const steps = page.getByRole('navigation', { name: 'Steps' }).getByRole('button');
     await expect(steps).not.toHaveCount(0);
+    // How many boxes there are to be is read after the box itself.
+    await page.waitForLoadState('networkidle');
     const count = await steps.count();
     await page.goto(`${demo.origin}${address ?? ''}/print`);
     await expect(page.getByRole('listitem')).toHaveCount(count);
