@@ -87,13 +87,12 @@ export function bottomCover({
       joins,
       opens: vector(0, 0, -30),
     },
-    stacks: [
-      {
-        face: { part: 'cover', spot: { column: 0.5, row: 0.5 } },
-        on: { part: under, spot: { column: panels.front + 0.5, row: flaps + 0.5 } },
-        side: 'outside',
-        holds: 'glue',
-      },
-    ],
+    // A narrow one lies on hardly any of one flap: it is glued to the whole bottom, and told once.
+    stacks: [panels.front, panels.back, panels.right, panels.left].map((panel) => ({
+      face: { part: 'cover', spot: { column: 0.5, row: 0.5 } },
+      on: { part: under, spot: { column: panel + 0.5, row: flaps + 0.5 } },
+      side: 'outside',
+      holds: panel === panels.front ? 'glue' : 'rest',
+    })),
   };
 }

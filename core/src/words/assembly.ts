@@ -231,8 +231,8 @@ function attachSentences(attach: AttachOperation, nameOf: NameOf, unit: Unit): r
       // What hides the bottom has no parts of its own.
       if (on.faces === 'bottom')
         return [
-          `Adhesive on the ${adhesiveOn} of the ${name}.`,
-          `Press it onto the ${onSide} of the ${faceInWords(on)} of the ${other}, in the middle of the bottom.`,
+          `Adhesive all over the ${adhesiveOn} of the ${name}.`,
+          `Turn the ${other} upside down, and press the ${name} onto its bottom, as far in from every edge.`,
         ];
       const where =
         above === undefined

@@ -162,7 +162,7 @@ export class Gluing {
     const match = (pattern: string) => new RegExp(`^${pattern}$`).exec(sentence)?.slice(1);
     const sideOf = (text: string | undefined): CardSide =>
       text === 'inside' ? 'inside' : 'outside';
-    const adhesive = match('Adhesive on the (inside|outside) of (.+)\\.');
+    const adhesive = match('Adhesive (?:on|all over) the (inside|outside) of (.+)\\.');
     if (adhesive) {
       const [side, what = ''] = adhesive;
       if (this.pending) throw new Error(`What is glued to ${this.pending.what}?`);
@@ -185,7 +185,10 @@ export class Gluing {
       'Press the (inside|outside) of the (.+) onto (?:it|them), edges level; hold it\\.',
     );
     const wall = match(
-      `Press it onto the (inside|outside) of the (.+) of the ([a-z ]+), in the middle(?: of the bottom|, (?:lower edges level|edges level|its lower edge (${figure}) above that of the wall))\\.`,
+      `Press it onto the (inside|outside) of the (.+) of the ([a-z ]+), in the middle, (?:lower edges level|edges level|its lower edge (${figure}) above that of the wall)\\.`,
+    );
+    const bottom = match(
+      'Turn the ([a-z ]+) upside down, and press the .+ onto its bottom, as far in from every edge\\.',
     );
     const here = this.piece;
     const pieceCalled = (name: string) => {
@@ -219,10 +222,11 @@ export class Gluing {
         onPiece: other,
         on: this.faces(`the ${name}`, other),
         onSide: sideOf(side),
-        ...(!sentence.endsWith(' of the bottom.') && {
-          above: above === undefined ? 0 : lengthOf(above),
-        }),
+        above: above === undefined ? 0 : lengthOf(above),
       });
+    } else if (bottom) {
+      const [under = ''] = bottom;
+      this.glued({ onPiece: pieceCalled(under), onSide: 'outside' });
     } else this.tuck(sentence);
   }
 
