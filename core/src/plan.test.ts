@@ -241,6 +241,22 @@ describe('a gift that can’t be boxed', () => {
     expect(refused).toBeGreaterThanOrEqual(casesWanted(15));
   });
 
+  it('is refused only where the least room that will do would not do either', () => {
+    let refused = 0;
+    fc.assert(
+      fc.property(anyRequest, (request) => {
+        if (planBox(request).ok) return;
+        refused++;
+        const { across, deep, high } = request.room;
+        const least = ({ floor }: typeof across) => ({ target: floor, floor });
+        const room = { across: least(across), deep: least(deep), high: least(high) };
+        expect(planBox({ ...request, room }).ok).toBe(false);
+      }),
+      { numRuns: 150 },
+    );
+    expect(refused).toBeGreaterThanOrEqual(casesWanted(15));
+  });
+
   it('is told the nearest height at which a diamond wrap’s corners don’t meet', () => {
     const diamonds = requestsIn(allStyles.filter(({ id }) => id === 'diamond-wrap'));
     let seen = 0;

@@ -19,14 +19,14 @@ import {
   smallest,
   type Length,
 } from '../length/index.ts';
-import { styleSummary, type StyleChoice } from '../styles/index.ts';
+import { optionValue, styleSummary, type StyleChoice } from '../styles/index.ts';
 import { cuttingMeans, scoringMeans, type Kit } from '../tools/index.ts';
 import type { PlanRequest } from '../request/index.ts';
 import type { Plan } from './plan.ts';
 
 /** The figure that is asked for by an option; undefined where it is left to a word. */
 function figureOf(style: StyleChoice, option: string): Length | undefined {
-  const asked = Object.entries<unknown>({ ...style.options }).find(([key]) => key === option)?.[1];
+  const asked = optionValue(style, option);
   return typeof asked === 'number' ? nanometres(asked) : undefined;
 }
 

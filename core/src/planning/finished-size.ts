@@ -20,7 +20,7 @@ import {
 } from '../length/index.ts';
 import { marksWindow } from '../forms/index.ts';
 import { paperFor } from '../paper/index.ts';
-import type { FinishedSize, PlanRequest } from '../request/index.ts';
+import { optionInQuestion, type FinishedSize, type PlanRequest } from '../request/index.ts';
 import { withOption } from '../styles/index.ts';
 import { planBox, type PlanResult } from './plan-box.ts';
 import type { Plan } from './plan.ts';
@@ -105,7 +105,7 @@ export function withFinishedSize(request: PlanRequest): PlanRequest {
 function planWithin(request: PlanRequest): PlanResult {
   const result = planBox(request);
   const [problem] = result.ok ? [] : result.problems;
-  const [, option] = /^style\.options\.(.+)$/.exec(problem?.field ?? '') ?? [];
+  const option = problem && optionInQuestion(problem);
   if (option === undefined || problem?.nearest === undefined) return result;
   return planBox({ ...request, style: withOption(request.style, option, problem.nearest) });
 }

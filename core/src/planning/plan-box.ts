@@ -1,6 +1,6 @@
 import { extentsOf, waysUp, type DirectedRoom, type Gift } from '../gift/index.ts';
-import { half, minus, plus, times, zero } from '../length/index.ts';
-import type { StyleAnswer, StyleFrame } from '../forms/index.ts';
+import { half, minus, plus, smallest, times, zero } from '../length/index.ts';
+import type { StyleAnswer, StyleFrame, StyleSection } from '../forms/index.ts';
 import { readLines, layOut, type SheetUse } from '../make/index.ts';
 import { cutSizeOf, gridPositions } from '../piece/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
@@ -26,9 +26,10 @@ export type PlanResult =
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /**
- * The one way in: a request becomes a plan, or sentences that say which field stands in the way and how
- * to get round it. A gift that may stand any way up is boxed the way in which everything holds, then that
- * takes the fewest sheets, then the least card. What a punch board can't make is made along a ruler. Pure; the request has been parsed by its schema.
+ * The one way in: a request becomes a plan, or sentences that say which field stands in the way and how to get
+ * round it. A gift that may stand any way up is boxed the way in which everything holds, then that takes the fewest
+ * sheets, then the least card. What a punch board can't make is made along a ruler. Pure; the request has been
+ * parsed by its schema.
  */
 export function planBox(request: PlanRequest): PlanResult {
   const result = planWith(request);
@@ -124,8 +125,9 @@ function stand(request: PlanRequest): Stood {
 
 /** Whether no section of a frame may come smaller than in another one of the same kind. */
 function isNoWider(frame: StyleFrame, than: StyleFrame): boolean {
-  const least = new Map(than.sections.map((section) => [section.id, section.least]));
-  return frame.sections.every((section) => section.least >= (least.get(section.id) ?? zero));
+  const leastOf = ({ least, scant }: StyleSection) => smallest(least, scant ?? least);
+  const least = new Map(than.sections.map((section) => [section.id, leastOf(section)]));
+  return frame.sections.every((section) => leastOf(section) >= (least.get(section.id) ?? zero));
 }
 
 function standIn(answer: StyleAnswer, request: PlanRequest): Stood {

@@ -7,5 +7,5 @@ export {
   type PlanRequest,
   type ProjectDocument,
 } from './request.ts';
-export { nameOfField, problemsFrom, type Problem } from './problem.ts';
+export { nameOfField, optionInQuestion, problemsFrom, type Problem } from './problem.ts';
 export { newProject, stockPaper, usualKit, usualRequest } from './first-project.ts';

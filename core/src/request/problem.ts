@@ -22,6 +22,11 @@ export interface Problem {
   readonly needs?: Pick<Sheet, 'width' | 'height'>;
 }
 
+/** The option of a kind of box that a problem is about; undefined where it is about something else. */
+export function optionInQuestion({ field }: Problem): string | undefined {
+  return /^style\.options\.(.+)$/.exec(field)?.[1];
+}
+
 const fieldNames: Readonly<Record<string, string>> = {
   'gift.across': 'The gift’s width',
   'gift.deep': 'The gift’s depth',

@@ -5,6 +5,7 @@ export {
   styleChoiceSchema,
   styleSummary,
   traitsOf,
+  optionValue,
   withOption,
   type StyleChoice,
   type StyleId,

@@ -115,6 +115,11 @@ export function traitsOf(choice: StyleChoice): StyleTraits {
   return styleOf(choice.style).traitsOf(choice.options);
 }
 
+/** What one of the options of a choice is set to; undefined for an option that its style does not have. */
+export function optionValue({ options }: StyleChoice, key: string): unknown {
+  return Object.entries<unknown>({ ...options }).find(([option]) => option === key)?.[1];
+}
+
 /** The same style with one option changed; as it was when the option can't be that. */
 export function withOption(
   choice: StyleChoice,

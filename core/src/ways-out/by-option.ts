@@ -1,13 +1,9 @@
 import { formatWithUnit, type Length } from '../length/index.ts';
-import type { PlanRequest, Problem } from '../request/index.ts';
-import { styleSummary, withOption, type StyleOption } from '../styles/index.ts';
+import { optionInQuestion, type PlanRequest, type Problem } from '../request/index.ts';
+import { optionValue, styleSummary, withOption, type StyleOption } from '../styles/index.ts';
 import type { WayOut } from './way-out.ts';
 
 type Value = string | number | boolean;
-
-function valueOf({ style }: PlanRequest, key: string): unknown {
-  return Object.entries<unknown>({ ...style.options }).find(([option]) => option === key)?.[1];
-}
 
 function way(
   request: PlanRequest,
@@ -21,7 +17,7 @@ function way(
 
 /** Every other value of an option but figures, counts from the nearest on. */
 function otherValues(request: PlanRequest, option: StyleOption): readonly WayOut[] {
-  const now = valueOf(request, option.key);
+  const now = optionValue(request.style, option.key);
   switch (option.kind) {
     case 'switch':
       return [way(request, option, now !== true, now === true ? 'no' : 'yes')];
@@ -45,8 +41,8 @@ function otherValues(request: PlanRequest, option: StyleOption): readonly WayOut
 }
 
 /** The option that a problem is about. */
-function optionOf({ style }: PlanRequest, { field }: Problem): StyleOption | undefined {
-  const [, key] = /^style\.options\.(.+)$/.exec(field) ?? [];
+function optionOf({ style }: PlanRequest, problem: Problem): StyleOption | undefined {
+  const key = optionInQuestion(problem);
   return styleSummary(style.style).options.find((option) => option.key === key);
 }
 

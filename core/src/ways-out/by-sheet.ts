@@ -1,4 +1,12 @@
-import { inches, largest, millimetres, roundUp, smallest, zero } from '../length/index.ts';
+import {
+  inches,
+  largest,
+  millimetres,
+  roundUp,
+  smallest,
+  zero,
+  type Length,
+} from '../length/index.ts';
 import {
   commonSheets,
   largeSheets,
@@ -35,10 +43,8 @@ const sold = [...commonSheets, ...largeSheets].sort((a, b) => area(a) - area(b))
 /** A sheet as large as is needed and a little more, either way round: none that is sold may be so large. */
 function largeEnough({ width, height }: Needs, { unit }: PlanRequest): readonly Sheet[] {
   const step = unit === 'inch' ? inches(0.5) : millimetres(10);
-  const [short, long] = [
-    roundUp(smallest(width, height), step),
-    roundUp(largest(width, height), step),
-  ];
+  const side = (needed: Length) => roundUp(largest(needed, sheetLimits.least), step);
+  const [short, long] = [side(smallest(width, height)), side(largest(width, height))];
   return long <= sheetLimits.most ? [sheetOf(short, long, unit), sheetOf(long, short, unit)] : [];
 }
 

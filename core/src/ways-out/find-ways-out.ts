@@ -1,5 +1,5 @@
 import { planBox, withFinishedSize } from '../planning/index.ts';
-import type { PlanRequest, Problem } from '../request/index.ts';
+import { planRequestSchema, type PlanRequest, type Problem } from '../request/index.ts';
 import { waysByMeasure, waysByRoom, waysByTurning } from './by-gift.ts';
 import { waysByKind } from './by-kind.ts';
 import { waysByItsOption, waysByOption } from './by-option.ts';
@@ -37,6 +37,11 @@ function changed(request: PlanRequest, { part }: WayOut): PlanRequest {
   return withFinishedSize({ ...request, ...part });
 }
 
+/** A change may lead beyond what a request may hold, as to a sheet that is too small: that is no way out. */
+function canBeMade(request: PlanRequest): boolean {
+  return planRequestSchema.safeParse(request).success && planBox(request).ok;
+}
+
 /** Tries each of these ways, and tells which lead out until there are enough. */
 function* tried(
   request: PlanRequest,
@@ -45,7 +50,7 @@ function* tried(
   let found = 0;
   for (const way of ways) {
     if (found === enough) return;
-    const leadsOut = planBox(changed(request, way)).ok;
+    const leadsOut = canBeMade(changed(request, way));
     if (leadsOut) found++;
     yield leadsOut ? way : undefined;
   }

@@ -31,7 +31,7 @@ const isMade = computed(() => props.problems.some(({ field }) => field === 'made
     <p v-if="ways.length > 0" class="would">
       {{ ways.length === 1 ? 'This would do:' : 'Any of these would do:' }}
     </p>
-    <ul v-if="ways.length > 0 || isMade" class="ways" aria-label="What would do">
+    <ul v-if="ways.length > 0 || isMade" class="ways" aria-label="What would do" aria-live="off">
       <li v-if="isMade"><Button size="small" label="Plan it anew" @click="emit('anew')" /></li>
       <li v-for="way in ways" :key="way.said">
         <Button size="small" :outlined="way !== ways[0] || isMade" @click="emit('take', way)"

@@ -16,7 +16,6 @@ import {
 } from '@rangoli/core';
 import { watchDebounced } from '@vueuse/core';
 import { computed, shallowRef } from 'vue';
-import Pick from '../parts/Pick.vue';
 import PickField from '../parts/PickField.vue';
 import Worded from '../parts/Worded.vue';
 import { useToolbox } from '../stores/toolbox.ts';
@@ -120,8 +119,7 @@ watchDebounced(
     <PickField label="Trimmer" :value="kit.trimmer.id" :options="trimmers" @change="setTrimmer" />
     <PickField label="Scoring board" :value="kit.board.id" :options="boards" @change="setBoard" />
     <div v-if="punchBoard" class="wide">
-      <span>Slanting lines</span>
-      <Pick
+      <PickField
         label="Slanting lines"
         :value="chosen?.id ?? byRuler"
         :options="punchBoards"
@@ -150,12 +148,5 @@ watchDebounced(
 
 .tools > .wide {
   grid-column: 1 / -1;
-}
-
-span {
-  display: block;
-  margin-bottom: 2px;
-  font-size: 12px;
-  color: var(--ink-soft);
 }
 </style>
