@@ -2,6 +2,7 @@ import { nanometres } from '../length/index.ts';
 import { looseness } from './marks-cost.ts';
 import { indexProblem, type ProblemIndex } from './marks-index.ts';
 import type { ChainMarks, MarksCost, MarksProblem } from './marks-problem.ts';
+import { meansOf } from './on-mark.ts';
 import { needsTurns, readChain } from './readings.ts';
 
 /** A complete choice: section values in the problem's order, how they are read, what they cost. */
@@ -17,14 +18,15 @@ interface CostSoFar {
   readonly deviation: number;
 }
 
-/** Reads the scores of a choice in which every section is decided, and adds up its cost. */
-export function completeChoice(
-  { lean, tools }: MarksProblem,
-  { chains: indexed, groups, pairs }: ProblemIndex,
-  decided: readonly (number | undefined)[],
-  { apiece, deviation }: CostSoFar,
-): BestMarks {
-  const values = decided.map((value) => nanometres(value ?? 0));
+type Decided = readonly (number | undefined)[];
+
+/** How far the gaps of a choice are out of range in all. */
+function unfitOf(
+  { lean }: MarksProblem,
+  { groups, pairs }: ProblemIndex,
+  values: Decided,
+  apiece: number,
+): number {
   let unfit = apiece;
   for (const group of groups) {
     const fits = group.flatMap((i) => pairs[i]?.fits ?? []);
@@ -38,7 +40,60 @@ export function completeChoice(
       lean,
     );
   }
-  const chains = indexed.map(({ id, sections }) =>
+  return unfit;
+}
+
+/** Scores that are made from neither edge, counted without being read. */
+function offGridOf({ tools }: MarksProblem, { chains }: ProblemIndex, values: Decided): number {
+  let count = 0;
+  for (const { sections } of chains) {
+    let cut = 0;
+    for (const at of sections) cut += values[at] ?? 0;
+    let position = 0;
+    for (let i = 0; i + 1 < sections.length; i++) {
+      position += values[sections[i] ?? 0] ?? 0;
+      const isMade =
+        meansOf(position, tools) !== 'none' ||
+        (tools.edges === 'both' && meansOf(cut - position, tools) !== 'none');
+      if (!isMade) count++;
+    }
+  }
+  return count;
+}
+
+/**
+ * Whether a choice costs more than a known one, as far as that is seen before its scores are read: most choices
+ * that a search completes do.
+ */
+function isSurelyWorse(
+  problem: MarksProblem,
+  index: ProblemIndex,
+  values: Decided,
+  { unfit, deviation, known }: { unfit: number; deviation: number; known: MarksCost },
+): boolean {
+  if (unfit !== known.unfit) return unfit > known.unfit;
+  const offGrid = offGridOf(problem, index, values);
+  if (offGrid !== known.offGrid) return offGrid > known.offGrid;
+  return known.shims + known.turns === 0 && deviation > known.deviation;
+}
+
+/**
+ * Reads the scores of a choice in which every section is decided, and adds up its cost. Undefined for one that is
+ * surely worse than the best that is known.
+ */
+export function completeChoice(
+  problem: MarksProblem,
+  index: ProblemIndex,
+  decided: Decided,
+  { apiece, deviation }: CostSoFar,
+  known?: MarksCost,
+): BestMarks | undefined {
+  const unfit = unfitOf(problem, index, decided, apiece);
+  if (known && isSurelyWorse(problem, index, decided, { unfit, deviation, known }))
+    return undefined;
+  const { tools } = problem;
+  const values = decided.map((value) => nanometres(value ?? 0));
+  const chains = index.chains.map(({ id, sections }) =>
     readChain(
       id,
       sections.map((each) => values[each] ?? nanometres(0)),
@@ -62,7 +117,10 @@ export function completeChoice(
 }
 
 /** A choice whose gaps are all in range, read on the tools of this problem. */
-export function readAgain(problem: MarksProblem, { values, cost }: BestMarks): BestMarks {
+export function readAgain(
+  problem: MarksProblem,
+  { values, cost }: BestMarks,
+): BestMarks | undefined {
   const { deviation } = cost;
   return completeChoice(problem, indexProblem(problem), values, { apiece: 0, deviation });
 }

@@ -16,4 +16,10 @@ export {
 export type { MarksSolution } from './marks-solution.ts';
 export { meansOf, type Grooves } from './on-mark.ts';
 export { readChain } from './readings.ts';
-export { solveMarks, solveMisfits, type Patience } from './solve-marks.ts';
+export {
+  solveInStages,
+  solveMarks,
+  solveMisfits,
+  type MarksInStages,
+  type Patience,
+} from './solve-marks.ts';

@@ -349,11 +349,14 @@ export class MarksSearch {
   }
 
   #complete(apiece: number, deviation: number): void {
-    const complete = completeChoice(this.#problem, this.#index, this.#choice.values, {
-      apiece,
-      deviation,
-    });
-    if (complete.cost.unfit > this.#allowed()) return;
+    const complete = completeChoice(
+      this.#problem,
+      this.#index,
+      this.#choice.values,
+      { apiece, deviation },
+      this.best?.cost,
+    );
+    if (!complete || complete.cost.unfit > this.#allowed()) return;
     if (this.best && compareCosts(complete.cost, this.best.cost) >= 0) return;
     if (!this.best) this.#budget.left = Math.min(this.#budget.left, this.#budget.toImprove);
     this.best = complete;

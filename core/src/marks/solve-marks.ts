@@ -16,8 +16,7 @@ export function solveMarks(
   asked: MarksProblem,
   patience: Patience = 'thorough',
 ): MarksSolution | undefined {
-  const solve = solvers[patience];
-  return solveInParts(asked, (problem) => solve(problem));
+  return solveInParts(inParts(asked), solvers[patience]);
 }
 
 /**
@@ -30,16 +29,28 @@ export function solveMisfits(
   patience: Patience,
 ): MarksSolution | undefined {
   const solve = solvers[patience];
-  return solveInParts(asked, (problem) => partThatHolds(known, problem) ?? solve(problem));
+  return solveInParts(inParts(asked), (problem) => partThatHolds(known, problem) ?? solve(problem));
+}
+
+/** A problem as far as its sheets go, and its parts that bear on nothing else. */
+interface InParts {
+  readonly problem: MarksProblem;
+  readonly parts: readonly MarksProblem[];
+}
+
+/** Undefined where a piece is larger than its sheet at its least. */
+function inParts(asked: MarksProblem): InParts | undefined {
+  const problem = clipToSheets(asked);
+  return problem && { problem, parts: componentsOf(problem) };
 }
 
 /** Pieces that bear on nothing else are solved by themselves; only a sheet can tie them together. */
-function solveInParts(asked: MarksProblem, solve: Solver): MarksSolution | undefined {
-  const problem = clipToSheets(asked);
-  if (!problem) return undefined;
-  const parts = componentsOf(problem);
-  const apart = parts.length === 1 ? undefined : solveAll(parts, solve);
-  if (apart && isOnSheets(problem, apart)) return apart;
+function solveInParts(split: InParts | undefined, solve: Solver): MarksSolution | undefined {
+  if (!split) return undefined;
+  const { problem, parts } = split;
+  const apart = solveAll(parts, solve);
+  // What can't be made by itself can't be made together with more.
+  if (!apart || parts.length === 1 || isOnSheets(problem, apart)) return apart;
   return solveAll([problem], solve);
 }
 
@@ -110,15 +121,67 @@ type Solver = (problem: MarksProblem) => BestMarks | undefined;
  * A lid that goes on is worth looking for by itself: what doesn't hold is left out at once. Where there are too many
  * choices to look at all of them, it is looked for on every second mark too, where there are fewer.
  */
-const solveThoroughly: Solver = (problem) => {
-  const search = searchOver(problem);
-  const { holding, misfit } = budgetsFor(problem);
-  // Where nothing goes over anything, everything holds.
-  if (problem.fits.length === 0) return onThenOff(search, holding, 'best').best;
-  const { best, ranOut } = onThenOff(search, holding, 'best holding');
-  const held = best ?? (ranOut ? onEverySecondMark(problem) : undefined);
-  return held ?? bestMisfit(search, misfit);
-};
+class PartInStages {
+  readonly #problem: MarksProblem;
+  readonly #search: Search;
+  #held: BestMarks | 'nothing' | undefined;
+  #best: BestMarks | 'nothing' | undefined;
+
+  constructor(problem: MarksProblem) {
+    this.#problem = problem;
+    this.#search = searchOver(problem);
+  }
+
+  /** What holds. */
+  held(): BestMarks | undefined {
+    this.#held ??= this.#lookForHolding() ?? 'nothing';
+    return this.#held === 'nothing' ? undefined : this.#held;
+  }
+
+  /** What holds, or else the best of what doesn't. */
+  best(): BestMarks | undefined {
+    this.#best ??= this.held() ?? this.#lookForMisfit() ?? 'nothing';
+    return this.#best === 'nothing' ? undefined : this.#best;
+  }
+
+  #lookForHolding(): BestMarks | undefined {
+    const { holding } = budgetsFor(this.#problem);
+    // Where nothing goes over anything, everything holds.
+    const aim = this.#problem.fits.length === 0 ? 'best' : 'best holding';
+    const { best, ranOut } = onThenOff(this.#search, holding, aim);
+    return best ?? (ranOut && aim !== 'best' ? onEverySecondMark(this.#problem) : undefined);
+  }
+
+  #lookForMisfit(): BestMarks | undefined {
+    if (this.#problem.fits.length === 0) return undefined;
+    return bestMisfit(this.#search, budgetsFor(this.#problem).misfit);
+  }
+}
+
+/** A problem that is solved as far as it is asked for: what doesn't hold is looked for only where it has to do. */
+export interface MarksInStages {
+  /** The best of what holds; undefined where nothing does, or nothing fits the sheets. */
+  readonly held: () => MarksSolution | undefined;
+  /** That, or else the best of what doesn't hold; undefined where nothing fits the sheets. */
+  readonly best: () => MarksSolution | undefined;
+}
+
+/** Solves a problem in stages, none of them twice over. */
+export function solveInStages(asked: MarksProblem): MarksInStages {
+  const split = inParts(asked);
+  const begun = new Map<MarksProblem, PartInStages>();
+  const stagesOf = (part: MarksProblem) => {
+    const stages = begun.get(part) ?? new PartInStages(part);
+    begun.set(part, stages);
+    return stages;
+  };
+  return {
+    held: () => solveInParts(split, (part) => stagesOf(part).held()),
+    best: () => solveInParts(split, (part) => stagesOf(part).best()),
+  };
+}
+
+const solveThoroughly: Solver = (problem) => new PartInStages(problem).best();
 
 /** Anything that holds on every second groove or on every second of the trimmer's marks: finer tools have those too. */
 function onEverySecondMark(problem: MarksProblem): BestMarks | undefined {

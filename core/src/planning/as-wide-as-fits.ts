@@ -1,7 +1,12 @@
 import type { StyleFrame } from '../forms/index.ts';
 import { smallest } from '../length/index.ts';
 import { worstState } from './judge-pairs.ts';
-import { solveFrame, type SolvedFrame, type SolverBrief } from './put-to-solver.ts';
+import {
+  solveFrame,
+  type FrameInStages,
+  type SolvedFrame,
+  type SolverBrief,
+} from './put-to-solver.ts';
 
 /** The frame with flaps, tucks and seams that are as short as they may be at all. */
 export function scantily(frame: StyleFrame): StyleFrame {
@@ -23,17 +28,30 @@ function maySpare({ sections, smaller }: StyleFrame): boolean {
   );
 }
 
+function holding(box: SolvedFrame | undefined): SolvedFrame | undefined {
+  return box && worstState(box) === 'holds' ? box : undefined;
+}
+
 /**
  * Chooses every length of a frame, with flaps, tucks and seams as wide as is good; scant where its sheets leave no
- * room for more, or none for a fit that holds. Undefined where nothing fits its sheets.
+ * room for more, or none for a fit that holds.
  */
-export function solveAsWideAsFits(frame: StyleFrame, brief: SolverBrief): SolvedFrame | undefined {
-  const wide = solveFrame(frame, brief);
-  const state = wide && worstState(wide);
-  if (state === 'holds' || !maySpare(frame)) return wide;
-  const scant = solveFrame(scantily(frame), brief);
-  if (!wide || !scant) return wide ?? scant;
-  const now = worstState(scant);
-  const leansAway = (fit: typeof now) => fit !== 'holds' && fit !== brief.lean;
-  return now === 'holds' || (state && leansAway(state) && !leansAway(now)) ? scant : wide;
+export function solveAsWideAsFits(frame: StyleFrame, brief: SolverBrief): FrameInStages {
+  const inWidth = solveFrame(frame, brief);
+  let scantFrame: FrameInStages | undefined;
+  const inScant = () =>
+    maySpare(frame) ? (scantFrame ??= solveFrame(scantily(frame), brief)) : undefined;
+  return {
+    held: () => holding(inWidth.held()) ?? holding(inScant()?.held()),
+    best: () => {
+      const wide = inWidth.best();
+      const state = wide && worstState(wide);
+      if (state === 'holds') return wide;
+      const scant = inScant()?.best();
+      if (!wide || !scant) return wide ?? scant;
+      const now = worstState(scant);
+      const leansAway = (fit: typeof now) => fit !== 'holds' && fit !== brief.lean;
+      return now === 'holds' || (state && leansAway(state) && !leansAway(now)) ? scant : wide;
+    },
+  };
 }

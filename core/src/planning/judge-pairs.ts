@@ -52,17 +52,22 @@ function choiceFrom(box: SolvedFrame, pair: string, lean: Lean): PairChoice {
   return { lean, ...judge(members), ...size };
 }
 
+/** A box as it is asked for, and how it would be if it leaned to the other side: undefined where it can't. */
+export interface BothLeans {
+  readonly box: SolvedFrame;
+  readonly otherwise: () => SolvedFrame | undefined;
+}
+
 /** How every pair of a box fits, with the nearest choices on either side for those that don't. */
 export function judgePairs(
-  box: SolvedFrame,
+  { box, otherwise }: BothLeans,
   brief: SolverBrief,
 ): { readonly pairs: readonly PlannedPair[]; readonly finerStep?: Length } {
   const holds = worstState(box) === 'holds';
   const boxes = holds
     ? []
     : (['tight', 'loose'] as const).flatMap((lean) => {
-        const leant =
-          lean === brief.lean ? box : solveFrameAgain(box, { ...brief, lean }, 'misfit');
+        const leant = lean === brief.lean ? box : otherwise();
         return leant ? [{ lean, box: leant }] : [];
       });
   const finerStep = holds ? undefined : finerStepThatHolds(box, brief);

@@ -1,13 +1,13 @@
 import { extentsOf, waysUp, type DirectedRoom, type Gift } from '../gift/index.ts';
 import { half, minus, plus, smallest, times, zero } from '../length/index.ts';
-import type { StyleAnswer, StyleFrame, StyleSection } from '../forms/index.ts';
+import type { StyleFrame, StyleSection } from '../forms/index.ts';
 import { readLines, layOut, type SheetUse } from '../make/index.ts';
 import { cutSizeOf, gridPositions } from '../piece/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
 import { solveAsWideAsFits } from './as-wide-as-fits.ts';
 import { frameFor } from './frame-for.ts';
 import { styleSummary } from '../styles/index.ts';
-import { judgePairs, worstState } from './judge-pairs.ts';
+import { judgePairs, worstState, type BothLeans } from './judge-pairs.ts';
 import { boardProblems, kitProblems } from './kit-problems.ts';
 import type { Plan } from './plan.ts';
 import {
@@ -15,6 +15,7 @@ import {
   drawBox,
   solveFrameAgain,
   type DrawnBox,
+  type FrameInStages,
   type MarkedPiece,
   type SolvedFrame,
 } from './put-to-solver.ts';
@@ -52,8 +53,11 @@ function withoutItsPunchBoard(request: PlanRequest): PlanRequest | undefined {
 
 function planWith(request: PlanRequest): PlanResult {
   const made = [...snapMade(request.made, request.kit)];
-  const tried = waysUp(request.gift).map((gift) => stand({ ...request, gift, made }));
-  const standing = tried.flatMap((each) => (each.ok ? [each.standing] : []));
+  const begun = waysUp(request.gift).map((gift) => begin({ ...request, gift, made }));
+  // Where everything holds one way up, what doesn't hold is not looked for in any other.
+  const holding = begun.flatMap((each) => standHolding(each) ?? []);
+  const tried = holding.length > 0 ? [] : begun.map(stand);
+  const standing = [...holding, ...tried.flatMap((each) => (each.ok ? [each.standing] : []))];
   const best = [...standing].sort(byCard)[0];
   if (best) return { ok: true, plan: finish(best) };
   // One way up is enough to say what stands in the way.
@@ -61,10 +65,29 @@ function planWith(request: PlanRequest): PlanResult {
   return { ok: false, problems: first?.problems() ?? [] };
 }
 
+/** A gift one way up, with the frame of its box and its lengths, which are chosen as far as they are asked for. */
+type Begun =
+  | {
+      readonly ok: true;
+      readonly request: PlanRequest;
+      readonly frame: StyleFrame;
+      readonly lengths: FrameInStages;
+    }
+  | { readonly ok: false; readonly request: PlanRequest; readonly problems: readonly Problem[] };
+
+function begin(request: PlanRequest): Begun {
+  const answer = frameFor(request);
+  if (!answer.ok) return { ok: false, request, problems: [answer.refusal] };
+  const { frame } = answer;
+  const lacking = kitProblems(frame, request);
+  if (lacking.length > 0) return { ok: false, request, problems: lacking };
+  return { ok: true, request, frame, lengths: solveAsWideAsFits(frame, request) };
+}
+
 /** A gift one way up, with a box whose every length is chosen. */
 interface Standing {
   readonly request: PlanRequest;
-  readonly box: SolvedFrame;
+  readonly leans: BothLeans;
   readonly sheets: readonly SheetUse[];
 }
 
@@ -77,7 +100,7 @@ const states = ['holds', 'loose', 'tight'] as const;
 
 /** What holds first, then the fewest sheets, then how much of them is used. */
 function byCard(one: Standing, other: Standing): number {
-  const rank = ({ box }: Standing) => states.indexOf(worstState(box));
+  const rank = ({ leans }: Standing) => states.indexOf(worstState(leans.box));
   const sum = ({ sheets }: Standing, of: (use: SheetUse) => number) =>
     sheets.reduce((total, use) => total + of(use), 0);
   const count = (use: SheetUse) => use.sheets;
@@ -90,10 +113,10 @@ function byCard(one: Standing, other: Standing): number {
 }
 
 /** Whether something jams in a box even where it is rather made loose than tight. */
-function isTightAtBest(box: SolvedFrame, request: PlanRequest): boolean {
+function isTightAtBest({ box, otherwise }: BothLeans, { lean }: PlanRequest): boolean {
   if (worstState(box) !== 'tight') return false;
-  if (request.lean === 'loose') return true;
-  const looser = solveFrameAgain(box, { ...request, lean: 'loose' }, 'misfit');
+  if (lean === 'loose') return true;
+  const looser = otherwise();
   return looser === undefined || worstState(looser) === 'tight';
 }
 
@@ -108,18 +131,17 @@ function wishingLess(request: PlanRequest, share: number): PlanRequest {
 }
 
 /** A gift one way up in a box with the room that is wished for, or else with half of it or the least that will do. */
-function stand(request: PlanRequest): Stood {
-  const answer = frameFor(request);
-  const wished = standIn(answer, request);
+function stand(wishing: Begun): Stood {
+  const wished = standIn(wishing);
   if (wished.ok) return wished;
-  const wishingLeast = wishingLess(request, 0);
-  const leastAnswer = frameFor(wishingLeast);
+  const { request } = wishing;
+  const wishingLeast = begin(wishingLess(request, 0));
   // Where it has no more to choose from, there is no more to be found.
-  if (answer.ok && (!leastAnswer.ok || isNoWider(leastAnswer.frame, answer.frame))) return wished;
-  const least = standIn(leastAnswer, wishingLeast);
+  if (wishing.ok && (!wishingLeast.ok || isNoWider(wishingLeast.frame, wishing.frame)))
+    return wished;
+  const least = standIn(wishingLeast);
   if (!least.ok) return wished;
-  const wishingHalf = wishingLess(request, 0.5);
-  const some = standIn(frameFor(wishingHalf), wishingHalf);
+  const some = standIn(begin(wishingLess(request, 0.5)));
   return some.ok ? some : least;
 }
 
@@ -130,35 +152,58 @@ function isNoWider(frame: StyleFrame, than: StyleFrame): boolean {
   return frame.sections.every((section) => leastOf(section) >= (least.get(section.id) ?? zero));
 }
 
-function standIn(answer: StyleAnswer, request: PlanRequest): Stood {
-  const { papers } = request;
-  if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
-  const { frame } = answer;
-  const lacking = kitProblems(frame, request);
-  if (lacking.length > 0) return { ok: false, problems: () => lacking };
-  const box = solveAsWideAsFits(frame, request);
-  if (!box && request.made.length > 0) return { ok: false, problems: () => [beyondRescue] };
-  if (!box) return { ok: false, problems: () => withWayOut(sheetProblems(request, frame)) };
-  // Where a larger lid would go on, it is its sheet that leaves no room for it.
-  if (isTightAtBest(box, request)) {
-    const problems = sheetProblems(request, frame);
-    if (problems.length > 0) return { ok: false, problems: () => problems };
-  }
-  const offBoard = boardProblems(box, request);
-  if (offBoard.length > 0) return { ok: false, problems: () => offBoard };
-  const pieces = frame.pieces.map(({ id, paper, copies }) => ({
+/** A gift one way up in a box with the room that is wished for, where everything holds. */
+function standHolding(begun: Begun): Standing | undefined {
+  const box = begun.ok ? begun.lengths.held() : undefined;
+  if (!box || boardProblems(box, begun.request).length > 0) return undefined;
+  return layOutOnSheets(box, begun.request);
+}
+
+function layOutOnSheets(box: SolvedFrame, request: PlanRequest): Standing {
+  const pieces = box.frame.pieces.map(({ id, paper, copies }) => ({
     id,
     paper,
     copies,
     ...cutSizeIn(box.solution, id),
   }));
-  return { ok: true, standing: { request, box, sheets: layOut(pieces, papers) } };
+  return { request, leans: bothLeans(box, request), sheets: layOut(pieces, request.papers) };
 }
 
-function finish({ request, box, sheets }: Standing): Plan {
+/** The other lean is worked out once, and only where it is asked for. */
+function bothLeans(box: SolvedFrame, request: PlanRequest): BothLeans {
+  const lean = request.lean === 'tight' ? 'loose' : 'tight';
+  let leant: { readonly box: SolvedFrame | undefined } | undefined;
+  return {
+    box,
+    otherwise: () => {
+      leant ??= { box: solveFrameAgain(box, { ...request, lean }, 'misfit') };
+      return leant.box;
+    },
+  };
+}
+
+function standIn(begun: Begun): Stood {
+  if (!begun.ok) return { ok: false, problems: () => begun.problems };
+  const { request, frame, lengths } = begun;
+  const box = lengths.best();
+  if (!box && request.made.length > 0) return { ok: false, problems: () => [beyondRescue] };
+  if (!box) return { ok: false, problems: () => withWayOut(sheetProblems(request, frame)) };
+  const standing = layOutOnSheets(box, request);
+  // Where a larger lid would go on, it is its sheet that leaves no room for it.
+  if (isTightAtBest(standing.leans, request)) {
+    const problems = sheetProblems(request, frame);
+    if (problems.length > 0) return { ok: false, problems: () => problems };
+  }
+  const offBoard = boardProblems(box, request);
+  if (offBoard.length > 0) return { ok: false, problems: () => offBoard };
+  return { ok: true, standing };
+}
+
+function finish({ request, leans, sheets }: Standing): Plan {
+  const { box } = leans;
   const drawn = drawBox(box, request.kit);
   const marks = drawn.pieces.map((marked) => readingsOf(marked, request.kit));
-  const { pairs, finerStep } = judgePairs(box, request);
+  const { pairs, finerStep } = judgePairs(leans, request);
   return {
     version: 1,
     style: request.style,

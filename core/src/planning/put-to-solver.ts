@@ -1,7 +1,7 @@
 import { slackBeyond } from '../gaps/index.ts';
 import {
   meansOf,
-  solveMarks,
+  solveInStages,
   solveMisfits,
   type Chain,
   type ChainMarks,
@@ -250,10 +250,22 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): DrawnBox {
   };
 }
 
-/** Chooses every length of a frame; undefined where nothing fits its sheets. */
-export function solveFrame(frame: StyleFrame, brief: SolverBrief): SolvedFrame | undefined {
+/** A frame whose lengths are chosen as far as they are asked for. */
+export interface FrameInStages {
+  /** Chosen so that everything holds; undefined where that can't be. */
+  readonly held: () => SolvedFrame | undefined;
+  /** That, or else as near to it as can be; undefined where nothing fits its sheets. */
+  readonly best: () => SolvedFrame | undefined;
+}
+
+/** Chooses every length of a frame. */
+export function solveFrame(frame: StyleFrame, brief: SolverBrief): FrameInStages {
   const problem = problemOf(frame, brief);
-  return withFits(frame, problem, solveMarks(problem));
+  const { held, best } = solveInStages(problem);
+  return {
+    held: () => withFits(frame, problem, held()),
+    best: () => withFits(frame, problem, best()),
+  };
 }
 
 /** Chooses again what doesn't hold in a solved frame, for finer tools or the other lean. */
