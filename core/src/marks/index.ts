@@ -17,9 +17,9 @@ export type { MarksSolution } from './marks-solution.ts';
 export { meansOf, type Grooves } from './on-mark.ts';
 export { readChain } from './readings.ts';
 export {
-  solveInStages,
   solveMarks,
   solveMisfits,
+  StagedSolver,
   type MarksInStages,
   type Patience,
 } from './solve-marks.ts';

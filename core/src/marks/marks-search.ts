@@ -108,6 +108,7 @@ export class MarksSearch {
   }
 
   #beyond(): number {
+    if (this.#most < Infinity) return 0;
     return this.#offGrooves ? lastResort.offGrooves : lastResort.onGrooves;
   }
 

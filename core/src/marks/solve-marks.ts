@@ -90,8 +90,8 @@ interface Budgets {
 }
 
 const toTheEnd: Budgets = {
-  holding: { toFind: 1500, toImprove: 1500 },
-  misfit: { toFind: 1200, toImprove: 1200 },
+  holding: { toFind: 1500, toImprove: 500 },
+  misfit: { toFind: 200, toImprove: 200 },
 };
 
 /** The more sections, the longer a look at one choice takes. */
@@ -166,19 +166,28 @@ export interface MarksInStages {
   readonly best: () => MarksSolution | undefined;
 }
 
-/** Solves a problem in stages, none of them twice over. */
-export function solveInStages(asked: MarksProblem): MarksInStages {
-  const split = inParts(asked);
-  const begun = new Map<MarksProblem, PartInStages>();
-  const stagesOf = (part: MarksProblem) => {
-    const stages = begun.get(part) ?? new PartInStages(part);
-    begun.set(part, stages);
+/**
+ * Solves problems of one frame in stages, nothing twice over: what two of them have in common, as a box with wide
+ * flaps and one with scant ones, is solved once.
+ */
+export class StagedSolver {
+  readonly #begun = new Map<string, PartInStages>();
+
+  solve(asked: MarksProblem): MarksInStages {
+    const split = inParts(asked);
+    return {
+      held: () => solveInParts(split, (part) => this.#stagesOf(part).held()),
+      best: () => solveInParts(split, (part) => this.#stagesOf(part).best()),
+    };
+  }
+
+  /** What a frame leaves to choose is told by the ranges of its sections. */
+  #stagesOf(part: MarksProblem): PartInStages {
+    const key = JSON.stringify([part.sections, part.smaller]);
+    const stages = this.#begun.get(key) ?? new PartInStages(part);
+    this.#begun.set(key, stages);
     return stages;
-  };
-  return {
-    held: () => solveInParts(split, (part) => stagesOf(part).held()),
-    best: () => solveInParts(split, (part) => stagesOf(part).best()),
-  };
+  }
 }
 
 const solveThoroughly: Solver = (problem) => new PartInStages(problem).best();

@@ -1,5 +1,6 @@
 import type { StyleFrame } from '../forms/index.ts';
 import { smallest } from '../length/index.ts';
+import { StagedSolver } from '../marks/index.ts';
 import { worstState } from './judge-pairs.ts';
 import {
   solveFrame,
@@ -37,10 +38,11 @@ function holding(box: SolvedFrame | undefined): SolvedFrame | undefined {
  * room for more, or none for a fit that holds.
  */
 export function solveAsWideAsFits(frame: StyleFrame, brief: SolverBrief): FrameInStages {
-  const inWidth = solveFrame(frame, brief);
+  const solver = new StagedSolver();
+  const inWidth = solveFrame(frame, brief, solver);
   let scantFrame: FrameInStages | undefined;
   const inScant = () =>
-    maySpare(frame) ? (scantFrame ??= solveFrame(scantily(frame), brief)) : undefined;
+    maySpare(frame) ? (scantFrame ??= solveFrame(scantily(frame), brief, solver)) : undefined;
   return {
     held: () => holding(inWidth.held()) ?? holding(inScant()?.held()),
     best: () => {

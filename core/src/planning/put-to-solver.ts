@@ -1,8 +1,8 @@
 import { slackBeyond } from '../gaps/index.ts';
 import {
   meansOf,
-  solveInStages,
   solveMisfits,
+  type StagedSolver,
   type Chain,
   type ChainMarks,
   type Lean,
@@ -259,9 +259,13 @@ export interface FrameInStages {
 }
 
 /** Chooses every length of a frame. */
-export function solveFrame(frame: StyleFrame, brief: SolverBrief): FrameInStages {
+export function solveFrame(
+  frame: StyleFrame,
+  brief: SolverBrief,
+  solver: StagedSolver,
+): FrameInStages {
   const problem = problemOf(frame, brief);
-  const { held, best } = solveInStages(problem);
+  const { held, best } = solver.solve(problem);
   return {
     held: () => withFits(frame, problem, held()),
     best: () => withFits(frame, problem, best()),
