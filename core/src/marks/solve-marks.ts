@@ -90,8 +90,8 @@ interface Budgets {
 }
 
 const toTheEnd: Budgets = {
-  holding: { toFind: 1500, toImprove: 500 },
-  misfit: { toFind: 200, toImprove: 200 },
+  holding: { toFind: 1500, toImprove: 1500 },
+  misfit: { toFind: 300, toImprove: 300 },
 };
 
 /** The more sections, the longer a look at one choice takes. */
