@@ -64,6 +64,7 @@ const onCard: Readonly<Record<string, (plan: Plan) => number>> = {
     return rows[rows.length - 5] ?? NaN;
   },
   'basket handleHeight': across('handle'),
+  'basket seam': seam('tube'),
 };
 
 const onTableTop = { name: 'A metre', width: nanometres(1e9), height: nanometres(1e9) };
