@@ -34,7 +34,7 @@ export interface Fit {
   readonly group: string;
   readonly outer: string;
   readonly inner: string;
-  /** How many of the inner stand side by side in the outer. */
+  /** How many of the inner stand side by side in the outer; √2 for the marks of a sheet that lies on its corner. */
   readonly innerTimes: number;
   readonly layers: Length;
   readonly gap: Tolerance;

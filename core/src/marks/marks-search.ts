@@ -55,6 +55,15 @@ export interface SearchBudget {
 }
 
 /**
+ * How finely two lattices can be apart. A sheet on its corner stands so many times √2 of its marks wide: with a
+ * straight piece it has no marks in common, and together they come as near to anything as there is.
+ */
+function stepBetween(outer: number, inner: number): number {
+  if (Number.isInteger(inner)) return greatestCommonDivisor(outer, inner);
+  return outer === 0 ? inner : 1;
+}
+
+/**
  * Depth-first search over the sections of one problem, best candidates first, cut off as soon as what is
  * already decided costs as much as the best complete choice. Every candidate inside the sections' ranges
  * is either tried or surely worse, so the result is exact, unless the budget runs out first: that takes
@@ -244,7 +253,7 @@ export class MarksSearch {
     const outer = this.#choice.latticeOf(pair.outerAt);
     const one = this.#choice.latticeOf(pair.innerAt);
     const inner = { residue: pair.innerTimes * one.residue, step: pair.innerTimes * one.step };
-    const step = greatestCommonDivisor(outer.step, inner.step);
+    const step = stepBetween(outer.step, inner.step);
     const apart = outer.residue - inner.residue;
     const residue = step === 0 ? apart : ((apart % step) + step) % step;
     const reach = this.#choice.reachOf(pair);

@@ -30,7 +30,7 @@ export function together(parts: readonly SolvedPart[]): MarksSolution {
     cost = addCosts(cost, best.cost);
     const valueOf = (id: string) => sections.get(id) ?? 0;
     for (const { id, outer, inner, innerTimes, layers } of problem.fits)
-      gaps.set(id, nanometres(valueOf(outer) - innerTimes * valueOf(inner) - layers));
+      gaps.set(id, nanometres(Math.round(valueOf(outer) - innerTimes * valueOf(inner) - layers)));
   }
   return { sections, chains, cost, gaps, parts };
 }

@@ -281,7 +281,7 @@ describe('what is made already', () => {
         }
         for (const { id, outer, inner, innerTimes, layers } of problem.fits)
           expect(solution.gaps.get(id)).toBe(
-            (values.get(outer) ?? 0) - innerTimes * (values.get(inner) ?? 0) - layers,
+            Math.round((values.get(outer) ?? 0) - innerTimes * (values.get(inner) ?? 0) - layers),
           );
       }),
       { numRuns: 300 },

@@ -63,6 +63,12 @@ const onCard: Readonly<Record<string, (plan: Plan) => number>> = {
     const { rows } = gridOf(plan, 'box');
     return rows[rows.length - 5] ?? NaN;
   },
+  'diamond-wrap lid': (plan) => {
+    const { columns } = gridOf(plan, 'lid');
+    return plan.style.style === 'diamond-wrap' && plan.style.options.lidForm === 'tray'
+      ? (columns[0] ?? NaN)
+      : (columns[1] ?? NaN) / Math.SQRT2;
+  },
   'basket handleHeight': across('handle'),
   'basket seam': seam('tube'),
 };

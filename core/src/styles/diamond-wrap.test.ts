@@ -26,9 +26,27 @@ describe('a diamond wrap', () => {
       expect(Math.abs(at(columns, 1) / Math.SQRT2 - high)).toBeLessThan(2 * card);
       expect(plan.pieces).toHaveLength(options.lid === 'none' ? 1 : 2);
       // Its folded corners don't meet under the floor, and no lid stands beyond the base.
-      const wallOf = (piece: string) => at(grid(piece).columns, 1) / Math.SQRT2;
+      const isTray = options.lidForm === 'tray';
+      const wallOf = (piece: string) =>
+        piece === 'lid' && isTray
+          ? at(grid(piece).columns, 0)
+          : at(grid(piece).columns, 1) / Math.SQRT2;
       expect(wallOf('base')).toBeLessThanOrEqual(Math.max(...marks) + 2);
-      if (options.lid !== 'none') expect(wallOf('lid')).toBeLessThanOrEqual(wallOf('base'));
+      if (options.lid === 'none') return;
+      expect(wallOf('lid')).toBeLessThanOrEqual(wallOf('base') + 1);
+      if (!isTray) return;
+      // By a ruler: a plain lid is as much wider than the base as its cards and its gap, tabs on two walls.
+      const lidCard = cardOf(box, 'lid');
+      const [pair] = plan.pairs;
+      for (const [direction, side, tabs] of [
+        ['across', at(grid('lid').columns, 1), 0],
+        ['deep', at(grid('lid').rows, 1), 2],
+      ] as const) {
+        const mark = at(columns, direction === 'across' ? 2 : 0) * Math.SQRT2;
+        const gap = side - mark - card - lidCard - tabs * lidCard;
+        const told = pair?.fits.find((fit) => fit.direction === direction)?.gap;
+        expect(Math.abs(gap - (told ?? NaN))).toBeLessThan(2);
+      }
     });
   });
 

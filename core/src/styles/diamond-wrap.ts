@@ -1,15 +1,18 @@
 import { z } from 'zod';
 import { wallFor } from '../gaps/index.ts';
-import type { Section } from '../marks/index.ts';
-import { vector } from '../fold/index.ts';
+import type { Section, SmallerPair } from '../marks/index.ts';
+import { vector, type Part, type Stack } from '../fold/index.ts';
 import {
   diamondInside,
   diamondLayers,
   diamondPart,
   diamondStacks,
   diamondTemplate,
+  evenLayers,
   floorSections,
+  footprint,
   leastWall,
+  lidTray,
   lidWallTarget,
   markFor,
   depthWindow,
@@ -19,8 +22,11 @@ import {
   slant,
   type Diamond,
   type FloorSections,
+  type PieceTemplate,
+  type SizeOf,
   type StyleAnswer,
   type StyleBrief,
+  type StyleDepth,
   type StyleFit,
 } from '../forms/index.ts';
 import {
@@ -39,7 +45,7 @@ import {
 import { paperFor } from '../paper/index.ts';
 import type { Kit } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
-import { howDeep } from './options.ts';
+import { howDeep, oneOf } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
 const stages = { gift: 3, lid: 4 } as const;
@@ -50,7 +56,9 @@ const options = z.object({
     'shallow',
     'full',
   ]),
+  lidForm: oneOf('Lid folded as', ['diamond', 'tray']).default('diamond'),
 });
+type Brief = StyleBrief<z.infer<typeof options>>;
 
 /** The mark that makes a floor of this length, and the band that makes a wall. */
 const floorMark = (length: Length) => nanometres(Math.ceil(length / slant));
@@ -70,7 +78,105 @@ function marksOf(floor: FloorSections, { diagonalBoard }: Kit): readonly Section
   });
 }
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** A lid over the base, whichever way it is folded. */
+interface Lid {
+  readonly sections: readonly Section[];
+  readonly template: PieceTemplate;
+  readonly fits: readonly StyleFit[];
+  readonly smaller: readonly SmallerPair[];
+  readonly depth: StyleDepth;
+  readonly part: (size: SizeOf, top: number) => Part;
+  readonly stacks: (size: SizeOf) => readonly Stack[];
+}
+
+/** The base that a lid goes over, in true lengths; its marks are by √2 shorter or longer. */
+interface Under {
+  readonly base: Diamond;
+  readonly floor: FloorSections;
+  readonly wall: Section;
+  readonly card: Length;
+}
+
+/** How far the lid is to come down. */
+function lidDepthOf({ options: { lid } }: Brief, wall: Section): Length {
+  return lidWallTarget(wall.target, lid === 'none' ? 'shallow' : lid);
+}
+
+function diamondLid(brief: Brief, { base, floor, wall, card }: Under): Lid {
+  const { thickness: own, gaps } = paperFor(brief.papers, 1);
+  const between = diamondLayers(base, own);
+  const layers = {
+    across: plus(between.across, card, own),
+    deep: plus(between.deep, card, own),
+  };
+  const lidFloor = sectionsOver(brief, 'lid', { inner: floor, layers, gap: gaps.lid });
+  const depth = lidDepthOf(brief, wall);
+  const lidWall: Section = {
+    ...section(brief, 'lid band', { least: depth, target: depth, weight: 0.25 }),
+    least: largest(leastWall, minus(depth, depthWindow)),
+  };
+  const lid: Diamond = {
+    ...base,
+    id: 'lid',
+    name: 'Lid',
+    paper: 1,
+    floorRole: 'lid',
+    first: lidFloor.deep,
+    second: lidFloor.across,
+    band: lidWall.id,
+  };
+  return {
+    sections: [markFor(lidWall, bandMark), ...marksOf(lidFloor, brief.kit)],
+    template: diamondTemplate(lid, (slot) => paperFor(brief.papers, slot).thickness),
+    fits: footprint.map((direction) => ({
+      kind: 'lid',
+      outer: 'lid',
+      inner: 'base',
+      direction,
+      outerSection: lidFloor[direction],
+      innerSection: floor[direction],
+      layers: layers[direction],
+      gap: gaps.lid,
+      opens: slant,
+    })),
+    smaller: [{ less: lidWall.id, more: wall.id, by: zero }],
+    depth: {
+      option: 'lid',
+      least: leastWall,
+      most: largest(leastWall, wall.target),
+      comes: (size) => nanometres(Math.round(size(lidWall.id) / slant)),
+      sets: { section: lidWall.id, to: bandMark },
+    },
+    part: (size, top) =>
+      diamondPart(lid, size, {
+        at: vector(0, 0, top + toMillimetres(own) / 2),
+        joins: stages.lid,
+        opens: vector(0, 0, 2 * top),
+      }),
+    stacks: (size) => diamondStacks(lid, size),
+  };
+}
+
+/** A plain tray upside down: it is scored straight, over a base that stands √2 times its marks wide. */
+function trayLid(brief: Brief, { floor, wall, card }: Under): Lid {
+  const lid = lidTray(
+    brief,
+    { id: 'lid', name: 'Lid', paper: 1, tabsOn: 'sides', tabsLie: 'inside' },
+    { piece: 'base', floor, wall, card, outside: evenLayers(zero) },
+    lidDepthOf(brief, wall),
+  );
+  return {
+    sections: lid.sections,
+    template: lid.template,
+    fits: lid.fits.map((fit) => ({ ...fit, innerTimes: slant })),
+    smaller: [{ less: lid.wall.id, more: wall.id, moreTimes: 1 / slant, by: zero }],
+    depth: lid.depth('lid'),
+    part: (size, top) => lid.part(size, { top, joins: stages.lid }),
+    stacks: () => lid.stacks,
+  };
+}
+
+function answer(brief: Brief): StyleAnswer {
   const cardOf = (slot: number) => paperFor(brief.papers, slot).thickness;
   const card = cardOf(0);
   const { across, deep, high } = brief.inside;
@@ -128,67 +234,24 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
       },
     };
   }
-  const lidCard = cardOf(1);
-  const isLidded = brief.options.lid !== 'none';
-  const between = diamondLayers({ wide }, lidCard);
-  const layers = {
-    across: plus(between.across, card, lidCard),
-    deep: plus(between.deep, card, lidCard),
-  };
-  const gap = paperFor(brief.papers, 1).gaps.lid;
-  const lidFloor = sectionsOver(brief, 'lid', { inner: floor, layers, gap });
-  const asked = brief.options.lid;
-  const lidDepth = lidWallTarget(wall.target, asked === 'none' ? 'shallow' : asked);
-  const lidWall: Section = {
-    ...section(brief, 'lid band', { least: lidDepth, target: lidDepth, weight: 0.25 }),
-    least: largest(leastWall, minus(lidDepth, depthWindow)),
-  };
-  const lid: Diamond = {
-    ...base,
-    id: 'lid',
-    name: 'Lid',
-    paper: 1,
-    floorRole: 'lid',
-    first: lidFloor.deep,
-    second: lidFloor.across,
-    band: lidWall.id,
-  };
-  const fits = (['across', 'deep'] as const).map((direction): StyleFit => ({
-    kind: 'lid',
-    outer: 'lid',
-    inner: 'base',
-    direction,
-    outerSection: lidFloor[direction],
-    innerSection: floor[direction],
-    layers: layers[direction],
-    gap,
-    opens: slant,
-  }));
+  const under = { base, floor, wall, card };
+  const lid =
+    brief.options.lid === 'none'
+      ? undefined
+      : brief.options.lidForm === 'tray'
+        ? trayLid(brief, under)
+        : diamondLid(brief, under);
   return {
     ok: true,
     frame: {
-      sections: [
-        markFor(wall, bandMark),
-        ...marksOf(floor, brief.kit),
-        ...(isLidded ? [markFor(lidWall, bandMark), ...marksOf(lidFloor, brief.kit)] : []),
-      ],
-      pieces: [diamondTemplate(base, cardOf), ...(isLidded ? [diamondTemplate(lid, cardOf)] : [])],
-      fits: isLidded ? fits : [],
-      depths: isLidded
-        ? [
-            {
-              option: 'lid',
-              least: leastWall,
-              most: largest(leastWall, wall.target),
-              comes: (size) => nanometres(Math.round(size(lidWall.id) / slant)),
-              sets: { section: lidWall.id, to: bandMark },
-            },
-          ]
-        : [],
+      sections: [markFor(wall, bandMark), ...marksOf(floor, brief.kit), ...(lid?.sections ?? [])],
+      pieces: [diamondTemplate(base, cardOf), ...(lid ? [lid.template] : [])],
+      fits: lid?.fits ?? [],
+      depths: lid ? [lid.depth] : [],
       smaller: [
         // The folded corners meet where a wall is as high as its floor is long: in marks, a band of two of them.
         { less: wall.id, more: wide ? floor.across : floor.deep, moreTimes: 2, by: zero },
-        ...(isLidded ? [{ less: lidWall.id, more: wall.id, by: zero }] : []),
+        ...(lid?.smaller ?? []),
       ],
       settle: (size) => {
         const inside = diamondInside(base, size, card);
@@ -198,17 +261,9 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
           assembly: {
             parts: [
               diamondPart(base, size, { at: vector(0, 0, -toMillimetres(card) / 2), joins: 0 }),
-              ...(isLidded
-                ? [
-                    diamondPart(lid, size, {
-                      at: vector(0, 0, top + toMillimetres(lidCard) / 2),
-                      joins: stages.lid,
-                      opens: vector(0, 0, 2 * top),
-                    }),
-                  ]
-                : []),
+              ...(lid ? [lid.part(size, top)] : []),
             ],
-            stacks: [...diamondStacks(base, size), ...(isLidded ? diamondStacks(lid, size) : [])],
+            stacks: [...diamondStacks(base, size), ...(lid?.stacks(size) ?? [])],
             cavity: roomOf(inside),
             giftEnters: stages.gift,
           },
@@ -226,7 +281,7 @@ export const diamondWrap = defineStyle({
   papers: ['Base', 'Lid'],
   options,
   punchBoard: 'diagonal',
-  usual: { lid: 'shallow' },
+  usual: { lid: 'shallow', lidForm: 'diamond' },
   traits: ({ lid }) => ({ opensFromTop: true, showsGift: lid === 'none' }),
   answer,
 });

@@ -38,7 +38,7 @@ export const anyProblem: fc.Arbitrary<MarksProblem> = fc
     pair: fc.option(fc.constantFrom<Pair[]>(['a', 'b'], ['b', 'c'], ['c', 'a']), {
       nil: undefined,
     }),
-    times: fc.integer({ min: 1, max: 2 }),
+    times: fc.constantFrom(1, 2, Math.SQRT2),
     layers: wholeLength(0, 3),
     slack: wholeLength(0, 2),
     gap: fc.tuple(fc.nat(3), fc.nat(3), fc.nat(3)),
