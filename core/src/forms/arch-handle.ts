@@ -19,9 +19,6 @@ import { handleWidth } from './handle-width.ts';
 import { apothemOf, sideTangent, type ManySided } from './many-sided.ts';
 import { marksWindow, section } from './sections.ts';
 
-/** What is folded or put together when, counted over the whole box. */
-const stages = { bends: 3, joins: 4 } as const;
-
 /** A handle over a cup, with how it meets the cup. */
 export interface ArchHandle {
   readonly sections: readonly Section[];
@@ -46,11 +43,14 @@ export function archHandle(
     side,
     wall,
     paper,
+    stages,
   }: {
     readonly cup: ManySided;
     readonly side: Section;
     readonly wall: Section;
     readonly paper: number;
+    /** When it is bent and when it joins the cup, counted over the whole box. */
+    readonly stages: { readonly bends: number; readonly joins: number };
   },
 ): ArchHandle {
   const { sides } = cup;

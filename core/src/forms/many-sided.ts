@@ -1,4 +1,4 @@
-import type { Section } from '../marks/index.ts';
+import type { Section, SmallerPair } from '../marks/index.ts';
 import {
   vector,
   type Cavity,
@@ -20,16 +20,22 @@ import {
   type Length,
 } from '../length/index.ts';
 import type { Cutout, Spot, Taper } from '../piece/index.ts';
-import type { PieceTemplate, SizeOf } from './brief.ts';
+import type { PieceTemplate, SizeOf, StyleBrief } from './brief.ts';
 import { columnScore, columnSlit, drawGrid, rowScore, valley } from './draw-grid.ts';
 import { lies } from './placing.ts';
+import { section } from './sections.ts';
 import { flapTaper } from './tube.ts';
 
-/** What is folded or put together when, counted over the whole box. */
+/** What is folded or put together when, counted over the whole box; tabs that overlap are folded one by one. */
 const stages = { round: 0, tabs: 1 } as const;
 
-/** Panels round a regular floor: a strip of panels and a seam with a tab under each, and a plate on the tabs. */
+/** What closes a ring of panels: a plate on its tabs, or the tabs themselves, each over the one before. */
+export const ringFloors = ['plate', 'overlapping tabs'] as const;
+export type RingFloor = (typeof ringFloors)[number];
+
+/** Panels round a regular floor: a strip of panels and a seam, with a tab under each. */
 export interface ManySided {
+  readonly floor: RingFloor;
   readonly id: string;
   readonly name: string;
   readonly paper: number;
@@ -94,9 +100,18 @@ export function plateSize(shape: Pick<ManySided, 'sides'>, side: Length, card: L
   };
 }
 
+/** How far each flank of a tab leans in at its end. */
+function tabInset({ sides, floor }: ManySided, long: Length, width: Length, card: Length): Length {
+  if (floor === 'plate')
+    return smallest(plus(times(long, sideTangent(sides)), card), times(width, 0.45));
+  // A tab over the others may be as wide as its panel, where the walls beside it don't lean over it.
+  const leansIn = -Math.tan(Math.PI / 2 - 2 * halfAngle(sides));
+  return plus(times(long, Math.max(0, leansIn)), card);
+}
+
 /** The strip of panels as a piece to be cut. */
 export function panelStrip(shape: ManySided, card: Length): PieceTemplate {
-  const { sides, side, wall, tab, seam } = shape;
+  const { sides, side, wall, tab, seam, floor } = shape;
   const panels = Array.from({ length: sides }, (_, i) => i);
   const across = [...panels.map(() => side), seam];
   return {
@@ -108,8 +123,7 @@ export function panelStrip(shape: ManySided, card: Length): PieceTemplate {
     down: [wall, tab],
     draw: (size) => {
       const width = size(side);
-      const tan = sideTangent(sides);
-      const inset = smallest(plus(times(size(tab), tan), card), times(width, 0.45));
+      const inset = tabInset(shape, size(tab), width, card);
       return drawGrid({
         columns: across.map(size),
         rows: [size(wall), size(tab)],
@@ -119,7 +133,14 @@ export function panelStrip(shape: ManySided, card: Length): PieceTemplate {
             columnScore(i + 1, 0, 1, valley(360 / sides, stages.round)),
           ),
           ...Array.from({ length: sides - 1 }, (_, i) => columnSlit(i + 1, 1, 2)),
-          ...panels.map((panel) => rowScore(1, panel, panel + 1, valley(90, stages.tabs))),
+          ...panels.map((panel) =>
+            rowScore(
+              1,
+              panel,
+              panel + 1,
+              valley(90, stages.tabs + (floor === 'plate' ? 0 : panel)),
+            ),
+          ),
         ],
         tapers: [
           ...panels.map((panel): Taper => ({
@@ -277,6 +298,46 @@ export function manySidedStacks(
       holds: 'glue',
     })),
   ];
+}
+
+/** The seam behind the first panel, and each tab over the one before. */
+export function overlappingStacks({ id, sides }: ManySided): readonly Stack[] {
+  const others = Array.from({ length: sides - 1 }, (_, i) => i + 1);
+  return [
+    lies(id, { face: [sides + 0.3, 0.5], on: [0.5, 0.5], side: 'inside' }),
+    ...others.map((panel) =>
+      lies(id, { face: [panel + 0.5, 1.5], on: [panel - 0.5, 1.5], side: 'outside' }),
+    ),
+  ];
+}
+
+/** How far tabs that overlap reach, as shares of the way to the middle: past it, and not beyond the walls there. */
+const reaches = { least: 1.04, target: 1.15, most: 1.3 } as const;
+
+/** Tabs that reach past the middle, so that all of them lie over one another there. */
+export function overlappingTabs(
+  brief: Pick<StyleBrief<unknown>, 'kit'>,
+  id: string,
+  side: Section,
+  sides: number,
+): { readonly tab: Section; readonly smaller: readonly SmallerPair[] } {
+  const reach = (width: Length, share: number) => times(apothemOf(width, sides), share);
+  // A side is so many times as long as the way from it to the middle.
+  const across = 2 * sideTangent(sides);
+  return {
+    tab: {
+      ...section(brief, id, {
+        least: reach(side.least, reaches.least),
+        target: reach(side.target, reaches.target),
+        weight: 0.1,
+      }),
+      most: reach(side.most, reaches.most),
+    },
+    smaller: [
+      { less: side.id, more: id, moreTimes: across / reaches.least, by: zero },
+      { less: id, more: side.id, moreTimes: reaches.most / across, by: zero },
+    ],
+  };
 }
 
 /** The sections of such panels beside their width. */

@@ -6,7 +6,11 @@ describe('a many-sided cup', () => {
   it('has as many equal panels, tabs and plate edges as sides', () => {
     everyBox('many-sided', ({ grid, cutouts, choice: { options }, plan, request }) => {
       const isLidded = options.top.endsWith('lid');
-      const pairs = [['cup', 'plate'], ...(isLidded ? [['lid', 'top']] : [])];
+      const hasPlate = options.bottom === 'plate';
+      const pairs = [
+        ['cup', ...(hasPlate ? ['plate'] : [])],
+        ...(isLidded ? [['lid', 'top']] : []),
+      ];
       const handle = options.top === 'handle' ? ['handle'] : [];
       expect(plan.pieces.map(({ id }) => id)).toEqual([...pairs.flat(), ...handle]);
       // The handle turns over by half a round in as many folds as the cup does.
@@ -27,6 +31,15 @@ describe('a many-sided cup', () => {
         expect(seam).toBeGreaterThanOrEqual(3_000_000);
         expect(seam).toBeLessThanOrEqual(panel);
         expect(roles[1]?.filter((role) => role === 'tab')).toHaveLength(options.sides);
+        if (plate === '') {
+          // Tabs that overlap reach past the middle of the floor, and stop before the wall beyond it.
+          const toMiddle = panel / 2 / Math.tan(Math.PI / options.sides);
+          const tab = at(grid(panels).rows, 1);
+          expect(tab).toBeGreaterThan(toMiddle);
+          expect(tab).toBeLessThan(1.4 * toMiddle);
+          expect(options.sides).toBeLessThanOrEqual(8);
+          continue;
+        }
         // Trimmed from a rectangle, the plate fills the ring but for its card and half a millimetre.
         expect(cutouts(plate, 'plate').length).toBeGreaterThan(0);
         const middle = at(columns, 0) / 2e6 / Math.tan(Math.PI / options.sides);

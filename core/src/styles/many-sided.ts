@@ -10,9 +10,12 @@ import {
   manySidedStacks,
   depthWindow,
   marksWindow,
+  overlappingStacks,
+  overlappingTabs,
   panelStrip,
   plate,
   plateSize,
+  ringFloors,
   depthOf,
   seamDepth,
   seamSection,
@@ -43,8 +46,19 @@ import { paperFor } from '../paper/index.ts';
 import { defineStyle } from './define-style.ts';
 import { howDeep, howMany, oneOf, seamOption, usualSeam } from './options.ts';
 
-/** What is folded or put together when, counted over the whole box. */
-const stages = { standsUp: 2, gift: 4, giftPastHandle: 5, lid: 5 } as const;
+/** What is folded or put together when, counted over the whole box: later by every tab but one that is folded by itself. */
+function stagesOf({ bottom, sides }: Brief['options']) {
+  const later = bottom === 'plate' ? 0 : sides - 1;
+  return {
+    standsUp: 2 + later,
+    plate: 3 + later,
+    handle: { bends: 3 + later, joins: 4 + later },
+    gift: 4 + later,
+    giftPastHandle: 5 + later,
+    lid: 5 + later,
+    lidPlate: 5 + later,
+  };
+}
 
 /** A handle leaves room for a hand. */
 const usualHandle = 'usual';
@@ -64,6 +78,7 @@ const options = z.object({
     [usualHandle],
   ).default(usualHandle),
   seam: seamOption,
+  bottom: oneOf('Bottom', ringFloors).default('plate'),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 
@@ -80,6 +95,14 @@ function reachOf(across: Length, deep: Length, round: boolean, sides: number): L
 /** Beside the room lie half the panel's card and the seam. */
 function sideFor(reach: Length, card: Length, sides: number): Length {
   return nanometres(Math.ceil(2 * (reach + 1.5 * card) * sideTangent(sides)) + 2);
+}
+
+/** Narrower panels have too little for glue: under a handle, or on tabs that hold one another. */
+function leastSide({ top, bottom, sides }: Brief['options']): Length {
+  const underHandle = top === 'handle' ? millimetres(7) : zero;
+  if (bottom === 'plate') return underHandle;
+  const toMiddle = millimetres(7);
+  return largest(underHandle, millimetres(10), times(toMiddle, 2 * sideTangent(sides)));
 }
 
 /** Sections of everything but the panels' width and height. */
@@ -127,8 +150,22 @@ const oddHandle: StyleAnswer = {
   },
 };
 
+/** More tabs over one another make a lump in the middle of the floor. */
+const mostOverlapping = 8;
+
+const tooManyTabs: StyleAnswer = {
+  ok: false,
+  refusal: {
+    field: 'style.options.bottom',
+    message:
+      'Tabs that overlap lie over one another in the middle of the floor: more than eight make a lump there, and this cup has a tab on every side.',
+  },
+};
+
 function answer(brief: Brief): StyleAnswer {
-  const { sides, top, lidDepth } = brief.options;
+  const { sides, top, lidDepth, bottom } = brief.options;
+  if (bottom !== 'plate' && sides > mostOverlapping) return tooManyTabs;
+  const stages = stagesOf(brief.options);
   if (top === 'handle' && sides % 2 === 1) return oddHandle;
   const card = paperFor(brief.papers, 0).thickness;
   const lidPaper = paperFor(brief.papers, 1);
@@ -136,20 +173,24 @@ function answer(brief: Brief): StyleAnswer {
   const { across, deep, high } = brief.inside;
   const reach = (which: 'least' | 'target') =>
     reachOf(across[which], deep[which], brief.round, sides);
-  const side = section(brief, 'cup side', {
-    least: sideFor(reach('least'), card, sides),
-    target: sideFor(reach('target'), card, sides),
-  });
-  // The plate and half the tabs' card lie under the room.
-  const needed = (clear: Length) => largest(plus(clear, times(card, 1.5)), leastWall);
+  const sideOf = (which: 'least' | 'target') =>
+    largest(sideFor(reach(which), card, sides), leastSide(brief.options));
+  const side = section(brief, 'cup side', { least: sideOf('least'), target: sideOf('target') });
+  // The plate, where there is one, and half the tabs' card lie under the room.
+  const under = times(card, bottom === 'plate' ? 1.5 : 0.5);
+  const needed = (clear: Length) => largest(plus(clear, under), leastWall);
   const wall = section(brief, 'cup wall', {
     least: needed(high.least),
     target: needed(high.target),
   });
-  const cupSections = otherSections(brief, 'cup', { side, wall, card });
+  const hasPlate = bottom === 'plate';
+  const plated = otherSections(brief, 'cup', { side, wall, card });
+  const overlapping = overlappingTabs(brief, 'cup tab', side, sides);
+  const cupSections = hasPlate ? plated : { ...plated, tab: overlapping.tab };
   const cup: ManySided = {
     id: 'cup',
-    name: 'Ring',
+    floor: bottom,
+    name: hasPlate ? 'Ring' : 'Cup',
     paper: 0,
     sides,
     side: side.id,
@@ -181,6 +222,7 @@ function answer(brief: Brief): StyleAnswer {
   const lidSections = otherSections(brief, 'lid', { side: lidSide, wall: lidWall, card: lidCard });
   const lidShape: ManySided = {
     id: 'lid',
+    floor: 'plate',
     name: 'Lid ring',
     paper: 1,
     sides,
@@ -192,27 +234,33 @@ function answer(brief: Brief): StyleAnswer {
     plateDeep: 'lid plate deep',
     plateRole: 'lid',
   };
-  const sectionsOf = (own: Section, rest: ReturnType<typeof otherSections>) => [
+  const sectionsOf = (
+    own: Section,
+    { floor }: ManySided,
+    rest: ReturnType<typeof otherSections>,
+  ) => [
     own,
     rest.wall,
     rest.tab,
     rest.seam,
-    rest.plateAcross,
-    rest.plateDeep,
+    ...(floor === 'plate' ? [rest.plateAcross, rest.plateDeep] : []),
   ];
-  const handle = top === 'handle' ? archHandle(brief, { cup, side, wall, paper: 1 }) : undefined;
+  const handle =
+    top === 'handle'
+      ? archHandle(brief, { cup, side, wall, paper: 1, stages: stages.handle })
+      : undefined;
   return {
     ok: true,
     frame: {
       sections: [
-        ...sectionsOf(side, cupSections),
+        ...sectionsOf(side, cup, cupSections),
         ...(handle?.sections ?? []),
-        ...(isLidded ? sectionsOf(lidSide, lidSections) : []),
+        ...(isLidded ? sectionsOf(lidSide, lidShape, lidSections) : []),
       ],
-      rough: [...cupSections.rough, ...(isLidded ? lidSections.rough : [])],
+      rough: [...(hasPlate ? cupSections.rough : []), ...(isLidded ? lidSections.rough : [])],
       pieces: [
         panelStrip(cup, card),
-        plate(cup, card, 'plate', 'Floor plate'),
+        ...(hasPlate ? [plate(cup, card, 'plate', 'Floor plate')] : []),
         ...(handle ? [handle.template] : []),
         ...(isLidded
           ? [panelStrip(lidShape, lidCard), plate(lidShape, lidCard, 'top', 'Lid plate')]
@@ -245,11 +293,12 @@ function answer(brief: Brief): StyleAnswer {
       // A seam lies behind one panel.
       smaller: [
         { less: cupSections.seam.id, more: side.id, by: zero },
+        ...(hasPlate ? [] : overlapping.smaller),
         ...(isLidded ? [{ less: lidSections.seam.id, more: lidSide.id, by: zero }] : []),
       ],
       settle: (size) => {
         const apothem = minus(apothemOf(size(side.id), sides), times(card, 1.5));
-        const clearHigh = minus(size(wall.id), times(card, 1.5));
+        const clearHigh = minus(size(wall.id), under);
         const spare = minus(
           apothem,
           reachOf(brief.gift.across, brief.gift.deep, brief.round, sides),
@@ -303,11 +352,11 @@ function answer(brief: Brief): StyleAnswer {
           assembly: {
             parts: [
               stripPart(cup, size, {
-                lower: -1.5 * thick,
+                lower: -toMillimetres(under),
                 joins: stages.standsUp,
                 overturned: false,
               }),
-              plateAt('plate', cup, -thick / 2, 3),
+              ...(hasPlate ? [plateAt('plate', cup, -thick / 2, stages.plate)] : []),
               ...(handle ? [handle.part(size)] : []),
               ...(isLidded
                 ? [
@@ -319,12 +368,16 @@ function answer(brief: Brief): StyleAnswer {
                         opens: lifted,
                       }),
                     ),
-                    besideSeam(plateAt('top', lidShape, top + lidThick / 2, 5, lifted)),
+                    besideSeam(
+                      plateAt('top', lidShape, top + lidThick / 2, stages.lidPlate, lifted),
+                    ),
                   ]
                 : []),
             ],
             stacks: [
-              ...manySidedStacks(cup, 'plate', plateAt('plate', cup, 0, 0).root),
+              ...(hasPlate
+                ? manySidedStacks(cup, 'plate', plateAt('plate', cup, 0, 0).root)
+                : overlappingStacks(cup)),
               ...(handle?.stacks(size) ?? []),
               ...(isLidded
                 ? manySidedStacks(lidShape, 'top', plateAt('top', lidShape, 0, 0).root)
@@ -343,7 +396,7 @@ function answer(brief: Brief): StyleAnswer {
 export const manySided = defineStyle({
   id: 'many-sided',
   name: 'Many-sided cup',
-  about: 'Three to twelve panels round a floor plate: open, with a handle or a lid',
+  about: 'Three to twelve panels round a flat floor: open, with a handle or a lid',
   papers: ['Cup', 'Lid or handle'],
   options,
   usual: {
@@ -352,6 +405,7 @@ export const manySided = defineStyle({
     lidDepth: usualLidDepth,
     handleHeight: usualHandle,
     seam: usualSeam,
+    bottom: 'plate',
   },
   traits: ({ top }) => ({ opensFromTop: true, showsGift: top === 'open' || top === 'handle' }),
   answer,

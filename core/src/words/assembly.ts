@@ -77,9 +77,33 @@ export function foldedUp({ faces }: FoldUpOperation) {
 function foldUpSentences(operation: FoldUpOperation): readonly string[] {
   return foldedUp(operation).map(({ verb, here, first }) => {
     if (verb === 'Bend') return 'Bend it to an arch along its scores.';
-    const isCounted = first.role === 'tab' && first.of?.nth !== undefined;
+    // Of many tabs that are all turned in only their number is told.
+    const isCounted = first.role === 'tab' && first.of?.nth !== undefined && here.length > 1;
     return `${verb} ${isCounted ? allInWords('tab', here.length) : facesInWords(here)}.`;
   });
+}
+
+/** A tab of a wall that is told by its number, glued onto the tab of another such wall. */
+function tabOnTab({ faces, onto, moves }: GlueOperation) {
+  const [face, ...more] = faces;
+  const [on, ...others] = onto;
+  const isRing =
+    moves === 'with adhesive' &&
+    [more, others].every(({ length }) => length === 0) &&
+    [face, on].every((tab) => tab?.role === 'tab' && tab.of?.nth !== undefined);
+  return isRing && face && on?.of ? { face, wall: faceInWords(on.of) } : undefined;
+}
+
+/** The same again with the next tab of a ring; undefined where the two are not alike. */
+export function sameAgain(
+  before: AssemblyOperation | undefined,
+  operation: AssemblyOperation,
+): string | undefined {
+  if (before?.kind !== 'glue' || operation.kind !== 'glue') return undefined;
+  const next = tabOnTab(operation);
+  return next && tabOnTab(before)
+    ? `Do the same with the ${faceInWords(next.face)}, onto that of the ${next.wall}.`
+    : undefined;
 }
 
 function glueSentences(glue: GlueOperation, nameOf: NameOf): readonly string[] {

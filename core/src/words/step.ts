@@ -18,7 +18,7 @@ import { cutSizeOf, type CutoutUse } from '../piece/index.ts';
 import { cutUnit, type Kit } from '../tools/index.ts';
 import { adhesiveSentence } from './adhesives.ts';
 import { assemblyFigure, assemblyLine, foldUpFigure } from './assembly-heading.ts';
-import { assemblySentences } from './assembly.ts';
+import { assemblySentences, sameAgain } from './assembly.ts';
 import { sayCut } from './cut.ts';
 import { faceInWords } from './faces.ts';
 import { laidInWords } from './laid.ts';
@@ -275,7 +275,9 @@ function sayAssembly(step: AssemblyStep, nameOf: NameOf, { kit }: Telling): Said
   const passages: readonly Passage[] = [
     ...(isGift ? [] : [{ text: `${name}${lies}.` }]),
     ...operations.map((each, at) => {
-      const sentences = assemblySentences(each, nameOf, cutUnit(kit));
+      const again = sameAgain(operations[at - 1], each);
+      const sentences =
+        again === undefined ? assemblySentences(each, nameOf, cutUnit(kit)) : [again];
       // What is done to another piece than the step's own is told by its name.
       const isOther = each.piece !== step.piece && each.kind !== 'join' && each.kind !== 'put in';
       const all = isOther ? [`${nameOf(each.piece)}:`, ...sentences] : sentences;

@@ -190,6 +190,9 @@ export class Gluing {
     const bottom = match(
       'Turn the ([a-z ]+) upside down, and press the .+ onto its bottom, as far in from every edge\\.',
     );
+    const again = match(
+      'Do the same with (the tab of the \\w+ wall), onto that of the (\\w+ wall)\\.',
+    );
     const here = this.piece;
     const pieceCalled = (name: string) => {
       const piece = this.names.find((each) => each.toLowerCase() === name);
@@ -223,6 +226,16 @@ export class Gluing {
         on: this.faces(`the ${name}`, other),
         onSide: sideOf(side),
         above: above === undefined ? 0 : lengthOf(above),
+      });
+    } else if (again) {
+      const [tab = '', wall = ''] = again;
+      const last = this.joints[this.joints.length - 1];
+      if (!last?.side || !last.onSide) throw new Error(`The same as what: “${sentence}”?`);
+      this.pending = { side: last.side, what: tab };
+      this.glued({
+        onPiece: here,
+        on: this.faces(`the tab of the ${wall}`),
+        onSide: last.onSide,
       });
     } else if (bottom) {
       const [under = ''] = bottom;
