@@ -55,7 +55,7 @@ export interface PieceTemplate {
 }
 
 /** What goes over what, and how it should feel. */
-export type FitKind = 'lid' | 'drawer' | 'liner' | 'tuck' | 'handle' | 'hinge' | 'level';
+export type FitKind = 'lid' | 'drawer' | 'liner' | 'tuck' | 'handle' | 'hinge' | 'level' | 'seat';
 
 /** One piece going over another, one way: gap = outer section − inner sections − layers. */
 export interface StyleFit {

@@ -22,6 +22,7 @@ const letters: Readonly<Record<string, CellRole>> = {
   r: 'rim',
   g: 'gusset',
   a: 'arch',
+  o: 'seat',
   e: 'end',
   '.': 'waste',
 };
@@ -74,7 +75,7 @@ export function diagonalScore(from: GridPoint, to: GridPoint, fold: Fold): Diago
 interface Drawing {
   readonly columns: readonly Length[];
   readonly rows: readonly Length[];
-  /** Roles row by row, a letter a cell: floor, wall, lid, tab, flap (p), seam, rim, gusset, arch, end, waste (.). */
+  /** Roles row by row, a letter a cell: floor, wall, lid, tab, flap (p), seam, rim, gusset, arch (a), seat (o), end, waste (.). */
   readonly picture: readonly string[];
   readonly lines: readonly PlacedSpan[];
   readonly diagonals?: readonly Diagonal[];

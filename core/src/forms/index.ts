@@ -1,4 +1,5 @@
 export { ridgeClosings, ridgeCutouts, type Fins } from './ridge.ts';
+export { builtInSeat, seatLayers, type BuiltInSeat } from './built-in-seat.ts';
 export { archHandle, type ArchHandle } from './arch-handle.ts';
 export {
   type FitKind,
@@ -132,5 +133,6 @@ export {
   towardsSeam,
   type ManySided,
 } from './many-sided.ts';
+export { moveCutout } from './move-cutout.ts';
 export { liner, type Liner } from './liner.ts';
 export { gatheredEnd, pinchedEnd, pinchesSides, pleatWidth } from './pleats.ts';

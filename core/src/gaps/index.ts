@@ -8,6 +8,7 @@ export {
   levelGap,
   lidGap,
   linerGap,
+  seatGap,
   slackBeyond,
   stackGap,
   tuckGap,

@@ -52,6 +52,13 @@ export const levelGap: Tolerance = {
   most: millimetres(0.5),
 };
 
+/** A seat between two walls of its own piece: longer it would push them apart, and much shorter draw them in. */
+export const seatGap: Tolerance = {
+  least: zero,
+  target: millimetres(0.5),
+  most: millimetres(1.5),
+};
+
 /** A handle that lies on both sides may bow by a little and never pull them in. */
 export const handleGap: Tolerance = {
   least: zero,

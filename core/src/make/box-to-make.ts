@@ -4,7 +4,7 @@ import type { LineRef, Piece } from '../piece/index.ts';
 
 /** What goes over or into what. */
 export interface MadePair {
-  readonly kind: 'lid' | 'drawer' | 'liner' | 'tuck' | 'handle' | 'hinge' | 'level';
+  readonly kind: 'lid' | 'drawer' | 'liner' | 'tuck' | 'handle' | 'hinge' | 'level' | 'seat';
   readonly outer: string;
   readonly inner: string;
 }

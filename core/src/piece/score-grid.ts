@@ -21,6 +21,7 @@ export const cellRoleSchema = z.enum([
   'rim',
   'gusset',
   'arch',
+  'seat',
   'end',
   'waste',
 ]);
@@ -147,6 +148,7 @@ export const cutoutUseSchema = z.enum([
   'lid front',
   'petal',
   'plate',
+  'seat side',
   'tip',
   'web corner',
   'tongue',

@@ -29,6 +29,8 @@ const down =
     gridOf(plan, piece).rows[at] ?? NaN;
 const seam = (piece: string) => (plan: Plan) => gridOf(plan, piece).columns.at(-1) ?? NaN;
 
+const hasOwnSeat = ({ pieces }: Plan) => pieces.some(({ id }) => id === 'seat');
+
 /** Where a ruler finds each depth on the pieces as they lie flat. */
 const onCard: Readonly<Record<string, (plan: Plan) => number>> = {
   'lidded lidDepth': across('lid'),
@@ -39,12 +41,19 @@ const onCard: Readonly<Record<string, (plan: Plan) => number>> = {
   'rolled-rim lidRimDepth': across('lid'),
   'rolled-rim lidDepth': (plan) => gridOf(plan, 'lid').columns[1] ?? NaN,
   'ring-seat lidDepth': across('lid'),
-  'ring-seat seat': across('seat'),
+  'ring-seat seat': (plan) => {
+    if (hasOwnSeat(plan)) return across('seat')(plan);
+    // It hangs so far down from the upper edge of the back wall.
+    const { rows } = gridOf(plan, 'base');
+    return (rows[3] ?? NaN) - (rows[2] ?? NaN);
+  },
   'ring-seat margin': (plan) => {
-    const { columns, cutouts } = gridOf(plan, 'seat');
+    const isOwn = hasOwnSeat(plan);
+    const { columns, rows, cutouts } = gridOf(plan, isOwn ? 'seat' : 'base');
     const hole = cutouts.find(({ shape }) => shape === 'hole');
     if (hole?.shape !== 'hole') return NaN;
-    return hole.centre.x - hole.radius - (columns[0] ?? NaN);
+    if (isOwn) return hole.centre.x - hole.radius - (columns[0] ?? NaN);
+    return (rows[1] ?? NaN) / 2 - hole.radius;
   },
   'many-sided seam': seam('cup'),
   'many-sided lidDepth': down('lid'),

@@ -11,7 +11,7 @@ const byDirection = z.object({
   high: lengthSchema,
 });
 const gapState = z.enum(['tight', 'holds', 'loose']);
-const fitKind = z.enum(['lid', 'drawer', 'liner', 'tuck', 'handle', 'hinge', 'level']);
+const fitKind = z.enum(['lid', 'drawer', 'liner', 'tuck', 'handle', 'hinge', 'level', 'seat']);
 
 const fitSchema = z.object({
   direction: z.enum(['across', 'deep', 'high']),

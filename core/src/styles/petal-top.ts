@@ -8,6 +8,7 @@ import {
   leastWall,
   lies,
   liner,
+  moveCutout,
   roomOf,
   rowScore,
   section,
@@ -132,21 +133,12 @@ function petalTray(
           cell: { column: taper.cell.column + 1, row: taper.cell.row + 1 },
         })),
         cutouts: [
-          ...grid.cutouts.map((cutout) => movedBy(cutout, move)),
+          ...grid.cutouts.map((cutout) => moveCutout(cutout, move)),
           ...petalCutouts(shape, columns, rows),
         ],
       };
     },
   };
-}
-
-function movedBy(cutout: Cutout, move: { readonly x: Length; readonly y: Length }): Cutout {
-  return cutout.shape === 'trim'
-    ? {
-        ...cutout,
-        corners: cutout.corners.map(({ x, y }) => ({ x: plus(x, move.x), y: plus(y, move.y) })),
-      }
-    : cutout;
 }
 
 function stacksOf(id: string): readonly Stack[] {

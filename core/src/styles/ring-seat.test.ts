@@ -9,18 +9,28 @@ describe('a ring-seat box', () => {
       'ring-seat',
       ({ grid, cutouts, plan, request, choice: { options } }) => {
         const isPunched = options.opening === 'punched';
-        const [opening] = cutouts('seat', isPunched ? 'punched seat' : 'seat');
+        const isOwn = options.seatMade === 'by itself';
+        expect(plan.pieces).toHaveLength(isOwn ? 3 : 2);
+        const seat = isOwn ? 'seat' : 'base';
+        const [opening] = cutouts(seat, isPunched ? 'punched seat' : 'seat');
         if (opening?.shape !== 'hole') throw new Error('A seat has an opening');
-        const { columns, rows } = grid('seat');
+        const { columns, rows } = grid(seat);
         expect(opening.centre.x).toBe(at(columns, 0) + at(columns, 1) / 2);
         expect(opening.radius).toBeLessThan(at(columns, 1) / 2);
         expect(opening.radius).toBeLessThan(at(rows, 1) / 2);
+        if (!isOwn) {
+          // Under the seat its tongue stays over the floor, and its middle is that of the floor.
+          const [tongue, deep, drop, wall, floor] = [0, 1, 2, 3, 4].map((row) => at(rows, row));
+          if (!tongue || !deep || !drop || !wall || !floor) throw new Error('No seat in this base');
+          expect(drop + tongue).toBeLessThan(wall);
+          expect(tongue + deep - opening.centre.y).toBe(Math.floor(floor / 2));
+        }
         const { across } = extentsOf(plan.gift);
         expect(2 * opening.radius).toBeLessThan(plan.clearInside.across + 2e6);
         if (plan.gift.shape === 'cylinder')
           expect(2 * opening.radius).toBeGreaterThanOrEqual(across);
         if (isPunched) expect(roundPunches(request.kit.punches)).toContain(2 * opening.radius);
-        expect(at(columns, 0)).toBeLessThan(at(grid('base').columns, 0));
+        if (isOwn) expect(at(columns, 0)).toBeLessThan(at(grid('base').columns, 0));
         expect(['ball', 'bottle', 'cylinder']).toContain(plan.gift.shape);
       },
       200,

@@ -26,6 +26,11 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
       // A piece that closes on itself is proven by nothing going through anything.
       const [part] = partsOf(outer);
       if (outer === inner || part === undefined) return [];
+      // What a part of its own that is too long pushes apart measures more than its walls.
+      const isPushed = plan.pairs.some(
+        (each) => each.outer === inner && each.inner === inner && each.state === 'tight',
+      );
+      if (isPushed) return [];
       const measured = measureGap(box, part, partsOf(inner), axes[direction]);
       // A tube that is open above and below has no height to measure.
       if (!Number.isFinite(measured)) return [];

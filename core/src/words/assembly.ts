@@ -67,6 +67,7 @@ export function foldedUp({ faces }: FoldUpOperation) {
     { verb: 'Bend', here: faces.filter(({ role }) => role === 'end' || role === 'arch') },
     { verb: 'Turn in', here: faces.filter(({ role }) => role === 'rim') },
     { verb: 'Fold', here: faces.filter(({ role }) => role === 'lid' || role === 'seam') },
+    { verb: 'Fold', here: faces.filter(({ role }) => role === 'seat') },
   ];
   return ways.flatMap(({ verb, here }) => {
     const [first] = here;
@@ -77,6 +78,7 @@ export function foldedUp({ faces }: FoldUpOperation) {
 function foldUpSentences(operation: FoldUpOperation): readonly string[] {
   return foldedUp(operation).map(({ verb, here, first }) => {
     if (verb === 'Bend') return 'Bend it to an arch along its scores.';
+    if (first.role === 'seat') return 'Fold the seat forward, level over the floor.';
     // Of many tabs that are all turned in only their number is told.
     const isCounted = first.role === 'tab' && first.of?.nth !== undefined && here.length > 1;
     return `${verb} ${isCounted ? allInWords('tab', here.length) : facesInWords(here)}.`;

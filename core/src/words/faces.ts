@@ -20,6 +20,8 @@ export function faceInWords(face: FaceName): string {
       return 'seam';
     case 'arch':
       return 'top';
+    case 'seat':
+      return 'seat';
     case 'end':
       return `${faces} end`;
     case 'wall': {

@@ -12,6 +12,7 @@ const roles: Readonly<Record<CellRole, readonly [string, string]>> = {
   floor: ['floor', 'floors'],
   lid: ['lid panel', 'lid panels'],
   arch: ['top panel', 'top panels'],
+  seat: ['seat', 'seats'],
   end: ['end', 'ends'],
   waste: ['edge', 'edges'],
 };
@@ -51,6 +52,7 @@ const uses: Readonly<Record<CutoutUse, string>> = {
   'lid front': 'lid front',
   petal: 'petal',
   plate: 'plate',
+  'seat side': 'side of the seat',
   tip: 'tip',
   'web corner': 'corner',
   tongue: 'tongue',

@@ -60,6 +60,11 @@ const pairWords: Record<PlannedPair['kind'], Record<PlannedPair['state'], string
     loose: 'Lid stands up at its hinge: ',
     tight: 'Lid is drawn down at its hinge: ',
   },
+  seat: {
+    holds: 'Seat spans the base, ',
+    loose: 'Seat is short: ',
+    tight: 'Seat is too long: ',
+  },
   liner: { holds: ' drops in, ', loose: ' is loose: ', tight: ' is tight: ' },
 };
 
@@ -67,13 +72,19 @@ const pairState = { holds: 'holds', loose: 'care', tight: 'wrong' } as const;
 
 const ways = { across: 'side to side', deep: 'front to back', high: 'in height' } as const;
 
+/** What goes together with what, of one piece. */
+const onePiece: Readonly<Partial<Record<PlannedPair['kind'], string>>> = {
+  hinge: 'the lid and the walls',
+  seat: 'the seat and the walls',
+};
+
 function pairDetail({ kind, outer, inner, gap, fits }: PlannedPair): string {
   if (kind === 'level')
     return gap < 0
       ? `At the hinge the lid lies ${formatGap(minus(zero, gap))} below level.`
       : `At the hinge the lid stands ${formatGap(gap)} above level.`;
   const gaps = fits.map(({ gap, direction }) => `${formatGap(gap)} ${ways[direction]}`).join(', ');
-  const inOnePiece = kind === 'hinge' ? 'the lid and the walls' : 'the flap and its wall';
+  const inOnePiece = onePiece[kind] ?? 'the flap and its wall';
   const both = outer === inner ? inOnePiece : `${outer} and ${inner}`;
   return `Between ${both} in all: ${gaps}.`;
 }

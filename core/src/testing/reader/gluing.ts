@@ -52,6 +52,7 @@ const others = [
   /^Fold these out, away from you, and all the others in:$/,
   /^(?:At .+, f|F)rom the (?:point|top|bottom) .+\.$/,
   /^Hold it flat\.$/,
+  /^Fold the seat forward, level over the floor\.$/,
   /^Use (?:.+ tape, or )?wet glue(?:: your tapes are too wide here)?\.$/,
   /^Put the gift in\.$/,
   /^Put the .+ over the finished .+\.$/,
