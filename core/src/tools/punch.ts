@@ -25,12 +25,15 @@ export const punchSchema = z.object({
 export type Punch = z.infer<typeof punchSchema>;
 
 const roundInches: readonly (readonly [string, Length])[] = [
+  ['3/4', inchFraction(3, 4)],
   ['1', inches(1)],
   ['1 1/4', inchFraction(5, 4)],
   ['1 1/2', inchFraction(6, 4)],
   ['1 3/4', inchFraction(7, 4)],
   ['2', inches(2)],
+  ['2 1/4', inchFraction(9, 4)],
   ['2 1/2', inchFraction(10, 4)],
+  ['2 3/4', inchFraction(11, 4)],
   ['3', inches(3)],
 ];
 
