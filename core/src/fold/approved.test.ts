@@ -68,7 +68,7 @@ function heldBy(box: FoldingBox, { pairs }: Plan): readonly string[] {
     ...pairs.flatMap(({ outer, inner, fits }) =>
       fits.map(({ direction }) => {
         const [part = ''] = partsOf(outer);
-        const gap = measureGap(box, part, partsOf(inner), axes[direction]);
+        const gap = measureGap(box, [part], partsOf(inner), axes[direction]);
         return `  ${outer} over ${inner}, ${direction}: ${hundredths(gap)}`;
       }),
     ),

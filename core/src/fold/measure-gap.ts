@@ -1,15 +1,15 @@
 import { closedFaces, type FoldingBox } from './folded-box.ts';
 import { dot, type Vector } from './vector.ts';
 
-/** The gap in millimetres between two parts of the closed box, both sides together, along an axis. */
+/** The gap in millimetres between the outer and the inner parts of the closed box, both sides together, along an axis. */
 export function measureGap(
   box: FoldingBox,
-  outer: string,
+  outer: readonly string[],
   inner: readonly string[],
   axis: Vector,
 ): number {
   const faces = closedFaces(box);
-  const outerFaces = faces.filter(({ part }) => part === outer);
+  const outerFaces = faces.filter(({ part }) => outer.includes(part));
   const across = outerFaces.filter(({ out }) => isAlong(out, axis));
   const stands = across.map(({ ring, card }) => ({ at: heightOf(ring, axis), card }));
   const heights = stands.map(({ at }) => at);

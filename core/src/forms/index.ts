@@ -135,4 +135,5 @@ export {
 } from './many-sided.ts';
 export { moveCutout } from './move-cutout.ts';
 export { liner, type Liner } from './liner.ts';
+export { loosePetals, type LoosePetals } from './loose-petals.ts';
 export { gatheredEnd, pinchedEnd, pinchesSides, pleatWidth } from './pleats.ts';

@@ -27,6 +27,19 @@ interface PartAtHand extends FoldsOfPart {
   /** The stage at which the gift goes in. */
   readonly gift: number;
   readonly pleated: PleatedTop | undefined;
+  /** How many parts close the box by going over one another all round, this one first; none where it is not the first. */
+  readonly goingRound: number | undefined;
+}
+
+/** How many parts go over one another all round, for the first of them; 0 for the others, undefined where none do. */
+function goingRound(box: FoldingBox, { part }: FoldingPart): number | undefined {
+  const between = jointsOf(box).filter(
+    ({ face, on, holds }) =>
+      holds === 'tuck' && face.part !== on.part && face.role === 'flap' && on.role === 'flap',
+  );
+  if (!between.some(({ face, on }) => face.part === part.id || on.part === part.id))
+    return undefined;
+  return between.some(({ face }) => face.part === part.id) ? 0 : between.length + 1;
 }
 
 /** The joints between two faces of the same part. */
@@ -42,6 +55,7 @@ function atHand(box: FoldingBox, part: FoldingPart, pleated: PleatedTop | undefi
     joints: jointsWithin(box, part),
     gift: box.assembly.giftEnters,
     pleated,
+    goingRound: goingRound(box, part),
   };
 }
 
@@ -186,6 +200,11 @@ function freeMoves(
   const others = faces.filter(({ role }) => role !== 'flap' && role !== 'gusset');
   if (hand.pleated && isAfterGift && others.length > 0)
     return [{ kind: 'close', piece, way: hand.pleated }];
+  const [round] = flaps;
+  if (isAfterGift && round && hand.goingRound !== undefined)
+    return [
+      { kind: 'close', piece, way: { kind: 'go round', face: round, count: hand.goingRound } },
+    ];
   const tucks: readonly AssemblyOperation[] =
     isAfterGift && hand.pleated
       ? flaps.map((face) => ({ kind: 'close', piece, way: { kind: 'fold down', face } }))

@@ -1,16 +1,11 @@
-import {
-  jointsOf,
-  closedFaces,
-  type FoldingBox,
-  type FoldingPart,
-  type Joint,
-} from '../fold/index.ts';
-import { millimetres, nanometres } from '../length/index.ts';
+import { jointsOf, type FoldingBox, type FoldingPart, type Joint } from '../fold/index.ts';
+import { nanometres } from '../length/index.ts';
 import type { Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { assemblePart, type PleatedTop, type StageOfPart } from './assemble-piece.ts';
 import { boxOf, copiesInBox, type BoxToMake } from './box-to-make.ts';
 import { countFolds } from './count-folds.ts';
+import { edgeHeights } from './edge-heights.ts';
 import { faceNames, faceRows, type FaceName } from './face-name.ts';
 import { joinsOf } from './joins.ts';
 import { outFolds } from './out-folds.ts';
@@ -156,16 +151,6 @@ function isWaitingTab(operation: AssemblyOperation): operation is GlueOperation 
   );
 }
 
-/** How far the lower edge of one face is above that of the other in the closed box, where they are not level. */
-function aboveOf(bench: Bench, { face, on }: Joint): AttachOperation['joints'][number]['above'] {
-  const lowest = (part: string, at: number) => {
-    const placed = closedFaces(bench.box).find((each) => each.part === part && each.face === at);
-    return Math.min(...(placed?.ring.map(({ z }) => z) ?? [0]));
-  };
-  const above = lowest(face.part, face.face) - lowest(on.part, on.face);
-  return Math.abs(above) < 1.2 ? undefined : millimetres(Math.round(above * 1000) / 1000);
-}
-
 /** Glue between two pieces: all of their joints together. */
 function attachSteps(bench: Bench): readonly AssemblyDraft[] {
   const between = bench.joints.filter(
@@ -186,14 +171,13 @@ function attachSteps(bench: Bench): readonly AssemblyDraft[] {
         const face = nameIn(joint.face.piece, joint.face.face);
         const on = nameIn(joint.on.piece, joint.on.face);
         if (!face || !on) return [];
-        const above = aboveOf(bench, joint);
         return [
           {
             face,
             adhesiveOn: joint.touches === 'drawn face' ? ('inside' as const) : ('outside' as const),
             on,
             onSide: joint.touched === 'drawn face' ? ('inside' as const) : ('outside' as const),
-            ...(above !== undefined && { above }),
+            ...edgeHeights(bench.box, joint),
           },
         ];
       }),
@@ -232,8 +216,12 @@ function threadSteps(bench: Bench, wanted: ThreadTime): readonly AssemblyDraft[]
   );
 }
 
-/** Whether several parts are glued onto a piece, so that it must lie flat for it. */
+/** Whether several parts are glued onto a piece that nothing else holds together, so that it must lie flat for it. */
 function isGluedFlat(bench: Bench, piece: string): boolean {
+  const holdsItself = bench.joints.some(
+    ({ face, on, holds }) => holds === 'glue' && face.piece === piece && on.piece === piece,
+  );
+  if (holdsItself) return false;
   const faces = bench.joints.filter(
     ({ face, on, holds }) => holds === 'glue' && face.part !== on.part && on.piece === piece,
   );
@@ -363,6 +351,10 @@ function pleatedOnce(operations: readonly AssemblyOperation[]): readonly Assembl
   return operations.filter((operation) => operation === first || !isPleat(operation));
 }
 
+function isGoingRound(operation: AssemblyOperation): boolean {
+  return operation.kind === 'close' && operation.way.kind === 'go round';
+}
+
 /** What closes the filled box, in order; what is done to one piece is one step. */
 function closingSteps(
   bench: Bench,
@@ -372,13 +364,15 @@ function closingSteps(
   const pieces = [...new Set(late.map(({ piece }) => piece))];
   const closings = pieces.flatMap((piece) => {
     const here = late.filter((each) => each.piece === piece);
+    const isRound = here.some(({ operations }) => operations.some(isGoingRound));
     return step(
       bench,
       piece,
       foldedInOneGo(pleatedOnce(here.flatMap(({ operations }) => operations))),
       Math.min(...here.map(({ stage }) => stage)),
       Math.max(...here.map(({ stage }) => stage)) + 1,
-    );
+      // Parts that close over one another are closed together, however many copies they are.
+    ).map((each) => (isRound ? { ...each, copies: 1 } : each));
   });
   return [...closings, ...joined].sort((a, b) => a.from - b.from);
 }

@@ -147,6 +147,7 @@ export const cutoutUseSchema = z.enum([
   'lid side',
   'lid front',
   'petal',
+  'disc',
   'plate',
   'seat side',
   'tip',

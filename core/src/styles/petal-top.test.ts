@@ -6,9 +6,28 @@ describe('a petal-top box', () => {
     everyBox('petal-top', (box) => {
       const { columns, rows } = box.grid('base');
       expect(columns).toEqual([...columns].reverse());
+      const isLoose = box.choice.options.petals === 'loose discs';
+      const wall = at(columns, isLoose ? 0 : 1);
+      expect(at(box.grid('liner').rows, 0)).toBeLessThan(wall);
+      if (isLoose) {
+        const discs = box.plan.pieces.filter(({ id }) => id.startsWith('disc'));
+        expect(discs.reduce((sum, { copies }) => sum + copies, 0)).toBe(4);
+        for (const { id, grid } of discs) {
+          const [reach, tongue] = [at(grid.rows, 0), at(grid.rows, 1)];
+          const wide = at(grid.columns, 0);
+          // Round over the whole of its sheet, or with what is below cut off.
+          expect(reach + tongue).toBeGreaterThanOrEqual(wide);
+          const corners = grid.cutouts.filter(({ shape }) => shape === 'corner');
+          expect(corners).toHaveLength(4);
+          // Its petal goes past the middle, and what is glued ends over the floor.
+          const over = id === 'disc across' ? at(columns, 1) : at(rows, 1);
+          expect(2 * reach).toBeGreaterThan(over);
+          expect(wide - reach).toBeLessThan(wall);
+        }
+        return;
+      }
       expect(2 * at(columns, 0)).toBeGreaterThanOrEqual(at(columns, 2) * 0.99);
       expect(2 * at(rows, 0)).toBeGreaterThanOrEqual(at(rows, 2) * 0.99);
-      expect(at(box.grid('liner').rows, 0)).toBeLessThan(at(columns, 1));
       const [right, front, left, back] = box.grid('liner').columns;
       expect([right, front]).toEqual([left, back]);
       // Two corners of each of the four petals are shaped.

@@ -1,26 +1,35 @@
 import { z } from 'zod';
 import { wallFor } from '../gaps/index.ts';
-import { vector, type Stack } from '../fold/index.ts';
+import type { Section, SmallerPair } from '../marks/index.ts';
+import { vector, type Part, type Stack } from '../fold/index.ts';
 import {
+  addLayers,
   columnScore,
   drawGrid,
+  evenLayers,
   footprint,
   leastWall,
   lies,
   liner,
+  loosePetals,
   moveCutout,
   roomOf,
   rowScore,
   section,
   sitting,
   tabLayers,
+  trayFloor,
+  trayStacks,
   trayTemplate,
   valley,
+  type FloorSections,
   type Footprint,
   type PieceTemplate,
+  type RoughSection,
   type SizeOf,
   type StyleAnswer,
   type StyleBrief,
+  type StyleSection,
   type Tray,
   wideEnoughForTabs,
 } from '../forms/index.ts';
@@ -41,10 +50,14 @@ import type { Cutout, GridLine, Taper } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
-const options = z.object({ petals: oneOf('Petals', ['half-round', 'pointed']) });
+const options = z.object({
+  petals: oneOf('Petals', ['half-round', 'pointed', 'loose discs']),
+});
+type Brief = StyleBrief<z.infer<typeof options>>;
 
-/** Stages: the tray, the liner, the gift, then one petal after the other. */
+/** Stages: the tray and its loose discs, where it has any, the liner, the gift, then the petals. */
 const stages = { liner: 4, gift: 5, petals: 6 } as const;
+const stagesWithDiscs = { discs: 4, liner: 5, gift: 6, petals: 7 } as const;
 
 /** The four petals in the order in which they close: back, right, front, left. */
 const petals = [
@@ -162,40 +175,29 @@ function stacksOf(id: string): readonly Stack[] {
   return [...tabs, ...layers];
 }
 
-function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
-  const brief = wideEnoughForTabs(asked, 'across');
-  const card = paperFor(brief.papers, 0).thickness;
-  const { high } = brief.inside;
-  // Half the first petal's card comes down into the room.
-  const needed = (depth: Length) => largest(plus(wallFor(depth, card), half(card)), leastWall);
-  const wall = section(brief, 'base wall', {
-    least: needed(high.least),
-    target: needed(high.target),
-  });
-  const linerHigh = {
-    ...section(brief, 'liner high', {
-      least: millimetres(6),
-      target: minus(wall.target, times(card, 2)),
-      weight: 0.1,
-    }),
-    most: minus(wall.target, times(card, 2)),
-  };
-  const tabs = { tabsOn: 'sides', tabsLie: 'inside' } as const;
-  const inner = liner(brief, 1, linerHigh, {
-    piece: 'base',
-    card,
-    inside: tabLayers(tabs.tabsOn, card),
-  });
-  const { floor } = inner;
-  const tray: Tray = {
-    id: 'base',
-    name: 'Base',
-    paper: 0,
-    wall: wall.id,
-    floor,
-    floorRole: 'floor',
-    ...tabs,
-  };
+/** The petals of a box, whether they are one with the tray or put on it. */
+interface Petals {
+  readonly tray: PieceTemplate;
+  readonly more: readonly PieceTemplate[];
+  readonly sections: readonly StyleSection[];
+  readonly rough: readonly RoughSection[];
+  readonly smaller: readonly SmallerPair[];
+  /** Where the middle of the tray's floor is drawn. */
+  readonly root: Part['root'];
+  readonly parts: (size: SizeOf, aside: number) => readonly Part[];
+  readonly stacks: readonly Stack[];
+}
+
+/** What the petals are put on. */
+interface Lined {
+  readonly brief: Brief;
+  readonly tray: Tray;
+  readonly floor: FloorSections;
+  readonly wall: Section;
+}
+
+/** A petal on each wall of the tray. */
+function onTray({ brief, tray, floor }: Lined, shape: 'half-round' | 'pointed'): Petals {
   // Each petal reaches over the middle, so that the four hold one another down.
   // On the groove next to what is wanted it still does.
   const wanted = (side: Length) => plus(times(side, 0.54), half(brief.kit.board.pitch));
@@ -212,30 +214,109 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   };
   const petal = { across: petalOf('across'), deep: petalOf('deep') };
   return {
+    tray: petalTray(tray, { across: petal.across.id, deep: petal.deep.id }, shape),
+    more: [],
+    sections: [petal.across, petal.deep],
+    rough: [],
+    smaller: footprint.map((way) => ({
+      less: floor[way],
+      more: petal[way].id,
+      moreTimes: 2,
+      // Petals that face each other go past each other by so much, and not only meet.
+      by: smallest(millimetres(6), times(floor.byDirection[way].least, 0.1)),
+      scantBy: smallest(millimetres(3), times(floor.byDirection[way].least, 0.05)),
+    })),
+    root: { column: 2.5, row: 2.5 },
+    parts: () => [],
+    stacks: stacksOf('base'),
+  };
+}
+
+/** Four discs that are glued inside the walls; undefined where they would not reach past the middle. */
+function loose({ brief, tray, floor, wall }: Lined, card: Length): Petals | undefined {
+  const tabs = (row: number) => [0.5, 2.5].map((column) => ({ column, row }));
+  const discs = loosePetals(brief, {
+    paper: 2,
+    card,
+    floor,
+    wall,
+    tab: { back: tabs(0.998), front: tabs(2.002) },
+    stages: { joins: stagesWithDiscs.discs, petals: stagesWithDiscs.petals },
+  });
+  if (!discs) return undefined;
+  return {
+    ...discs,
+    tray: trayTemplate(tray),
+    more: discs.templates,
+    root: trayFloor(tray),
+    stacks: [...trayStacks(tray, { id: 'base' }), ...discs.stacks],
+  };
+}
+
+const tooLong: StyleAnswer = {
+  ok: false,
+  refusal: {
+    field: 'style.options.petals',
+    message:
+      'Loose discs: each is no wider than the wall that it is glued to, and here it would not reach past the middle of the box.',
+  },
+};
+
+function answer(asked: Brief): StyleAnswer {
+  const brief = wideEnoughForTabs(asked, 'across');
+  const card = paperFor(brief.papers, 0).thickness;
+  const { petals: shape } = brief.options;
+  const when = shape === 'loose discs' ? stagesWithDiscs : stages;
+  const { high } = brief.inside;
+  // Half the first petal's card comes down into the room.
+  const petalCard = shape === 'loose discs' ? paperFor(brief.papers, 2).thickness : card;
+  const needed = (depth: Length) => largest(plus(wallFor(depth, card), half(petalCard)), leastWall);
+  const wall = section(brief, 'base wall', {
+    least: needed(high.least),
+    target: needed(high.target),
+  });
+  const linerHigh = {
+    ...section(brief, 'liner high', {
+      least: millimetres(6),
+      target: minus(wall.target, times(card, 2)),
+      weight: 0.1,
+    }),
+    most: minus(wall.target, times(card, 2)),
+  };
+  const tabs = { tabsOn: 'sides', tabsLie: 'inside' } as const;
+  // Loose discs lie between all four walls and the liner.
+  const glued = shape === 'loose discs' ? times(petalCard, 2) : zero;
+  const inner = liner(brief, 1, linerHigh, {
+    piece: 'base',
+    card,
+    inside: addLayers(tabLayers(tabs.tabsOn, card), evenLayers(glued)),
+  });
+  const { floor } = inner;
+  const tray: Tray = {
+    id: 'base',
+    name: 'Base',
+    paper: 0,
+    wall: wall.id,
+    floor,
+    floorRole: 'floor',
+    ...tabs,
+  };
+  const lined = { brief, tray, floor, wall };
+  const petals = shape === 'loose discs' ? loose(lined, card) : onTray(lined, shape);
+  if (!petals) return tooLong;
+  return {
     ok: true,
     frame: {
-      sections: [wall, ...inner.sections, ...floor.sections, petal.across, petal.deep],
-      pieces: [
-        petalTray(tray, { across: petal.across.id, deep: petal.deep.id }, brief.options.petals),
-        inner.template,
-      ],
+      sections: [wall, ...inner.sections, ...floor.sections, ...petals.sections],
+      rough: petals.rough,
+      pieces: [petals.tray, ...petals.more, inner.template],
       fits: inner.fits,
-      smaller: [
-        { less: linerHigh.id, more: wall.id, by: times(card, 1.5) },
-        ...footprint.map((way) => ({
-          less: floor[way],
-          more: petal[way].id,
-          moreTimes: 2,
-          // Petals that face each other go past each other by so much, and not only meet.
-          by: smallest(millimetres(6), times(floor.byDirection[way].least, 0.1)),
-          scantBy: smallest(millimetres(3), times(floor.byDirection[way].least, 0.05)),
-        })),
-      ],
+      smaller: [{ less: linerHigh.id, more: wall.id, by: times(card, 1.5) }, ...petals.smaller],
       settle: (size) => {
         const thick = toMillimetres(card);
         const clearInside = {
           ...inner.inside(size),
-          high: minus(size(wall.id), card),
+          high: minus(size(wall.id), half(card), half(petalCard)),
         };
         return {
           clearInside,
@@ -243,14 +324,15 @@ function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
             parts: [
               sitting({
                 id: 'base',
-                root: { column: 2.5, row: 2.5 },
+                root: petals.root,
                 at: vector(inner.aside, 0, -thick / 2),
               }),
-              inner.part(size, { lower: 0.01, joins: stages.liner }),
+              ...petals.parts(size, inner.aside),
+              inner.part(size, { lower: 0.01, joins: when.liner }),
             ],
-            stacks: [...stacksOf('base'), ...inner.stacks(size)],
+            stacks: [...petals.stacks, ...inner.stacks(size)],
             cavity: roomOf(clearInside),
-            giftEnters: stages.gift,
+            giftEnters: when.gift,
           },
         };
       },
@@ -263,7 +345,7 @@ export const petalTop = defineStyle({
   id: 'petal-top',
   name: 'Petal-top box',
   about: 'A lined tray with four petals that close over one another',
-  papers: ['Base', 'Liner'],
+  papers: ['Base', 'Liner', 'Discs'],
   options,
   usual: { petals: 'half-round' },
   traits: () => ({ opensFromTop: true, showsGift: false }),

@@ -63,6 +63,7 @@ export interface FaceInSpace {
   readonly side: CardSide | undefined;
   /** How high its lowest place is in the closed box. */
   readonly lowest: number;
+  readonly highest: number;
 }
 
 /** A face that lies on another one in the closed box. */
@@ -108,6 +109,7 @@ export function jointsInSpace(plan: Plan, box: FoldingBox): readonly JointInSpac
     spot: one.spot,
     side: sideTowards(one.face, other.face),
     lowest: Math.min(...one.face.ring.map(({ z }) => z)),
+    highest: Math.max(...one.face.ring.map(({ z }) => z)),
   });
   return plan.assembly.stacks.flatMap(({ face, on, holds }): readonly JointInSpace[] => {
     if (holds === 'rest') return [];

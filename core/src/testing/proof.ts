@@ -21,6 +21,15 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
   );
   const partsOf = (piece: string) =>
     box.parts.filter((part) => part.piece.id === piece).map(({ part }) => part.id);
+  /** Parts with those that are glued inside them. */
+  const withLining = (parts: readonly string[]) => [
+    ...parts,
+    ...plan.assembly.stacks.flatMap(({ face, on, side, holds }) =>
+      parts.includes(on.part) && face.part !== on.part && side === 'inside' && holds === 'glue'
+        ? [face.part]
+        : [],
+    ),
+  ];
   const gaps = plan.pairs.flatMap(({ outer, inner, fits }) =>
     fits.flatMap(({ direction, gap }): readonly string[] => {
       // A piece that closes on itself is proven by nothing going through anything.
@@ -31,7 +40,9 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
         (each) => each.outer === inner && each.inner === inner && each.state === 'tight',
       );
       if (isPushed) return [];
-      const measured = measureGap(box, part, partsOf(inner), axes[direction]);
+      const inners = partsOf(inner);
+      const outers = withLining([part]).filter((each) => !inners.includes(each));
+      const measured = measureGap(box, outers, inners, axes[direction]);
       // A tube that is open above and below has no height to measure.
       if (!Number.isFinite(measured)) return [];
       const off = Math.abs(measured - gap / 1_000_000);
@@ -46,7 +57,7 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
   // the jam is large one of the two stands in the gift's room; nothing else may.
   const tight = plan.pairs.filter(({ state }) => state === 'tight');
   const jams = tight.flatMap(({ outer, inner }) => [
-    { over: partsOf(outer), under: partsOf(inner) },
+    { over: withLining(partsOf(outer)), under: partsOf(inner) },
     // What is forced through its cover meets what goes over that.
     ...plan.pairs
       .filter((next) => next.inner === outer)

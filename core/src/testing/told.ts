@@ -101,6 +101,8 @@ function jointFaults(
     if (joint.onSide !== undefined && other.side !== undefined && joint.onSide !== other.side)
       faults.push(`${described}: onto the ${joint.onSide}`);
     const above = one.lowest - other.lowest;
+    if (joint.isLevelAbove && Math.abs(one.highest - other.highest) > 1.3)
+      faults.push(`${described}: not level above by ${(one.highest - other.highest).toFixed(1)}`);
     if (joint.above !== undefined && Math.abs(joint.above - above) > 1.3)
       faults.push(`${described}: ${joint.above} mm above, and not ${above.toFixed(1)}`);
   }

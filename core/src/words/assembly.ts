@@ -253,15 +253,16 @@ function attachSentences(attach: AttachOperation, nameOf: NameOf, unit: Unit): r
   }
   return [
     ...(isFlat ? [`Lay the ${other} flat, inside up.`] : []),
-    ...joints.flatMap(({ face, adhesiveOn, on, onSide, above }, at) => {
+    ...joints.flatMap(({ face, adhesiveOn, on, onSide, above, isLevelAbove }, at) => {
       // What hides the bottom has no parts of its own.
       if (on.faces === 'bottom')
         return [
           `Adhesive all over the ${adhesiveOn} of the ${name}.`,
           `Turn the ${other} upside down, and press the ${name} onto its bottom, as far in from every edge.`,
         ];
-      const where =
-        above === undefined
+      const where = isLevelAbove
+        ? 'its score level with the upper edge of the wall'
+        : above === undefined
           ? 'lower edges level'
           : above > 0
             ? `its lower edge ${formatNearest(above, unit)} above that of the wall`
@@ -289,6 +290,13 @@ function closeSentences({ way }: CloseOperation): readonly string[] {
       return [
         'Push in all four walls above the box along their slanting scores, and gather the top together.',
       ];
+    case 'go round':
+      return way.count === 0
+        ? []
+        : [
+            `Fold in the ${faceInWords(way.face)} at the back, then the others going round, ${countInWords(way.count)} in all, each over the one before.`,
+            'Lift the first, and push the edge of the last one under it: that holds them.',
+          ];
     case 'fold down':
       return [
         `Fold the ${faceInWords(way.face)} over the pinched top, and fix it there with a tag or a dot of glue.`,

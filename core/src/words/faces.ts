@@ -33,6 +33,7 @@ export function faceInWords(face: FaceName): string {
     case 'rim':
       return of ? `rim of the ${faceInWords(of)}` : 'rim';
     case 'flap':
+      if (of?.role === 'tab') return 'petal';
       return of ? `${end ?? ''} flap of the ${faceInWords(wallBelow(of))}` : 'flap';
     case 'tab':
       return of ? `tab of the ${faceInWords(of)}` : 'tab';

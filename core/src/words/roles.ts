@@ -51,6 +51,7 @@ const uses: Readonly<Record<CutoutUse, string>> = {
   'lid side': 'lid side',
   'lid front': 'lid front',
   petal: 'petal',
+  disc: 'disc',
   plate: 'plate',
   'seat side': 'side of the seat',
   tip: 'tip',

@@ -274,14 +274,15 @@ function sayAssembly(step: AssemblyStep, nameOf: NameOf, { kit }: Telling): Said
   const lies = flat ? `, ${laidInWords(flat.laid, flat.handling, cutUnit(kit))}` : '';
   const passages: readonly Passage[] = [
     ...(isGift ? [] : [{ text: `${name}${lies}.` }]),
-    ...operations.map((each, at) => {
+    ...operations.flatMap((each, at) => {
       const again = sameAgain(operations[at - 1], each);
       const sentences =
         again === undefined ? assemblySentences(each, nameOf, cutUnit(kit)) : [again];
       // What is done to another piece than the step's own is told by its name.
+      if (sentences.length === 0) return [];
       const isOther = each.piece !== step.piece && each.kind !== 'join' && each.kind !== 'put in';
       const all = isOther ? [`${nameOf(each.piece)}:`, ...sentences] : sentences;
-      return { text: all.join(' '), at };
+      return [{ text: all.join(' '), at }];
     }),
     ...(least === undefined ? [] : [{ text: adhesiveSentence(least, kit) }]),
   ];

@@ -112,6 +112,8 @@ export interface AttachOperation {
     readonly onSide: 'inside' | 'outside';
     /** How far its lower edge is above that of what it goes on; level where it is not said. */
     readonly above?: Length;
+    /** Whether it is their upper edges that are level. */
+    readonly isLevelAbove?: boolean;
   }[];
   /** How many of the piece are glued on; where there are several each has a joint of its own. */
   readonly pieces: number;
@@ -138,7 +140,9 @@ export interface CloseOperation {
     /** All walls are drawn in along their pleats. */
     | { readonly kind: 'gather' }
     /** The flap on one side of the pinched top goes over the other. */
-    | { readonly kind: 'fold down'; readonly face: FaceName };
+    | { readonly kind: 'fold down'; readonly face: FaceName }
+    /** Parts of several pieces go over one another, all round: so many, told with the first of them. */
+    | { readonly kind: 'go round'; readonly face: FaceName; readonly count: number };
 }
 
 /** What is done with a piece once it is cut, scored and snipped. */

@@ -17,6 +17,8 @@ export interface ReadJoint {
   readonly onSide?: CardSide;
   /** How far the lower edge is above that of the other, in millimetres, where it is told. */
   readonly above?: number;
+  /** Whether it is told that their upper edges are level. */
+  readonly isLevelAbove?: boolean;
 }
 
 /** Pieces whose parts have names by now. */
@@ -52,6 +54,7 @@ const others = [
   /^Fold these out, away from you, and all the others in:$/,
   /^(?:At .+, f|F)rom the (?:point|top|bottom) .+\.$/,
   /^Hold it flat\.$/,
+  /^Lift the first, and push the edge of the last one under it: that holds them\.$/,
   /^Fold the seat forward, level over the floor\.$/,
   /^Use (?:.+ tape, or )?wet glue(?:: your tapes are too wide here)?\.$/,
   /^Put the gift in\.$/,
@@ -76,6 +79,7 @@ const others = [
 
 /** Folds parts that must be there, though they are not glued now. */
 const folded = [
+  /^Fold in (the petal) at the back, then the others going round, \w+ in all, each over the one before\.$/,
   /^Fold in (.+?)(?:, and hold it there with a sticker or a dot of glue)?\.$/,
   /^Fold up (.+)\.$/,
   /^Turn in (.+)\.$/,
@@ -145,7 +149,9 @@ export class Gluing {
     return only.faces;
   }
 
-  private glued(onto: Pick<ReadJoint, 'onPiece' | 'on' | 'onSide' | 'above'>): void {
+  private glued(
+    onto: Pick<ReadJoint, 'onPiece' | 'on' | 'onSide' | 'above' | 'isLevelAbove'>,
+  ): void {
     const { pending } = this;
     if (!pending) throw new Error('Nothing has adhesive on it');
     const what = pending.what.replace(/ of (?:one|the next|the other) [a-z ]+$/, '');
@@ -186,7 +192,7 @@ export class Gluing {
       'Press the (inside|outside) of the (.+) onto (?:it|them), edges level; hold it\\.',
     );
     const wall = match(
-      `Press it onto the (inside|outside) of the (.+) of the ([a-z ]+), in the middle, (?:lower edges level|edges level|its lower edge (${figure}) above that of the wall)\\.`,
+      `Press it onto the (inside|outside) of the (.+) of the ([a-z ]+), in the middle, (?:lower edges level|edges level|its (score) level with the upper edge of the wall|its lower edge (${figure}) above that of the wall)\\.`,
     );
     const bottom = match(
       'Turn the ([a-z ]+) upside down, and press the .+ onto its bottom, as far in from every edge\\.',
@@ -220,13 +226,15 @@ export class Gluing {
       const [side, name = ''] = plate;
       this.glued({ onPiece: pieceCalled(name), onSide: sideOf(side) });
     } else if (wall) {
-      const [side, name = '', piece = '', above] = wall;
+      const [side, name = '', piece = '', score, above] = wall;
       const other = pieceCalled(piece);
       this.glued({
         onPiece: other,
         on: this.faces(`the ${name}`, other),
         onSide: sideOf(side),
-        above: above === undefined ? 0 : lengthOf(above),
+        ...(score === undefined
+          ? { above: above === undefined ? 0 : lengthOf(above) }
+          : { isLevelAbove: true }),
       });
     } else if (again) {
       const [tab = '', wall = ''] = again;

@@ -1,0 +1,259 @@
+import type { Section, SmallerPair } from '../marks/index.ts';
+import { vector, type GridSpot, type Part, type Stack, type Vector } from '../fold/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  minus,
+  plus,
+  smallest,
+  times,
+  toMillimetres,
+  zero,
+  type Length,
+} from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import type { Cutout } from '../piece/index.ts';
+import type { PieceTemplate, RoughSection, SizeOf, StyleBrief } from './brief.ts';
+import { drawGrid, rowScore, valley } from './draw-grid.ts';
+import { footprint, marksWindow, section, type Footprint, type FloorSections } from './sections.ts';
+
+/** So much of a disc at the least is glued to its wall. */
+const leastTongue = millimetres(10);
+
+/** So much narrower than the room between its neighbours a disc is, both sides together. */
+const spare = millimetres(1);
+
+/** The walls in the order in which their petals close, with the way that a petal goes over the box. */
+const walls = [
+  { wall: 'back', way: 'deep', right: vector(1, 0, 0), out: vector(0, 1, 0) },
+  { wall: 'right', way: 'across', right: vector(0, -1, 0), out: vector(1, 0, 0) },
+  { wall: 'front', way: 'deep', right: vector(-1, 0, 0), out: vector(0, -1, 0) },
+  { wall: 'left', way: 'across', right: vector(0, 1, 0), out: vector(-1, 0, 0) },
+] as const;
+
+type Wall = (typeof walls)[number]['wall'];
+
+/** Four discs that are each scored once: one part is glued inside a wall, the other closes over the box. */
+export interface LoosePetals {
+  readonly sections: readonly Section[];
+  readonly rough: readonly RoughSection[];
+  readonly smaller: readonly SmallerPair[];
+  readonly templates: readonly PieceTemplate[];
+  readonly parts: (size: SizeOf, aside: number) => readonly Part[];
+  readonly stacks: readonly Stack[];
+}
+
+interface Disc {
+  readonly id: string;
+  readonly name: string;
+  readonly copies: number;
+  readonly wide: Section;
+  readonly reach: Section;
+  readonly tongue: Section;
+}
+
+/** What is cut off a sheet as wide as a disc, and as high or higher, to leave the disc at its upper edge. */
+function roundOf(wide: Length, high: Length): readonly Cutout[] {
+  const radius = half(wide);
+  const rest: readonly Cutout[] =
+    high > wide
+      ? [
+          {
+            shape: 'trim',
+            use: 'disc',
+            corners: [
+              { x: zero, y: wide },
+              { x: wide, y: wide },
+              { x: wide, y: high },
+              { x: zero, y: high },
+            ],
+          },
+        ]
+      : [];
+  const corners = [zero, wide].flatMap((x) =>
+    [zero, wide].map((y): Cutout => ({
+      shape: 'corner',
+      use: 'disc',
+      at: { x, y },
+      along: x === zero ? radius : times(radius, -1),
+      down: y === zero ? radius : times(radius, -1),
+    })),
+  );
+  return [...rest, ...corners];
+}
+
+/** Discs for the walls of a tray of this floor; undefined where none reaches past the middle of the box. */
+export function loosePetals(
+  brief: StyleBrief<unknown>,
+  {
+    paper,
+    card,
+    floor,
+    wall,
+    tab,
+    stages,
+  }: {
+    readonly paper: number;
+    /** Of the tray. */
+    readonly card: Length;
+    readonly floor: FloorSections;
+    readonly wall: Section;
+    /** On each wall that tabs lie on, a spot on either of them. */
+    readonly tab: Readonly<Partial<Record<Wall, readonly GridSpot[]>>>;
+    readonly stages: { readonly joins: number; readonly petals: number };
+  },
+): LoosePetals | undefined {
+  const own = paperFor(brief.papers, paper).thickness;
+  const isSquare = floor.across === floor.deep;
+  const ways: readonly Footprint[] = isSquare ? ['deep'] : footprint;
+  // Beside it lie the walls' own card and the discs next to it.
+  const beside = plus(card, times(own, 2), spare);
+  const tallest = minus(wall.least, times(card, 2));
+  const shortest = smallest(leastTongue, times(tallest, 0.6));
+  const isWider = (way: Footprint) =>
+    floor.byDirection[otherWay(way)].target >= floor.byDirection[way].target;
+  const discs = ways.map((way): Disc & { readonly way: Footprint } => {
+    const id = isSquare ? 'disc' : `disc ${way}`;
+    const along = floor.byDirection[otherWay(way)];
+    const most = minus(along.target, beside);
+    const wide = {
+      ...section(brief, `${id} wide`, {
+        // A disc that is much smaller would leave its tongue too long for the wall, or too short for glue.
+        least: minus(most, smallest(marksWindow(brief), times(minus(tallest, shortest), 0.8))),
+        target: most,
+        weight: 0.1,
+      }),
+      most,
+    };
+    const past = plus(half(floor.byDirection[way].target), pastMiddle(floor, way));
+    const least = largest(minus(most, tallest), shortest);
+    const reach = {
+      ...section(brief, `${id} reach`, { least, target: largest(least, past), weight: 0.1 }),
+      most: minus(most, shortest),
+    };
+    const tongueMost = smallest(tallest, minus(most, least));
+    return {
+      id,
+      way,
+      name: isSquare ? 'Disc' : isWider(way) ? 'Wide disc' : 'Narrow disc',
+      copies: isSquare ? 4 : 2,
+      wide,
+      reach,
+      // It is cut down to what is left of the disc.
+      tongue: {
+        id: `${id} tongue`,
+        least: tongueMost,
+        target: tongueMost,
+        most: plus(tongueMost, marksWindow(brief)),
+        weight: 0.01,
+      },
+    };
+  });
+  if (discs.some(({ reach, way }) => reach.most < plus(half(floor.byDirection[way].least), zero)))
+    return undefined;
+  const discOf = (way: Footprint) => discs.find((disc) => disc.way === way) ?? discs[0];
+  return {
+    sections: discs.flatMap(({ wide, reach, tongue }) => [wide, reach, tongue]),
+    rough: discs.map(({ wide, reach, tongue }) => ({
+      section: tongue.id,
+      holds: (size) => minus(size(wide.id), size(reach.id)),
+    })),
+    smaller: discs.flatMap(({ way, wide, reach }): readonly SmallerPair[] => [
+      // Petals that face each other go past each other, and not only meet.
+      { less: floor[way], more: reach.id, moreTimes: 2, by: times(pastMiddle(floor, way), 2) },
+      { less: wide.id, more: floor[otherWay(way)], by: beside },
+      { less: reach.id, more: wide.id, by: shortest },
+    ]),
+    templates: discs.map(({ id, name, copies, wide, reach, tongue }): PieceTemplate => ({
+      id,
+      name,
+      paper,
+      copies,
+      across: [wide.id],
+      down: [reach.id, tongue.id],
+      draw: (size) =>
+        drawGrid({
+          columns: [size(wide.id)],
+          rows: [size(reach.id), size(tongue.id)],
+          picture: ['p', 't'],
+          lines: [rowScore(1, 0, 1, valley(90, stages.petals))],
+          cutouts: roundOf(size(wide.id), plus(size(reach.id), size(tongue.id))),
+        }),
+    })),
+    parts: (size, aside) =>
+      walls.flatMap(({ wall: side, way, right, out }): readonly Part[] => {
+        const disc = discOf(way);
+        if (!disc) return [];
+        // Inside the wall, and over its tabs where it has any.
+        const behind = plus(half(plus(card, own)), tab[side] ? card : zero);
+        const far = toMillimetres(size(floor[way])) / 2 - toMillimetres(behind);
+        const fold = toMillimetres(size(wall.id)) - toMillimetres(card) / 2;
+        const down = 0.1 * toMillimetres(size(disc.tongue.id));
+        return [
+          {
+            id: `disc ${side}`,
+            piece: disc.id,
+            root: { column: 0.5, row: 1.1 },
+            right,
+            up: vector(0, 0, 1),
+            at: moved(vector(aside, 0, fold - down), out, far),
+            joins: stages.joins,
+            opens: vector(0, 0, toMillimetres(size(wall.id)) + 10),
+          },
+        ];
+      }),
+    stacks: walls.flatMap(({ wall: side }, i): readonly Stack[] => {
+      const part = `disc ${side}`;
+      const tongue = { part, spot: { column: 0.5, row: 1.1 } };
+      const petal = { column: 0.5, row: 0.9 };
+      const before = walls[i - 1];
+      return [
+        {
+          face: tongue,
+          on: { part: 'base', spot: wallSpots[side] },
+          side: 'inside',
+          holds: 'glue',
+          ...(tab[side] && { bows: toMillimetres(card) }),
+        },
+        ...(tab[side] ?? []).map((spot): Stack => ({
+          face: tongue,
+          on: { part: 'base', spot },
+          side: 'inside',
+          holds: 'rest',
+        })),
+        ...(before
+          ? [
+              {
+                face: { part, spot: petal },
+                on: { part: `disc ${before.wall}`, spot: petal },
+                side: 'outside' as const,
+                holds: 'tuck' as const,
+              },
+            ]
+          : []),
+      ];
+    }),
+  };
+}
+
+/** Where the walls of a tray are drawn. */
+const wallSpots: Readonly<Record<Wall, GridSpot>> = {
+  back: { column: 1.5, row: 0.1 },
+  front: { column: 1.5, row: 2.9 },
+  left: { column: 0.1, row: 1.5 },
+  right: { column: 2.9, row: 1.5 },
+};
+
+function otherWay(way: Footprint): Footprint {
+  return way === 'across' ? 'deep' : 'across';
+}
+
+/** How far beyond the middle a petal reaches. */
+function pastMiddle(floor: FloorSections, way: Footprint): Length {
+  return smallest(millimetres(3), times(floor.byDirection[way].least, 0.05));
+}
+
+function moved(from: Vector, out: Vector, far: number): Vector {
+  return vector(from.x + out.x * far, from.y + out.y * far, from.z + out.z * far);
+}
