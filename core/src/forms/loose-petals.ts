@@ -19,7 +19,7 @@ import { drawGrid, rowScore, valley } from './draw-grid.ts';
 import { footprint, marksWindow, section, type Footprint, type FloorSections } from './sections.ts';
 
 /** So much of a disc at the least is glued to its wall. */
-const leastTongue = millimetres(10);
+const leastTongue = millimetres(6);
 
 /** So much narrower than the room between its neighbours a disc is, both sides together. */
 const spare = millimetres(1);
@@ -53,26 +53,11 @@ interface Disc {
   readonly tongue: Section;
 }
 
-/** What is cut off a sheet as wide as a disc, and as high or higher, to leave the disc at its upper edge. */
-function roundOf(wide: Length, high: Length): readonly Cutout[] {
-  const radius = half(wide);
-  const rest: readonly Cutout[] =
-    high > wide
-      ? [
-          {
-            shape: 'trim',
-            use: 'disc',
-            corners: [
-              { x: zero, y: wide },
-              { x: wide, y: wide },
-              { x: wide, y: high },
-              { x: zero, y: high },
-            ],
-          },
-        ]
-      : [];
-  const corners = [zero, wide].flatMap((x) =>
-    [zero, wide].map((y): Cutout => ({
+/** What is cut off a square to leave the disc that touches all of its edges. */
+function roundOf(side: Length): readonly Cutout[] {
+  const radius = half(side);
+  return [zero, side].flatMap((x) =>
+    [zero, side].map((y): Cutout => ({
       shape: 'corner',
       use: 'disc',
       at: { x, y },
@@ -80,7 +65,6 @@ function roundOf(wide: Length, high: Length): readonly Cutout[] {
       down: y === zero ? radius : times(radius, -1),
     })),
   );
-  return [...rest, ...corners];
 }
 
 /** Discs for the walls of a tray of this floor; undefined where none reaches past the middle of the box. */
@@ -113,58 +97,74 @@ export function loosePetals(
   const shortest = smallest(leastTongue, times(tallest, 0.6));
   const isWider = (way: Footprint) =>
     floor.byDirection[otherWay(way)].target >= floor.byDirection[way].target;
-  const discs = ways.map((way): Disc & { readonly way: Footprint } => {
-    const id = isSquare ? 'disc' : `disc ${way}`;
-    const along = floor.byDirection[otherWay(way)];
-    const most = minus(along.target, beside);
-    const wide = {
-      ...section(brief, `${id} wide`, {
-        // A disc that is much smaller would leave its tongue too long for the wall, or too short for glue.
-        least: minus(most, smallest(marksWindow(brief), times(minus(tallest, shortest), 0.8))),
-        target: most,
-        weight: 0.1,
-      }),
-      most,
-    };
-    const past = plus(half(floor.byDirection[way].target), pastMiddle(floor, way));
-    const least = largest(minus(most, tallest), shortest);
-    const reach = {
-      ...section(brief, `${id} reach`, { least, target: largest(least, past), weight: 0.1 }),
-      most: minus(most, shortest),
-    };
-    const tongueMost = smallest(tallest, minus(most, least));
-    return {
-      id,
-      way,
-      name: isSquare ? 'Disc' : isWider(way) ? 'Wide disc' : 'Narrow disc',
-      copies: isSquare ? 4 : 2,
-      wide,
-      reach,
-      // It is cut down to what is left of the disc.
-      tongue: {
-        id: `${id} tongue`,
-        least: tongueMost,
-        target: tongueMost,
-        most: plus(tongueMost, marksWindow(brief)),
-        weight: 0.01,
-      },
-    };
-  });
-  if (discs.some(({ reach, way }) => reach.most < plus(half(floor.byDirection[way].least), zero)))
-    return undefined;
+  const downBy = marksWindow(brief);
+  const discs = ways.flatMap(
+    (way): readonly (Disc & { readonly way: Footprint; readonly isMeeting: boolean })[] => {
+      const id = isSquare ? 'disc' : `disc ${way}`;
+      const over = floor.byDirection[way];
+      const widest = minus(floor.byDirection[otherWay(way)].least, beside);
+      // Over an oblong box the wide two meet; the narrow ones close its ends.
+      const isMeeting = isSquare || isWider(way);
+      const past = isMeeting ? plus(half(over.target), pastMiddle(floor, way)) : half(widest);
+      const tongueMost = smallest(tallest, minus(widest, past));
+      if (tongueMost < shortest) return [];
+      // As large a disc as there is room for covers most of the box.
+      const reachMost = smallest(minus(widest, tongueMost), minus(over.least, spare));
+      return [
+        {
+          id,
+          way,
+          isMeeting,
+          name: isSquare ? 'Disc' : isWider(way) ? 'Wide disc' : 'Narrow disc',
+          copies: isSquare ? 4 : 2,
+          reach: {
+            ...section(brief, `${id} reach`, {
+              least: largest(
+                isMeeting ? plus(half(over.least), pastMiddle(floor, way)) : half(past),
+                minus(reachMost, downBy),
+              ),
+              target: reachMost,
+              weight: 0.1,
+            }),
+            most: reachMost,
+          },
+          tongue: {
+            ...section(brief, `${id} tongue`, {
+              least: largest(shortest, minus(tongueMost, downBy)),
+              target: tongueMost,
+              weight: 0.1,
+            }),
+            most: tongueMost,
+          },
+          // It is cut down to what its two parts come to.
+          wide: {
+            id: `${id} wide`,
+            least: widest,
+            target: widest,
+            most: plus(widest, downBy),
+            weight: 0.01,
+          },
+        },
+      ];
+    },
+  );
+  if (discs.length < ways.length || !holdOneAnother(discs, floor)) return undefined;
   const discOf = (way: Footprint) => discs.find((disc) => disc.way === way) ?? discs[0];
   return {
     sections: discs.flatMap(({ wide, reach, tongue }) => [wide, reach, tongue]),
     rough: discs.map(({ wide, reach, tongue }) => ({
-      section: tongue.id,
-      holds: (size) => minus(size(wide.id), size(reach.id)),
+      section: wide.id,
+      holds: (size) => plus(size(reach.id), size(tongue.id)),
     })),
-    smaller: discs.flatMap(({ way, wide, reach }): readonly SmallerPair[] => [
-      // Petals that face each other go past each other, and not only meet.
-      { less: floor[way], more: reach.id, moreTimes: 2, by: times(pastMiddle(floor, way), 2) },
-      { less: wide.id, more: floor[otherWay(way)], by: beside },
-      { less: reach.id, more: wide.id, by: shortest },
-    ]),
+    smaller: discs
+      .filter(({ isMeeting }) => isMeeting)
+      .map(({ way, reach }) => ({
+        // Petals that face each other go past each other, and not only meet.
+        less: floor[way],
+        more: reach.id,
+        moreTimes: 2,
+        by: times(pastMiddle(floor, way), 2),
+      })),
     templates: discs.map(({ id, name, copies, wide, reach, tongue }): PieceTemplate => ({
       id,
       name,
@@ -178,7 +178,7 @@ export function loosePetals(
           rows: [size(reach.id), size(tongue.id)],
           picture: ['p', 't'],
           lines: [rowScore(1, 0, 1, valley(90, stages.petals))],
-          cutouts: roundOf(size(wide.id), plus(size(reach.id), size(tongue.id))),
+          cutouts: roundOf(plus(size(reach.id), size(tongue.id))),
         }),
     })),
     parts: (size, aside) =>
@@ -235,6 +235,25 @@ export function loosePetals(
       ];
     }),
   };
+}
+
+/** Whether the narrow discs of an oblong box reach under the wide ones, at their smallest. */
+function holdOneAnother(
+  discs: readonly (Pick<Disc, 'reach' | 'tongue'> & {
+    readonly way: Footprint;
+    readonly isMeeting: boolean;
+  })[],
+  floor: FloorSections,
+): boolean {
+  const wide = discs.find(({ isMeeting }) => isMeeting);
+  const narrow = discs.find(({ isMeeting }) => !isMeeting);
+  if (!wide || !narrow) return true;
+  const radius = half(plus(wide.reach.least, wide.tongue.least));
+  const along = floor.byDirection[narrow.way];
+  return (
+    plus(radius, narrow.reach.least) >
+    plus(half(along.most), largest(leastTongue, times(along.most, 0.1)))
+  );
 }
 
 /** Where the walls of a tray are drawn. */

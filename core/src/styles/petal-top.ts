@@ -258,7 +258,7 @@ const tooLong: StyleAnswer = {
   refusal: {
     field: 'style.options.petals',
     message:
-      'Loose discs: each is no wider than the wall that it is glued to, and here it would not reach past the middle of the box.',
+      'Loose discs: each is no wider than the wall that it is glued to, and this box is too long, or its walls too low, for four of them to hold one another.',
   },
 };
 
