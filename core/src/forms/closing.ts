@@ -13,6 +13,7 @@ import {
 } from '../length/index.ts';
 import type { Cutout } from '../piece/index.ts';
 import type { StyleBrief, StyleFit, StyleSection } from './brief.ts';
+import { punchedBorder } from './border.ts';
 import { columnSlit, rowScore, valley } from './draw-grid.ts';
 import { lies } from './placing.ts';
 import { section, type FloorSections } from './sections.ts';
@@ -271,7 +272,7 @@ export function overlappedEnd(
   flap: string,
   floor: FloorSections,
   begins: number,
-  shape: 'round' | 'pointed' | 'straight',
+  shape: 'round' | 'pointed' | 'straight' | { readonly border: Length },
 ): TubeEnd {
   return {
     rows: [flap],
@@ -284,6 +285,14 @@ export function overlappedEnd(
       const wide = minus(half(apart), stand);
       const shaped = (panel: number): readonly Cutout[] => {
         if (shape === 'straight') return [];
+        if (typeof shape === 'object')
+          return punchedBorder({
+            from: plus(place.x(panel), stand),
+            to: minus(place.x(panel + 1), stand),
+            y: place.y(1),
+            edge: place.outward > 0 ? 'bottom' : 'top',
+            repeat: shape.border,
+          });
         if (shape === 'round')
           return roundedFlap(panel, place, { outward: 0, along: wide, down: free, stand });
         const y = place.y(1);

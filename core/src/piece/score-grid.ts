@@ -148,6 +148,7 @@ export const cutoutUseSchema = z.enum([
   'lid front',
   'petal',
   'disc',
+  'border',
   'plate',
   'seat side',
   'tip',

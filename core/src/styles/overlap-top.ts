@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  borderFits,
   giftTube,
   overlappedEnd,
   section,
@@ -9,12 +10,13 @@ import {
   type StyleAnswer,
   type StyleBrief,
 } from '../forms/index.ts';
-import { millimetres, times } from '../length/index.ts';
+import { formatWithUnit, millimetres, minus, times } from '../length/index.ts';
+import { borderPunches } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
 import { coverOption, oneOf, seamOption, usualSeam } from './options.ts';
 
 const options = z.object({
-  edge: oneOf('Edge of the flaps', ['round', 'pointed', 'straight']),
+  edge: oneOf('Edge of the flaps', ['round', 'pointed', 'straight', 'punched']),
   seam: seamOption,
   cover: coverOption,
 });
@@ -22,10 +24,24 @@ const options = z.object({
 /** Half a card of the bottom; dust flaps and half a card of the closing flaps at the top. */
 const ends = { bottom: 1, top: 3 };
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+type Brief = StyleBrief<z.infer<typeof options>>;
+
+/** Where no edge punch is small enough for the flaps. */
+function noBorder({ kit }: Brief): StyleAnswer {
+  const { unit } = kit.trimmer;
+  const narrowest = borderPunches(kit.punches).at(-1);
+  const message =
+    narrowest === undefined
+      ? 'Punched edges: there is no edge punch in this kit. Add yours in Tools.'
+      : `Punched edges: the border of the smallest edge punch is ${formatWithUnit(narrowest, unit)} wide, and these flaps are too small for it.`;
+  return { ok: false, refusal: { field: 'style.options.edge', message } };
+}
+
+function answer(brief: Brief): StyleAnswer {
   const tube = giftTube(brief, 'box', ends);
   const { floor } = tube.panels;
-  const { deep } = floor.byDirection;
+  const { deep, across } = floor.byDirection;
+  const { edge } = brief.options;
   const flap = {
     ...section(brief, 'box flap', {
       least: times(deep.least, 0.6),
@@ -34,10 +50,15 @@ function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
     }),
     most: deep.least,
   };
+  // A flap keeps a hair from the edges of its panel.
+  const room = { edge: minus(across.least, millimetres(0.8)), deep: flap.least };
+  const border = borderPunches(brief.kit.punches).find((repeat) => borderFits(repeat, room));
+  if (edge === 'punched' && border === undefined) return noBorder(brief);
+  const shape = edge === 'punched' ? (border ? { border } : 'straight') : edge;
   const { finished, bottom, cover } = standOnGluedFlaps(brief, tube, {
     id: 'box',
     name: 'Box',
-    top: overlappedEnd(flap.id, floor, tubeStages.top, brief.options.edge),
+    top: overlappedEnd(flap.id, floor, tubeStages.top, shape),
     ends,
     coverPaper: brief.options.cover ? 1 : undefined,
   });

@@ -35,7 +35,13 @@ export {
   type ScoringMeans,
   type ToolKind,
 } from './kit.ts';
-export { genericPunches, roundPunches, type Punch, type PunchShape } from './punch.ts';
+export {
+  genericPunches,
+  borderPunches,
+  roundPunches,
+  type Punch,
+  type PunchShape,
+} from './punch.ts';
 export { genericBoards, scoringBoardSchema, type ScoringBoard } from './scoring-board.ts';
 export {
   drawerOf,

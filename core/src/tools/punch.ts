@@ -87,6 +87,12 @@ export const genericPunches: readonly Punch[] = [
   { id: 'end-2', name: 'Shaped-end punch', unit: 'inch', shape: 'end', size: inches(2) },
 ];
 
+/** How often the borders of these punches repeat, the widest first. */
+export function borderPunches(punches: readonly Punch[]): readonly Length[] {
+  const sizes = punches.filter(({ shape }) => shape === 'edge').map(({ size }) => size);
+  return [...new Set(sizes)].sort((a, b) => b - a);
+}
+
 /** How wide the holes are that these punches make, the smallest first. */
 export function roundPunches(punches: readonly Punch[]): readonly Length[] {
   const sizes = punches.filter(({ shape }) => shape === 'hole').map(({ size }) => size);

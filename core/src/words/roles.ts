@@ -52,6 +52,7 @@ const uses: Readonly<Record<CutoutUse, string>> = {
   'lid front': 'lid front',
   petal: 'petal',
   disc: 'disc',
+  border: 'border',
   plate: 'plate',
   'seat side': 'side of the seat',
   tip: 'tip',

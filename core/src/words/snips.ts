@@ -295,6 +295,14 @@ export function cutOutSentences(cutOut: CutOutOperation, unit: Unit): readonly s
     ? `${formatNearest(middle.across, unit)} from the ${side}`
     : `${formatNearest(middle.down, unit)} from the ${end}`;
   const edge = notchEdge(cutOut, unit);
+  if (use === 'border' && punch !== undefined)
+    return [
+      at(
+        corners,
+        // It bites half as wide as it is.
+        `punch the border into ${edge} with the ${punch}, ${formatNearest(times(width, 2), unit)} wide, its middle ${along}`,
+      ),
+    ];
   return [
     at(
       corners,

@@ -68,8 +68,12 @@ export function cutOutOperations(
   const { grid } = piece;
   const found = grid.cutouts.flatMap((cutout, place): readonly Found[] => {
     if (cutout.shape !== 'hole' && cutout.shape !== 'notch') return [];
-    // A notch is made with a round punch that is pushed half over the edge.
-    const punch = punchFor('hole', cutout.use, times(cutout.radius, 2), punches);
+    // A notch is made with a round punch that is pushed half over the edge, a border with its own.
+    const wide = times(cutout.radius, 2);
+    const punch =
+      cutout.use === 'border'
+        ? punchFor('edge', cutout.use, times(wide, 2), punches)
+        : punchFor('hole', cutout.use, wide, punches);
     return [{ place, cutout, punch }];
   });
   const keyOf = ({ cutout, punch }: Found) =>

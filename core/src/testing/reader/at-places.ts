@@ -141,6 +141,13 @@ export const atPlaces: Patterns = [
   ],
   [
     new RegExp(
+      `^punch the border into (.+?) with the .+?, (${figure}) wide, its middle (${figure}) from the (${edge})$`,
+    ),
+    (card, corner, into = '', wide = '', along = '', from = '') =>
+      notched(card, corner, into, lengthOf(wide) / 2, lengthOf(along), from),
+  ],
+  [
+    new RegExp(
       `^push the (.+?) half over (.+?) and punch a [a-z ]+?, its middle (${figure}) from the (${edge})$`,
     ),
     (card, corner, punch = '', into = '', along = '', from = '') =>
