@@ -1,4 +1,11 @@
-export { ridgeClosings, ridgeCutouts, type Fins } from './ridge.ts';
+export {
+  finForBorder,
+  ridgeClosings,
+  ridgeCutouts,
+  type BorderedEdge,
+  type Fins,
+  type RidgeClosing,
+} from './ridge.ts';
 export { borderFits } from './border.ts';
 export { builtInSeat, seatLayers, type BuiltInSeat } from './built-in-seat.ts';
 export { archHandle, type ArchHandle } from './arch-handle.ts';

@@ -10,9 +10,10 @@ import {
   type StyleAnswer,
   type StyleBrief,
 } from '../forms/index.ts';
-import { formatWithUnit, millimetres, minus, times } from '../length/index.ts';
+import { millimetres, minus, times } from '../length/index.ts';
 import { borderPunches } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
+import { noEdgePunch } from './no-edge-punch.ts';
 import { coverOption, oneOf, seamOption, usualSeam } from './options.ts';
 
 const options = z.object({
@@ -25,17 +26,6 @@ const options = z.object({
 const ends = { bottom: 1, top: 3 };
 
 type Brief = StyleBrief<z.infer<typeof options>>;
-
-/** Where no edge punch is small enough for the flaps. */
-function noBorder({ kit }: Brief): StyleAnswer {
-  const { unit } = kit.trimmer;
-  const narrowest = borderPunches(kit.punches).at(-1);
-  const message =
-    narrowest === undefined
-      ? 'Punched edges: there is no edge punch in this kit. Add yours in Tools.'
-      : `Punched edges: the border of the smallest edge punch is ${formatWithUnit(narrowest, unit)} wide, and these flaps are too small for it.`;
-  return { ok: false, refusal: { field: 'style.options.edge', message } };
-}
 
 function answer(brief: Brief): StyleAnswer {
   const tube = giftTube(brief, 'box', ends);
@@ -53,7 +43,12 @@ function answer(brief: Brief): StyleAnswer {
   // A flap keeps a hair from the edges of its panel.
   const room = { edge: minus(across.least, millimetres(0.8)), deep: flap.least };
   const border = borderPunches(brief.kit.punches).find((repeat) => borderFits(repeat, room));
-  if (edge === 'punched' && border === undefined) return noBorder(brief);
+  if (edge === 'punched' && border === undefined)
+    return noEdgePunch(brief.kit, {
+      option: 'edge',
+      asked: 'Punched edges',
+      tooSmall: 'these flaps are too small for it',
+    });
   const shape = edge === 'punched' ? (border ? { border } : 'straight') : edge;
   const { finished, bottom, cover } = standOnGluedFlaps(brief, tube, {
     id: 'box',

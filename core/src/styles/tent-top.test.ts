@@ -21,7 +21,12 @@ describe('a tent-top box', () => {
       expect(cutouts('tent', 'ribbon')).toHaveLength(options.closing === 'ribbon holes' ? 4 : 0);
       // The tongue goes through its slot with a little to spare.
       const [slot] = cutouts('tent', 'slot');
-      expect(slot !== undefined).toBe(options.closing === 'edge and slot');
+      expect(slot !== undefined).toBe(options.closing.endsWith('edge and slot'));
+      const bites = cutouts('tent', 'border');
+      expect(bites.length > 0).toBe(options.closing === 'punched edge and slot');
+      // Behind the border there is as much tongue again.
+      for (const bite of bites)
+        expect(bite.shape === 'notch' && 4 * bite.radius).toBeLessThan(fin ?? 0);
       const xsOf = (cutout: typeof slot) =>
         cutout?.shape === 'trim' ? cutout.corners.map(({ x }) => x) : [];
       const shoulders = cutouts('tent', 'tongue').filter(({ shape }) => shape === 'trim');

@@ -8,6 +8,7 @@ import {
   lies,
   marksWindow,
   wideEnoughForTabs,
+  finForBorder,
   mountain,
   ridgeClosings,
   ridgeCutouts,
@@ -15,7 +16,9 @@ import {
   section,
   sitting,
   valley,
+  type BorderedEdge,
   type Fins,
+  type RidgeClosing,
   type SizeOf,
   type StyleAnswer,
   type StyleBrief,
@@ -32,8 +35,10 @@ import {
   type Length,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
+import { borderPunches } from '../tools/index.ts';
 import type { Cutout, GridPoint } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
+import { noEdgePunch } from './no-edge-punch.ts';
 import { howDeep, oneOf } from './options.ts';
 
 /** What is folded or put together when, counted over the whole box. */
@@ -46,7 +51,7 @@ const options = z.object({
     'steep',
     'very steep',
   ]),
-  closing: oneOf('Ridge', ridgeClosings),
+  closing: oneOf('Ridge', [...ridgeClosings, 'punched edge and slot']),
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 
@@ -119,9 +124,26 @@ interface Ids {
   readonly fin: string;
 }
 
+/** How the ridge is closed: with the widest border that its tongue has room for; undefined where it has for none. */
+function closingFor(
+  { options: { closing }, kit }: Brief,
+  across: Length,
+): RidgeClosing | BorderedEdge | undefined {
+  if (closing !== 'punched edge and slot') return closing;
+  const border = borderPunches(kit.punches).find((each) => finForBorder(each).across <= across);
+  return border === undefined ? undefined : { border };
+}
+
+/** How high the fins are that stand up along the ridge. */
+function finsFor(closing: RidgeClosing | BorderedEdge) {
+  if (typeof closing !== 'object') return { least: millimetres(9), target: millimetres(14) };
+  const { fin } = finForBorder(closing.border);
+  return { least: fin, target: fin };
+}
+
 function answer(asked: Brief): StyleAnswer {
   const brief = wideEnoughForTabs(asked, 'across');
-  const { slope, closing } = brief.options;
+  const { slope } = brief.options;
   const card = paperFor(brief.papers, 0).thickness;
   const { across, deep, high } = brief.inside;
   const rise =
@@ -149,11 +171,14 @@ function answer(asked: Brief): StyleAnswer {
     most: plus(tallest, marksWindow(brief)),
     weight: 0.01,
   };
-  const fin = section(brief, 'fin', {
-    least: millimetres(9),
-    target: millimetres(14),
-    weight: 0.1,
-  });
+  const closing = closingFor(brief, width.least);
+  if (closing === undefined)
+    return noEdgePunch(brief.kit, {
+      option: 'closing',
+      asked: 'Punched edge and slot',
+      tooSmall: 'this ridge is too short for a tongue that takes it',
+    });
+  const fin = section(brief, 'fin', { ...finsFor(closing), weight: 0.1 });
   const ids: Ids = {
     across: width.id,
     deep: floor.id,
@@ -240,7 +265,7 @@ function drawTent(
   columns: readonly Length[],
   rows: readonly Length[],
   size: SizeOf,
-  { closing, card }: { readonly closing: Brief['options']['closing']; readonly card: Length },
+  { closing, card }: { readonly closing: RidgeClosing | BorderedEdge; readonly card: Length },
 ) {
   const floor = size(ids.deep);
   const roof = size(ids.roof);
