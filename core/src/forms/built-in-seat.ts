@@ -13,10 +13,10 @@ import {
   zero,
   type Length,
 } from '../length/index.ts';
-import type { Cutout, GridLine, Spot, Taper } from '../piece/index.ts';
+import type { Cutout, Spot } from '../piece/index.ts';
 import type { PieceTemplate, SizeOf, StyleBrief, StyleDepth, StyleFit } from './brief.ts';
 import { drawGrid, mountain, rowScore, valley } from './draw-grid.ts';
-import { moveCutout } from './move-cutout.ts';
+import { moveGrid } from './move-grid.ts';
 import { lies } from './placing.ts';
 import { depthWindow, section, type FloorSections, type Layers } from './sections.ts';
 import { trayStacks, trayStages, trayTemplate, type Tray } from './tray.ts';
@@ -50,19 +50,6 @@ export interface BuiltInSeat {
 /** Card inside the walls of a base with such a seat: tabs, what hangs at the back and the tongue, one each. */
 export function seatLayers(card: Length): Layers {
   return { across: times(sideSpare, 2), deep: plus(times(card, 3), seatGap.target) };
-}
-
-function lower(line: GridLine): GridLine {
-  return line.axis === 'row'
-    ? { ...line, index: line.index + before }
-    : {
-        ...line,
-        spans: line.spans.map((span) => ({
-          ...span,
-          from: span.from + before,
-          to: span.to + before,
-        })),
-      };
 }
 
 /**
@@ -117,7 +104,6 @@ export function builtInSeat(
   const across = plain.across;
   const down = [tongue.id, seat.id, drop.id, ...plain.down];
   const draw = (size: SizeOf) => {
-    const grid = plain.draw(size);
     const columns = across.map(size);
     const rows = down.map(size);
     const top = plus(size(tongue.id), size(seat.id), size(drop.id));
@@ -132,6 +118,11 @@ export function builtInSeat(
         { x: from, y: top },
       ],
     });
+    const tray = moveGrid(plain.draw(size), {
+      columns: 0,
+      rows: before,
+      reach: { x: zero, y: top },
+    });
     const outer = drawGrid({
       columns,
       rows,
@@ -144,13 +135,10 @@ export function builtInSeat(
     });
     return {
       ...outer,
-      lines: [...outer.lines, ...grid.lines.map(lower)],
-      tapers: grid.tapers.map((taper): Taper => ({
-        ...taper,
-        cell: { column: taper.cell.column, row: taper.cell.row + before },
-      })),
+      lines: [...outer.lines, ...tray.lines],
+      tapers: tray.tapers,
       cutouts: [
-        ...grid.cutouts.map((cutout) => moveCutout(cutout, { x: zero, y: top })),
+        ...tray.cutouts,
         side(left),
         side(minus(plus(left, wide), sideSpare)),
         // Over the middle of the floor, counted from the back wall that the seat hangs on.

@@ -141,7 +141,7 @@ export {
   towardsSeam,
   type ManySided,
 } from './many-sided.ts';
-export { moveCutout } from './move-cutout.ts';
+export { moveGrid } from './move-grid.ts';
 export { liner, type Liner } from './liner.ts';
 export { loosePetals, type LoosePetals } from './loose-petals.ts';
 export { gatheredEnd, pinchedEnd, pinchesSides, pleatWidth } from './pleats.ts';

@@ -44,13 +44,76 @@ export interface LoosePetals {
   readonly stacks: readonly Stack[];
 }
 
+/** The discs on two walls that face each other, or on all four of a square box. */
 interface Disc {
   readonly id: string;
   readonly name: string;
   readonly copies: number;
+  /** Which way its petal goes over the box. */
+  readonly way: Footprint;
+  /** Whether the two that face each other go past each other. */
+  readonly isMeeting: boolean;
   readonly wide: Section;
   readonly reach: Section;
   readonly tongue: Section;
+}
+
+/** The tray that discs are glued into. */
+interface UnderPetals {
+  readonly card: Length;
+  readonly floor: FloorSections;
+  readonly wall: Section;
+  /** The card of the discs. */
+  readonly own: Length;
+}
+
+/** The disc whose petal goes over the box this way; undefined where there is no room for one that does. */
+function discFor(
+  brief: Pick<StyleBrief<unknown>, 'kit'>,
+  way: Footprint,
+  { card, floor, wall, own }: UnderPetals,
+): Disc | undefined {
+  const isSquare = floor.across === floor.deep;
+  const [over, along] = [floor.byDirection[way], floor.byDirection[otherWay(way)]];
+  // Beside it lie the walls' own card and the discs next to it.
+  const widest = minus(along.least, card, times(own, 2), spare);
+  const tallest = minus(wall.least, times(card, 2));
+  const shortest = smallest(leastTongue, times(tallest, 0.6));
+  // Over an oblong box the wide two meet; the narrow ones close its ends.
+  const isMeeting = isSquare || along.target >= over.target;
+  const past = isMeeting ? plus(half(over.target), pastMiddle(floor, way)) : half(widest);
+  const tongueMost = smallest(tallest, minus(widest, past));
+  if (tongueMost < shortest) return undefined;
+  // As large a disc as there is room for covers most of the box.
+  const reachMost = smallest(minus(widest, tongueMost), minus(over.least, spare));
+  const reachLeast = isMeeting ? plus(half(over.least), pastMiddle(floor, way)) : half(past);
+  const downBy = marksWindow(brief);
+  const id = isSquare ? 'disc' : `disc ${way}`;
+  const part = (name: string, least: Length, most: Length): Section => ({
+    ...section(brief, `${id} ${name}`, {
+      least: largest(least, minus(most, downBy)),
+      target: most,
+      weight: 0.1,
+    }),
+    most,
+  });
+  return {
+    id,
+    way,
+    isMeeting,
+    name: isSquare ? 'Disc' : isMeeting ? 'Wide disc' : 'Narrow disc',
+    copies: isSquare ? 4 : 2,
+    reach: part('reach', reachLeast, reachMost),
+    tongue: part('tongue', shortest, tongueMost),
+    // It is cut down to what its two parts come to.
+    wide: {
+      id: `${id} wide`,
+      least: widest,
+      target: widest,
+      most: plus(widest, downBy),
+      weight: 0.01,
+    },
+  };
 }
 
 /** What is cut off a square to leave the disc that touches all of its edges. */
@@ -67,7 +130,7 @@ function roundOf(side: Length): readonly Cutout[] {
   );
 }
 
-/** Discs for the walls of a tray of this floor; undefined where none reaches past the middle of the box. */
+/** Discs for the walls of a tray of this floor; undefined where they would not hold one another. */
 export function loosePetals(
   brief: StyleBrief<unknown>,
   {
@@ -89,65 +152,8 @@ export function loosePetals(
   },
 ): LoosePetals | undefined {
   const own = paperFor(brief.papers, paper).thickness;
-  const isSquare = floor.across === floor.deep;
-  const ways: readonly Footprint[] = isSquare ? ['deep'] : footprint;
-  // Beside it lie the walls' own card and the discs next to it.
-  const beside = plus(card, times(own, 2), spare);
-  const tallest = minus(wall.least, times(card, 2));
-  const shortest = smallest(leastTongue, times(tallest, 0.6));
-  const isWider = (way: Footprint) =>
-    floor.byDirection[otherWay(way)].target >= floor.byDirection[way].target;
-  const downBy = marksWindow(brief);
-  const discs = ways.flatMap(
-    (way): readonly (Disc & { readonly way: Footprint; readonly isMeeting: boolean })[] => {
-      const id = isSquare ? 'disc' : `disc ${way}`;
-      const over = floor.byDirection[way];
-      const widest = minus(floor.byDirection[otherWay(way)].least, beside);
-      // Over an oblong box the wide two meet; the narrow ones close its ends.
-      const isMeeting = isSquare || isWider(way);
-      const past = isMeeting ? plus(half(over.target), pastMiddle(floor, way)) : half(widest);
-      const tongueMost = smallest(tallest, minus(widest, past));
-      if (tongueMost < shortest) return [];
-      // As large a disc as there is room for covers most of the box.
-      const reachMost = smallest(minus(widest, tongueMost), minus(over.least, spare));
-      return [
-        {
-          id,
-          way,
-          isMeeting,
-          name: isSquare ? 'Disc' : isWider(way) ? 'Wide disc' : 'Narrow disc',
-          copies: isSquare ? 4 : 2,
-          reach: {
-            ...section(brief, `${id} reach`, {
-              least: largest(
-                isMeeting ? plus(half(over.least), pastMiddle(floor, way)) : half(past),
-                minus(reachMost, downBy),
-              ),
-              target: reachMost,
-              weight: 0.1,
-            }),
-            most: reachMost,
-          },
-          tongue: {
-            ...section(brief, `${id} tongue`, {
-              least: largest(shortest, minus(tongueMost, downBy)),
-              target: tongueMost,
-              weight: 0.1,
-            }),
-            most: tongueMost,
-          },
-          // It is cut down to what its two parts come to.
-          wide: {
-            id: `${id} wide`,
-            least: widest,
-            target: widest,
-            most: plus(widest, downBy),
-            weight: 0.01,
-          },
-        },
-      ];
-    },
-  );
+  const ways: readonly Footprint[] = floor.across === floor.deep ? ['deep'] : footprint;
+  const discs = ways.flatMap((way) => discFor(brief, way, { card, floor, wall, own }) ?? []);
   if (discs.length < ways.length || !holdOneAnother(discs, floor)) return undefined;
   const discOf = (way: Footprint) => discs.find((disc) => disc.way === way) ?? discs[0];
   return {
@@ -238,13 +244,7 @@ export function loosePetals(
 }
 
 /** Whether the narrow discs of an oblong box reach under the wide ones, at their smallest. */
-function holdOneAnother(
-  discs: readonly (Pick<Disc, 'reach' | 'tongue'> & {
-    readonly way: Footprint;
-    readonly isMeeting: boolean;
-  })[],
-  floor: FloorSections,
-): boolean {
+function holdOneAnother(discs: readonly Disc[], floor: FloorSections): boolean {
   const wide = discs.find(({ isMeeting }) => isMeeting);
   const narrow = discs.find(({ isMeeting }) => !isMeeting);
   if (!wide || !narrow) return true;

@@ -12,7 +12,7 @@ import {
   lies,
   liner,
   loosePetals,
-  moveCutout,
+  moveGrid,
   roomOf,
   rowScore,
   section,
@@ -46,7 +46,7 @@ import {
   type Length,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
-import type { Cutout, GridLine, Taper } from '../piece/index.ts';
+import type { Cutout } from '../piece/index.ts';
 import { defineStyle } from './define-style.ts';
 import { oneOf } from './options.ts';
 
@@ -101,14 +101,6 @@ function petalCutouts(
   });
 }
 
-function shifted(line: GridLine): GridLine {
-  return {
-    axis: line.axis,
-    index: line.index + 1,
-    spans: line.spans.map((span) => ({ ...span, from: span.from + 1, to: span.to + 1 })),
-  };
-}
-
 /** The tray with a petal on each of its walls. */
 function petalTray(
   tray: Tray,
@@ -123,10 +115,13 @@ function petalTray(
     across,
     down,
     draw: (size: SizeOf) => {
-      const grid = plain.draw(size);
       const columns = across.map(size);
       const rows = down.map(size);
-      const move = { x: columns[0] ?? zero, y: rows[0] ?? zero };
+      const inner = moveGrid(plain.draw(size), {
+        columns: 1,
+        rows: 1,
+        reach: { x: columns[0] ?? zero, y: rows[0] ?? zero },
+      });
       const folds = petals.map(({ hinge }, i) =>
         hinge === 'bottom' || hinge === 'top'
           ? rowScore(hinge === 'bottom' ? 1 : 4, 2, 3, valley(90, stages.petals + i))
@@ -140,15 +135,9 @@ function petalTray(
       });
       return {
         ...outer,
-        lines: [...outer.lines, ...grid.lines.map(shifted)],
-        tapers: grid.tapers.map((taper): Taper => ({
-          ...taper,
-          cell: { column: taper.cell.column + 1, row: taper.cell.row + 1 },
-        })),
-        cutouts: [
-          ...grid.cutouts.map((cutout) => moveCutout(cutout, move)),
-          ...petalCutouts(shape, columns, rows),
-        ],
+        lines: [...outer.lines, ...inner.lines],
+        tapers: inner.tapers,
+        cutouts: [...inner.cutouts, ...petalCutouts(shape, columns, rows)],
       };
     },
   };
