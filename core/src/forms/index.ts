@@ -141,6 +141,7 @@ export {
   towardsSeam,
   type ManySided,
 } from './many-sided.ts';
+export { cutOpening, noPunchFor, punchedOpening, type RoundOpening } from './round-opening.ts';
 export { moveGrid } from './move-grid.ts';
 export { liner, type Liner } from './liner.ts';
 export { loosePetals, type LoosePetals } from './loose-petals.ts';

@@ -1,19 +1,21 @@
 import { z } from 'zod';
 import { clearDepth, wallFor } from '../gaps/index.ts';
-import { vector, type Cavity, type GridSpot, type Part, type Stack } from '../fold/index.ts';
+import { vector, type GridSpot, type Part, type Stack } from '../fold/index.ts';
 import type { Section, SmallerPair } from '../marks/index.ts';
-import type { Cutout, Spot } from '../piece/index.ts';
 import {
   addLayers,
   builtInSeat,
+  cutOpening,
   depthOf,
   evenLayers,
   fitsOver,
   floorSections,
   leastWall,
   lidTray,
+  noPunchFor,
   depthWindow,
   overturned,
+  punchedOpening,
   section,
   seatLayers,
   sectionsOver,
@@ -25,6 +27,7 @@ import {
   withCutouts,
   type FloorSections,
   type PieceTemplate,
+  type RoundOpening,
   type SizeOf,
   type StyleAnswer,
   type StyleBrief,
@@ -33,13 +36,10 @@ import {
   type Tray,
 } from '../forms/index.ts';
 import {
-  formatWithUnit,
-  hair,
   half,
   largest,
   millimetres,
   minus,
-  nanometres,
   plus,
   times,
   toMillimetres,
@@ -47,7 +47,6 @@ import {
   type Length,
 } from '../length/index.ts';
 import { paperFor } from '../paper/index.ts';
-import { roundPunches, type Kit } from '../tools/index.ts';
 import { defineStyle } from './define-style.ts';
 import { howDeep, oneOf } from './options.ts';
 
@@ -80,55 +79,6 @@ const marginLimits = { least: millimetres(4), most: millimetres(60) } as const;
 /** How high the seat is, as a share of the room. */
 const shares = { low: 0.35, middle: 0.55, high: 0.8 } as const;
 
-/** A punched circle is drawn with this many straight runs, none of which may stand in the room. */
-const runs = 48;
-
-function roundRoom(radius: number, high: number): Cavity {
-  const floor = Array.from({ length: runs }, (_, i) => {
-    const angle = ((2 * i) / runs) * Math.PI;
-    return { x: radius * Math.cos(angle), y: radius * Math.sin(angle) };
-  });
-  return { floor, top: floor, bottom: 0, high };
-}
-
-/** How much wider than the room asked for an opening may be before the gift slips through. */
-const slip = millimetres(1);
-
-/** Smaller holes are for ribbon. */
-const smallestOpening = millimetres(15);
-
-/** The round punch for an opening between these widths; undefined where none makes one. */
-function punchFor(least: Length, target: Length, { punches }: Kit): Length | undefined {
-  return roundPunches(punches).find(
-    (wide) => wide * Math.cos(Math.PI / runs) >= minus(least, hair) && wide <= plus(target, slip),
-  );
-}
-
-/** How wide a round opening must be that leaves the room that is asked for both ways. */
-function openingNeeded({ across, deep }: Brief['inside']): Brief['inside']['across'] {
-  return {
-    least: largest(across.least, deep.least),
-    target: largest(across.target, deep.target),
-  };
-}
-
-function noPunch({ inside, kit }: Brief): StyleAnswer {
-  const { unit } = kit.trimmer;
-  const { least, target } = openingNeeded(inside);
-  const sizes = roundPunches(kit.punches)
-    .filter((wide) => wide >= smallestOpening)
-    .map((wide) => formatWithUnit(wide, unit));
-  const come =
-    sizes.length === 0 ? 'there is none in this kit' : `they come in ${sizes.join(', ')}`;
-  return {
-    ok: false,
-    refusal: {
-      field: 'style.options.opening',
-      message: `No round punch makes an opening between ${formatWithUnit(least, unit)} and ${formatWithUnit(plus(target, slip), unit)}; ${come}.`,
-    },
-  };
-}
-
 const tabs = { tabsOn: 'sides', tabsLie: 'inside' } as const;
 
 /** What a seat is made for. */
@@ -141,8 +91,7 @@ interface Seating {
   readonly panel: { readonly least: Length; readonly target: Length };
   /** How high it is to stand. */
   readonly high: Length;
-  readonly radius: Length;
-  readonly opening: (middle: Spot) => Cutout;
+  readonly opening: RoundOpening;
 }
 
 /** A base with a seat in it, however that is made. */
@@ -163,7 +112,7 @@ interface Seated {
 }
 
 /** A tray upside down in the base. */
-function byItself({ brief, card, wall, panel, high, radius, opening }: Seating): Seated {
+function byItself({ brief, card, wall, panel, high, opening }: Seating): Seated {
   const { thickness: own, gaps } = paperFor(brief.papers, 2);
   const wide = { ...brief, inside: { ...brief.inside, across: panel, deep: panel } };
   const floor = floorSections(wide, 'seat', own, tabLayers(tabs.tabsOn, own));
@@ -193,7 +142,7 @@ function byItself({ brief, card, wall, panel, high, radius, opening }: Seating):
   };
   const pierced = withCutouts(trayTemplate(seat), (size) => {
     const middle = (side: Length) => plus(size(seatWall.id), half(side));
-    return [opening({ x: middle(size(floor.across)), y: middle(size(floor.deep)) })];
+    return [opening.cutout({ x: middle(size(floor.across)), y: middle(size(floor.deep)) })];
   });
   return {
     floor: baseFloor,
@@ -211,7 +160,7 @@ function byItself({ brief, card, wall, panel, high, radius, opening }: Seating):
       least: leastWall,
       most: minus(wall.target, times(card, 2)),
     }),
-    margin: (size) => minus(half(size(floor.across)), radius),
+    margin: (size) => minus(half(size(floor.across)), opening.radius),
     root: trayFloor(base),
     parts: (size, top) => [
       overturned({
@@ -232,15 +181,7 @@ function byItself({ brief, card, wall, panel, high, radius, opening }: Seating):
 }
 
 /** A panel of the base itself; undefined where its walls are too low for one. */
-function withBase({
-  brief,
-  card,
-  wall,
-  panel,
-  high,
-  radius,
-  opening,
-}: Seating): Seated | undefined {
+function withBase({ brief, card, wall, panel, high, opening }: Seating): Seated | undefined {
   const wide = { ...brief, inside: { ...brief.inside, across: panel, deep: panel } };
   const floor = floorSections(wide, 'base', card, seatLayers(card));
   const base = {
@@ -252,7 +193,14 @@ function withBase({
     floorRole: 'floor',
     ...tabs,
   } as const;
-  const seat = builtInSeat(brief, { base, card, panel, wall, high, opening });
+  const seat = builtInSeat(brief, {
+    base,
+    card,
+    panel,
+    wall,
+    high,
+    opening: opening.cutout,
+  });
   return (
     seat && {
       floor,
@@ -262,7 +210,7 @@ function withBase({
       fits: [seat.fit],
       smaller: [],
       depth: seat.depth('seat'),
-      margin: (size) => minus(half(size(seat.fit.innerSection)), radius),
+      margin: (size) => minus(half(size(seat.fit.innerSection)), opening.radius),
       root: seat.root,
       parts: () => [],
       stacks: seat.stacks,
@@ -291,13 +239,8 @@ function answer(brief: Brief): StyleAnswer {
     };
   const card = paperFor(brief.papers, 0).thickness;
   const { high } = brief.inside;
-  const needsOpening = openingNeeded(brief.inside);
-  const punched =
-    brief.options.opening === 'punched'
-      ? punchFor(needsOpening.least, needsOpening.target, brief.kit)
-      : undefined;
-  if (brief.options.opening === 'punched' && punched === undefined) return noPunch(brief);
-  const wanted = punched === undefined ? needsOpening : { least: punched, target: punched };
+  const opening = brief.options.opening === 'punched' ? punchedOpening(brief) : cutOpening(brief);
+  if (!opening) return { ok: false, refusal: noPunchFor('opening', brief) };
   const { margin: asked, seat: height } = brief.options;
   const margin = asked === 'usual' ? usualMargin : asked;
   const needed = (depth: Length) => largest(wallFor(depth, card), leastWall);
@@ -305,28 +248,17 @@ function answer(brief: Brief): StyleAnswer {
     least: needed(high.least),
     target: needed(high.target),
   });
-  // The runs of a circle that is cut stand outside the room, not across it; a punch makes a true one.
-  const flat = Math.cos(Math.PI / runs);
-  const opening = punched === undefined ? wanted.target : nanometres(Math.floor(punched * flat));
-  const radius =
-    punched === undefined ? nanometres(Math.ceil(opening / 2 / flat) + 1) : half(punched);
   const seating: Seating = {
     brief,
     card,
     wall,
     panel: {
-      least: plus(wanted.least, times(margin, 2)),
-      target: plus(wanted.target, times(margin, 2)),
+      least: plus(opening.wide.least, times(margin, 2)),
+      target: plus(opening.wide.target, times(margin, 2)),
     },
     high:
       typeof height === 'number' ? height : largest(times(high.target, shares[height]), leastWall),
-    radius,
-    opening: (centre) => ({
-      shape: 'hole',
-      use: punched === undefined ? 'seat' : 'punched seat',
-      centre,
-      radius,
-    }),
+    opening,
   };
   const seated = brief.options.seatMade === 'with the base' ? withBase(seating) : byItself(seating);
   if (!seated) return tooLow;
@@ -352,7 +284,7 @@ function answer(brief: Brief): StyleAnswer {
         const clearHigh = clearDepth(size(wall.id), card);
         const top = toMillimetres(clearHigh);
         return {
-          clearInside: { across: opening, deep: opening, high: clearHigh },
+          clearInside: { across: opening.clear, deep: opening.clear, high: clearHigh },
           assembly: {
             parts: [
               sitting({
@@ -364,7 +296,7 @@ function answer(brief: Brief): StyleAnswer {
               lid.part(size, { top, joins: stages.lid }),
             ],
             stacks: [...seated.stacks(size), ...lid.stacks],
-            cavity: roundRoom(toMillimetres(opening) / 2 / flat, top),
+            cavity: opening.room(top),
             giftEnters: stages.gift,
           },
         };
