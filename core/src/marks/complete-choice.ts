@@ -1,6 +1,6 @@
 import { nanometres } from '../length/index.ts';
 import { looseness } from './marks-cost.ts';
-import { indexProblem, type ProblemIndex } from './marks-index.ts';
+import { indexProblem, type IndexedFit, type ProblemIndex } from './marks-index.ts';
 import type { ChainMarks, MarksCost, MarksProblem } from './marks-problem.ts';
 import { meansOf } from './on-mark.ts';
 import { needsTurns, readChain } from './readings.ts';
@@ -23,23 +23,14 @@ type Decided = readonly (number | undefined)[];
 /** How far the gaps of a choice are out of range in all. */
 function unfitOf(
   { lean }: MarksProblem,
-  { groups, pairs }: ProblemIndex,
+  { groupFits }: ProblemIndex,
   values: Decided,
   apiece: number,
 ): number {
+  const gapOf = ({ outerAt, innerAt, innerTimes, layers }: IndexedFit) =>
+    (values[outerAt] ?? 0) - innerTimes * (values[innerAt] ?? 0) - layers;
   let unfit = apiece;
-  for (const group of groups) {
-    const fits = group.flatMap((i) => pairs[i]?.fits ?? []);
-    const gaps = fits.map(
-      ({ outerAt, innerAt, innerTimes, layers }) =>
-        (values[outerAt] ?? 0) - innerTimes * (values[innerAt] ?? 0) - layers,
-    );
-    unfit += looseness(
-      gaps,
-      fits.map(({ gap }) => gap),
-      lean,
-    );
-  }
+  for (const fits of groupFits) unfit += looseness(fits, gapOf, lean);
   return unfit;
 }
 

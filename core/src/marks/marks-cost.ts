@@ -1,4 +1,3 @@
-import type { Tolerance } from '../length/index.ts';
 import type { Fit, Lean, MarksCost } from './marks-problem.ts';
 
 /** A tight lid outweighs any looseness that could be chosen instead, and the other way round. */
@@ -15,15 +14,13 @@ export function ownMisfit(
 }
 
 /** Looseness of a group is that of its closest fit: one direction that holds keeps a lid on. */
-export function looseness(
-  gaps: readonly number[],
-  ranges: readonly Tolerance[],
+export function looseness<Each extends Pick<Fit, 'gap'>>(
+  fits: readonly Each[],
+  gapOf: (fit: Each) => number,
   lean: Lean,
 ): number {
-  let least = gaps.length === 0 ? 0 : Infinity;
-  gaps.forEach((gap, i) => {
-    least = Math.min(least, Math.max(0, gap - (ranges[i]?.most ?? 0)));
-  });
+  let least = fits.length === 0 ? 0 : Infinity;
+  for (const fit of fits) least = Math.min(least, Math.max(0, gapOf(fit) - fit.gap.most));
   return least * (lean === 'tight' ? leantAway : 1);
 }
 

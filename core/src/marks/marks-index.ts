@@ -1,4 +1,3 @@
-import type { Tolerance } from '../length/index.ts';
 import type { Fit, MarksProblem, SheetLimit } from './marks-problem.ts';
 import type { PairBound } from './pair-bound.ts';
 import { isSettled, spansOf } from './made-already.ts';
@@ -60,7 +59,6 @@ export interface FitPair {
   readonly innerAt: number;
   readonly innerTimes: number;
   readonly fits: readonly IndexedFit[];
-  readonly ranges: readonly Tolerance[];
   /** What is known already, by how far apart the two can be: residue, then step and the misfit allowed. */
   readonly bounds: Map<number, KnownBound[]>;
 }
@@ -74,6 +72,8 @@ export interface ProblemIndex {
   readonly spans: readonly IndexedSpan[];
   /** Places of the pairs of each group. */
   readonly groups: readonly (readonly number[])[];
+  /** The fits of each group. */
+  readonly groupFits: readonly (readonly IndexedFit[])[];
   /** By section. */
   readonly ties: readonly SectionTies[];
   /** By section: the rest of the first chain that it stands in. */
@@ -109,7 +109,6 @@ function pairUp(fits: readonly IndexedFit[]): readonly FitPair[] {
         innerAt,
         innerTimes,
         fits: members,
-        ranges: members.map(({ gap }) => gap),
         bounds: new Map(),
       },
     ];
@@ -209,6 +208,7 @@ export function indexProblem(problem: MarksProblem): ProblemIndex {
     smaller,
     spans,
     groups: groups.map((group) => pairs.flatMap((pair, i) => (pair.group === group ? [i] : []))),
+    groupFits: groups.map((group) => fits.filter((fit) => fit.group === group)),
     ties: problem.sections.map((_, i) => ({
       fits: fits.filter(
         ({ outerAt, innerAt }) => outerAt !== innerAt && (outerAt === i || innerAt === i),

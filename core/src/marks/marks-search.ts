@@ -183,8 +183,9 @@ export class MarksSearch {
     const outer = this.#choice.values[pair.outerAt];
     const inner = this.#choice.values[pair.innerAt];
     if (outer === undefined || inner === undefined) return bound.heldDeviation - bound.deviation;
-    const gaps = pair.fits.map((fit) => outer - pair.innerTimes * inner - fit.layers);
-    return looseness(gaps, pair.ranges, this.#problem.lean) <= allowed ? 0 : Infinity;
+    const apart = outer - pair.innerTimes * inner;
+    const loose = looseness(pair.fits, (fit) => apart - fit.layers, this.#problem.lean);
+    return loose <= allowed ? 0 : Infinity;
   }
 
   #canImprove(unfit: number, deviation: number): boolean {

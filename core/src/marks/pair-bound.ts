@@ -66,13 +66,11 @@ export function boundPair(
     (value) => apart.step === 0 || (value >= reach.least && value <= reach.most),
   );
   if (differences.length === 0) return noBound;
-  const ranges = fits.map((fit) => fit.gap);
   let own = Infinity;
   let closest = Infinity;
   let deviation = Infinity;
   let heldDeviation = Infinity;
   for (const difference of differences) {
-    const gaps = fits.map((fit) => difference - fit.layers);
     let apiece = 0;
     let off = 0;
     fits.forEach((fit) => {
@@ -80,7 +78,7 @@ export function boundPair(
       apiece += ownMisfit(gap, fit, lean);
       off += Math.abs(gap - fit.gap.target);
     });
-    const misfit = apiece + looseness(gaps, ranges, lean);
+    const misfit = apiece + looseness(fits, (fit) => difference - fit.layers, lean);
     own = Math.min(own, apiece);
     closest = Math.min(closest, misfit);
     if (apiece <= allowed) deviation = Math.min(deviation, off);
