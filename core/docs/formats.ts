@@ -85,7 +85,7 @@ export function formatsPage(): string {
     'npm run -s plan -- FILE.json --check      folds the box and says what holds, instead of the plan',
     '```',
     '',
-    'It ends with 0 when all is well, 1 when a check fails, 2 with a sentence for each field when the request can’t be taken or the box can’t be made.',
+    'It ends with 0 when all is well, 1 when a check fails, 2 with a sentence for each field when the request can’t be taken or the box can’t be made, and one for each change with which it could: `This would do: …`.',
     '',
     '## Request',
     '',
