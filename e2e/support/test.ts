@@ -33,7 +33,8 @@ export const test = base.extend<Fixtures>({
 export async function openFromShelf(page: Page, server: RangoliServer, name: string) {
   await page.goto(server.origin);
   await page.getByRole('link', { name }).click();
-  await expect(page.getByRole('region', { name: 'Cut list' })).toBeVisible();
+  // The first view of a run is slow where all else starts too.
+  await expect(page.getByRole('region', { name: 'Cut list' })).toBeVisible({ timeout: 15_000 });
 }
 
 /** The large figures of a piece on the cut list, as read. */
