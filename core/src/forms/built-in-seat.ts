@@ -22,7 +22,7 @@ import { depthWindow, section, type FloorSections, type Layers } from './section
 import { trayStacks, trayStages, trayTemplate, type Tray } from './tray.ts';
 
 /** What is folded when, after the walls of the base stand. */
-const stages = { drop: trayStages.rims, seat: trayStages.end, tongue: trayStages.end } as const;
+const stages = { tongue: trayStages.rims, drop: trayStages.rims, seat: trayStages.end } as const;
 
 /** Rows of the seat before those of the base: its tongue, the seat, and what hangs down from the back wall. */
 const before = 3;

@@ -78,7 +78,8 @@ export function foldedUp({ faces }: FoldUpOperation) {
 function foldUpSentences(operation: FoldUpOperation): readonly string[] {
   return foldedUp(operation).map(({ verb, here, first }) => {
     if (verb === 'Bend') return 'Bend it to an arch along its scores.';
-    if (first.role === 'seat') return 'Fold the seat forward, level over the floor.';
+    if (first.role === 'seat')
+      return 'Fold the seat forward, level over the floor, and lift it again.';
     // Of many tabs that are all turned in only their number is told.
     const isCounted = first.role === 'tab' && first.of?.nth !== undefined && here.length > 1;
     return `${verb} ${isCounted ? allInWords('tab', here.length) : facesInWords(here)}.`;
@@ -132,6 +133,11 @@ function glueSentences(glue: GlueOperation, nameOf: NameOf): readonly string[] {
     return [
       `Adhesive on the ${adhesiveOn} of the seam.`,
       `Fold the walls round, and press the ${ontoSide} of the ${faceInWords(target)} onto the seam, edges level. Hold it flat.`,
+    ];
+  if (first.of?.role === 'seat')
+    return [
+      `Adhesive on the ${adhesiveOn} of ${facesInWords(faces)}.`,
+      `Lower the seat, and press the ${roleInWords(first.role, 1)} onto the ${ontoSide} of ${facesInWords(onto)}.`,
     ];
   const isOwnWall = faces.every(({ of }) =>
     onto.some((face) => face.role === of?.role && face.faces === of.faces),
@@ -251,28 +257,53 @@ function attachSentences(attach: AttachOperation, nameOf: NameOf, unit: Unit): r
       `Press the ${first.onSide} of the ${other} onto ${it(joints.length)}, edges level; hold it.`,
     ];
   }
-  return [
-    ...(isFlat ? [`Lay the ${other} flat, inside up.`] : []),
-    ...joints.flatMap(({ face, adhesiveOn, on, onSide, above, isLevelAbove }, at) => {
-      // What hides the bottom has no parts of its own.
-      if (on.faces === 'bottom')
-        return [
-          `Adhesive all over the ${adhesiveOn} of the ${name}.`,
-          `Turn the ${other} upside down, and press the ${name} onto its bottom, as far in from every edge.`,
-        ];
-      const where = isLevelAbove
-        ? 'its score level with the upper edge of the wall'
-        : above === undefined
-          ? 'lower edges level'
-          : above > 0
-            ? `its lower edge ${formatNearest(above, unit)} above that of the wall`
-            : 'edges level';
+  const lay = isFlat ? [`Lay the ${other} flat, inside up.`] : [];
+  const told = (joint: Joint, at: number) => {
+    const { face, adhesiveOn, on, onSide } = joint;
+    // What hides the bottom has no parts of its own.
+    if (on.faces === 'bottom')
       return [
-        `Adhesive on the ${adhesiveOn} of the ${faceInWords(face)}${whichOf(pieces, at, name)}.`,
-        `Press it onto the ${onSide} of the ${faceInWords(on)} of the ${other}, in the middle, ${where}.`,
+        `Adhesive all over the ${adhesiveOn} of the ${name}.`,
+        `Turn the ${other} upside down, and press the ${name} onto its bottom, as far in from every edge.`,
       ];
-    }),
-  ];
+    return [
+      `Adhesive on the ${adhesiveOn} of the ${faceInWords(face)}${whichOf(pieces, at, name)}.`,
+      `Press it onto the ${onSide} of the ${faceInWords(on)} of the ${other}, in the middle, ${placeOnWall(joint, unit)}.`,
+    ];
+  };
+  const [, ...others] = joints;
+  if (pieces > 2 && others.every((each) => isSamePlace(each, first)))
+    return [
+      ...lay,
+      ...told(first, 0),
+      `Do the same with the other ${countInWords(others.length)} on ${facesInWords(others.map(({ on }) => on))}.`,
+    ];
+  return [...lay, ...joints.flatMap(told)];
+}
+
+type Joint = AttachOperation['joints'][number];
+
+/** Where a part comes to lie on a wall, up and down. */
+function placeOnWall({ above, isLevelAbove }: Joint, unit: Unit): string {
+  if (isLevelAbove) return 'its score level with the upper edge of the wall';
+  if (above === undefined) return 'lower edges level';
+  return above > 0
+    ? `its lower edge ${formatNearest(above, unit)} above that of the wall`
+    : 'edges level';
+}
+
+/** Whether two of several alike come to lie in the same place, each on a wall of its own. */
+function isSamePlace(one: Joint, other: Joint): boolean {
+  return (
+    one.face.at === other.face.at &&
+    one.adhesiveOn === other.adhesiveOn &&
+    one.onSide === other.onSide &&
+    one.on.role === 'wall' &&
+    other.on.role === 'wall' &&
+    one.on.nth === undefined &&
+    one.isLevelAbove === other.isLevelAbove &&
+    (one.isLevelAbove === true || one.above === other.above)
+  );
 }
 
 function closeSentences({ way }: CloseOperation): readonly string[] {

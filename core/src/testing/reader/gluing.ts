@@ -55,7 +55,7 @@ const others = [
   /^(?:At .+, f|F)rom the (?:point|top|bottom) .+\.$/,
   /^Hold it flat\.$/,
   /^Lift the first, and push the edge of the last one under it: that holds them\.$/,
-  /^Fold the seat forward, level over the floor\.$/,
+  /^Fold the seat forward, level over the floor, and lift it again\.$/,
   /^Use (?:.+ tape, or )?wet glue(?:: your tapes are too wide here)?\.$/,
   /^Put the gift in\.$/,
   /^Put the .+ over the finished .+\.$/,
@@ -197,6 +197,8 @@ export class Gluing {
     const bottom = match(
       'Turn the ([a-z ]+) upside down, and press the .+ onto its bottom, as far in from every edge\\.',
     );
+    const lowered = match('Lower the seat, and press the tab onto the (inside|outside) of (.+)\\.');
+    const sameOnWalls = match('Do the same with the other (\\w+) on (.+)\\.');
     const again = match(
       'Do the same with (the tab of the \\w+ wall), onto that of the (\\w+ wall)\\.',
     );
@@ -236,6 +238,17 @@ export class Gluing {
           ? { above: above === undefined ? 0 : lengthOf(above) }
           : { isLevelAbove: true }),
       });
+    } else if (lowered) {
+      const [side, names = ''] = lowered;
+      this.glued({ onPiece: here, on: this.faces(names), onSide: sideOf(side) });
+    } else if (sameOnWalls) {
+      const [number = '', names = ''] = sameOnWalls;
+      const last = this.joints[this.joints.length - 1];
+      const walls = namesOfFaces(names);
+      if (!last || walls.length !== countOf(number))
+        throw new Error(`The same with which: “${sentence}”?`);
+      for (const wall of walls)
+        this.joints.push({ ...last, on: this.faces(`the ${wall}`, last.onPiece) });
     } else if (again) {
       const [tab = '', wall = ''] = again;
       const last = this.joints[this.joints.length - 1];
