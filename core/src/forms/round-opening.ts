@@ -21,8 +21,8 @@ const runs = 48;
 /** How much nearer to the middle a run is than its ends. */
 const flat = Math.cos(Math.PI / runs);
 
-/** How much wider than the room asked for an opening may be before the gift slips through. */
-const slip = millimetres(1);
+/** How much wider than the room asked for an opening may be: punches come a quarter of an inch apart. */
+const slip = millimetres(3.2);
 
 /** Smaller holes are for ribbon. */
 const smallestOpening = millimetres(15);
