@@ -18,7 +18,7 @@ import type { PieceTemplate, SizeOf, StyleBrief, StyleDepth, StyleFit } from './
 import { drawGrid, mountain, rowScore, valley } from './draw-grid.ts';
 import { moveGrid } from './move-grid.ts';
 import { lies } from './placing.ts';
-import { depthWindow, section, type FloorSections, type Layers } from './sections.ts';
+import { depthWindow, marksWindow, section, type FloorSections, type Layers } from './sections.ts';
 import { trayStacks, trayStages, trayTemplate, type Tray } from './tray.ts';
 
 /** What is folded when, after the walls of the base stand. */
@@ -47,14 +47,19 @@ export interface BuiltInSeat {
   readonly stacks: (size: SizeOf) => readonly Stack[];
 }
 
+/** From how high on walls take a seat that these don't. */
+interface TooLow {
+  readonly wallFrom: Length;
+}
+
 /** Card inside the walls of a base with such a seat: tabs, what hangs at the back and the tongue, one each. */
 export function seatLayers(card: Length): Layers {
   return { across: times(sideSpare, 2), deep: plus(times(card, 3), seatGap.target) };
 }
 
 /**
- * The base with its seat; undefined where its walls are too low for one. `opening` is cut out of the seat round
- * the spot that is its middle.
+ * The base with its seat, or how high its walls would have to be for one. `opening` is cut out of the seat
+ * round the spot that is its middle.
  */
 export function builtInSeat(
   brief: Pick<StyleBrief<unknown>, 'kit'>,
@@ -75,14 +80,17 @@ export function builtInSeat(
     readonly high: Length;
     readonly opening: (middle: Spot) => Cutout;
   },
-): BuiltInSeat | undefined {
+): BuiltInSeat | TooLow {
   // Wherever the marks put the wall and the strip that hangs down, the tongue stays over the floor.
-  const under = plus(minus(wall.target, wall.least), card, millimetres(2));
+  const beside = plus(card, millimetres(2));
+  const under = plus(minus(wall.target, wall.least), beside);
   const limits = {
     least: plus(tongueLength.least, under),
     most: minus(wall.target, leastDrop),
   };
-  if (limits.most < limits.least) return undefined;
+  // So much is left to the marks: between limits that are nearer there may be none.
+  const wallFrom = plus(leastDrop, tongueLength.least, beside, marksWindow(brief));
+  if (wall.least < wallFrom) return { wallFrom };
   const stands = smallest(largest(high, limits.least), limits.most);
   const tongueMost = smallest(plus(tongueLength.target, millimetres(4)), minus(stands, under));
   const tongue: Section = {

@@ -141,8 +141,19 @@ export {
   towardsSeam,
   type ManySided,
 } from './many-sided.ts';
+export { reachInRing, ringSections, sideForReach } from './ring-sections.ts';
 export { cutOpening, noPunchFor, punchedOpening, type RoundOpening } from './round-opening.ts';
 export { moveGrid } from './move-grid.ts';
 export { liner, type Liner } from './liner.ts';
 export { loosePetals, type LoosePetals } from './loose-petals.ts';
 export { gatheredEnd, pinchedEnd, pinchesSides, pleatWidth } from './pleats.ts';
+export {
+  depthUnderRoof,
+  flattestRoof,
+  leastRoof,
+  ridgeOfTent,
+  ridgeHeight,
+  tentFor,
+  slopeForRidge,
+  steepestRoof,
+} from './tent-shape.ts';

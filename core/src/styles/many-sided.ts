@@ -15,27 +15,25 @@ import {
   panelStrip,
   plate,
   plateSize,
+  reachInRing,
   ringFloors,
+  ringSections,
   depthOf,
   seamDepth,
-  seamSection,
   section,
+  sideForReach,
   sideTangent,
   stripPart,
-  tabSection,
   towardsSeam,
   type ManySided,
-  type RoughSection,
   type StyleAnswer,
   type StyleBrief,
 } from '../forms/index.ts';
 import type { Extents } from '../gift/index.ts';
 import {
-  half,
   largest,
   millimetres,
   minus,
-  nanometres,
   plus,
   times,
   toMillimetres,
@@ -82,63 +80,12 @@ const options = z.object({
 });
 type Brief = StyleBrief<z.infer<typeof options>>;
 
-/** How far from the middle the sides must be for a gift of this size: it touches them with its corners. */
-function reachOf(across: Length, deep: Length, round: boolean, sides: number): Length {
-  if (round) return half(largest(across, deep));
-  const reaches = Array.from({ length: sides }, (_, i) => {
-    const angle = -Math.PI / 2 + (2 * Math.PI * i) / sides;
-    return (across / 2) * Math.abs(Math.cos(angle)) + (deep / 2) * Math.abs(Math.sin(angle));
-  });
-  return nanometres(Math.ceil(Math.max(...reaches)));
-}
-
-/** Beside the room lie half the panel's card and the seam. */
-function sideFor(reach: Length, card: Length, sides: number): Length {
-  return nanometres(Math.ceil(2 * (reach + 1.5 * card) * sideTangent(sides)) + 2);
-}
-
 /** Narrower panels have too little for glue: under a handle, or on tabs that hold one another. */
 function leastSide({ top, bottom, sides }: Brief['options']): Length {
   const underHandle = top === 'handle' ? millimetres(7) : zero;
   if (bottom === 'plate') return underHandle;
   const toMiddle = millimetres(7);
   return largest(underHandle, millimetres(10), times(toMiddle, 2 * sideTangent(sides)));
-}
-
-/** Sections of everything but the panels' width and height. */
-function otherSections(
-  brief: Brief,
-  id: string,
-  { side, wall, card }: { readonly side: Section; readonly wall: Section; readonly card: Length },
-) {
-  const { sides } = brief.options;
-  const make = (name: string, least: Length, target: Length) =>
-    section(brief, name, { least, target, weight: 0.1 });
-  const tab = tabSection(make, `${id} tab`, side.least, sides);
-  const beside = seamSection(brief, `${id} seam`, times(side.least, 0.7));
-  const seam = { ...beside, most: largest(beside.target, side.least) };
-  const shape = { sides };
-  const least = plateSize(shape, side.least, card);
-  const most = plateSize(shape, side.most, card);
-  const onSheet = (name: string, from: Length, to: Length): Section => ({
-    id: name,
-    // The plate is trimmed to the panels, so its sheet may be larger and never smaller.
-    least: to,
-    target: to,
-    most: plus(to, marksWindow(brief), minus(to, from)),
-    weight: 0.01,
-  });
-  return {
-    tab,
-    seam,
-    rough: (['across', 'deep'] as const).map((way): RoughSection => ({
-      section: `${id} plate ${way}`,
-      holds: (size) => plateSize(shape, size(side.id), card)[way],
-    })),
-    plateAcross: onSheet(`${id} plate across`, least.across, most.across),
-    plateDeep: onSheet(`${id} plate deep`, least.deep, most.deep),
-    wall,
-  };
 }
 
 const oddHandle: StyleAnswer = {
@@ -172,9 +119,9 @@ function answer(brief: Brief): StyleAnswer {
   const lidCard = lidPaper.thickness;
   const { across, deep, high } = brief.inside;
   const reach = (which: 'least' | 'target') =>
-    reachOf(across[which], deep[which], brief.round, sides);
+    reachInRing(across[which], deep[which], brief.round, sides);
   const sideOf = (which: 'least' | 'target') =>
-    largest(sideFor(reach(which), card, sides), leastSide(brief.options));
+    largest(sideForReach(reach(which), card, sides), leastSide(brief.options));
   const side = section(brief, 'cup side', { least: sideOf('least'), target: sideOf('target') });
   // The plate, where there is one, and half the tabs' card lie under the room.
   const under = times(card, bottom === 'plate' ? 1.5 : 0.5);
@@ -184,7 +131,7 @@ function answer(brief: Brief): StyleAnswer {
     target: needed(high.target),
   });
   const hasPlate = bottom === 'plate';
-  const plated = otherSections(brief, 'cup', { side, wall, card });
+  const plated = ringSections(brief, 'cup', { sides, side, wall, card });
   const overlapping = overlappingTabs(brief, 'cup tab', side, sides);
   const cupSections = hasPlate ? plated : { ...plated, tab: overlapping.tab };
   const cup: ManySided = {
@@ -219,7 +166,12 @@ function answer(brief: Brief): StyleAnswer {
     ...section(brief, 'lid wall', { least: depth, target: depth, weight: 0.25 }),
     least: largest(leastWall, minus(depth, depthWindow)),
   };
-  const lidSections = otherSections(brief, 'lid', { side: lidSide, wall: lidWall, card: lidCard });
+  const lidSections = ringSections(brief, 'lid', {
+    sides,
+    side: lidSide,
+    wall: lidWall,
+    card: lidCard,
+  });
   const lidShape: ManySided = {
     id: 'lid',
     floor: 'plate',
@@ -237,7 +189,7 @@ function answer(brief: Brief): StyleAnswer {
   const sectionsOf = (
     own: Section,
     { floor }: ManySided,
-    rest: ReturnType<typeof otherSections>,
+    rest: ReturnType<typeof ringSections>,
   ) => [
     own,
     rest.wall,
@@ -301,7 +253,7 @@ function answer(brief: Brief): StyleAnswer {
         const clearHigh = minus(size(wall.id), under);
         const spare = minus(
           apothem,
-          reachOf(brief.gift.across, brief.gift.deep, brief.round, sides),
+          reachInRing(brief.gift.across, brief.gift.deep, brief.round, sides),
         );
         const clearInside: Extents = {
           across: plus(brief.gift.across, times(spare, 2)),

@@ -36,11 +36,13 @@ import {
   type Tray,
 } from '../forms/index.ts';
 import {
+  formatWithUnit,
   half,
   largest,
   millimetres,
   minus,
   plus,
+  roundUp,
   times,
   toMillimetres,
   zero,
@@ -180,8 +182,15 @@ function byItself({ brief, card, wall, panel, high, opening }: Seating): Seated 
   };
 }
 
-/** A panel of the base itself; undefined where its walls are too low for one. */
-function withBase({ brief, card, wall, panel, high, opening }: Seating): Seated | undefined {
+/** A panel of the base itself, or how high its walls would have to be for one. */
+function withBase({
+  brief,
+  card,
+  wall,
+  panel,
+  high,
+  opening,
+}: Seating): Seated | { readonly wallFrom: Length } {
   const wide = { ...brief, inside: { ...brief.inside, across: panel, deep: panel } };
   const floor = floorSections(wide, 'base', card, seatLayers(card));
   const base = {
@@ -201,31 +210,33 @@ function withBase({ brief, card, wall, panel, high, opening }: Seating): Seated 
     high,
     opening: opening.cutout,
   });
-  return (
-    seat && {
-      floor,
-      base: seat.template,
-      more: [],
-      sections: seat.sections,
-      fits: [seat.fit],
-      smaller: [],
-      depth: seat.depth('seat'),
-      margin: (size) => minus(half(size(seat.fit.innerSection)), opening.radius),
-      root: seat.root,
-      parts: () => [],
-      stacks: seat.stacks,
-    }
-  );
+  if ('wallFrom' in seat) return seat;
+  return {
+    floor,
+    base: seat.template,
+    more: [],
+    sections: seat.sections,
+    fits: [seat.fit],
+    smaller: [],
+    depth: seat.depth('seat'),
+    margin: (size) => minus(half(size(seat.fit.innerSection)), opening.radius),
+    root: seat.root,
+    parts: () => [],
+    stacks: seat.stacks,
+  };
 }
 
-const tooLow: StyleAnswer = {
-  ok: false,
-  refusal: {
-    field: 'style.options.seatMade',
-    message:
-      'Seat made with the base: it hangs on the back wall by a strip that is glued to it, and this wall is too low for a strip and for the tongue under the seat.',
-  },
-};
+function tooLow({ gift, kit }: Brief, by: Length): StyleAnswer {
+  const { step, unit } = kit.trimmer;
+  const enough = formatWithUnit(roundUp(plus(gift.high, by), step), unit);
+  return {
+    ok: false,
+    refusal: {
+      field: 'style.options.seatMade',
+      message: `Seat made with the base: it hangs on the back wall by a strip that is glued to it, and the wall is too low for that and for the tab under the seat. It takes a gift from ${enough} high.`,
+    },
+  };
+}
 
 function answer(brief: Brief): StyleAnswer {
   if (!brief.round)
@@ -261,7 +272,7 @@ function answer(brief: Brief): StyleAnswer {
     opening,
   };
   const seated = brief.options.seatMade === 'with the base' ? withBase(seating) : byItself(seating);
-  if (!seated) return tooLow;
+  if ('wallFrom' in seated) return tooLow(brief, minus(seated.wallFrom, wallFor(high.least, card)));
   const lid = lidTray(
     brief,
     { id: 'lid', name: 'Lid', paper: 1, ...tabs },

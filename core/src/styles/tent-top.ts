@@ -2,19 +2,27 @@ import { z } from 'zod';
 import type { Section } from '../marks/index.ts';
 import { vector } from '../fold/index.ts';
 import {
+  depthUnderRoof,
   drawGrid,
   columnScore,
   diagonalScore,
+  flattestRoof,
+  leastRoof,
   lies,
   marksWindow,
   wideEnoughForTabs,
   finForBorder,
   mountain,
+  ridgeOfTent,
   ridgeClosings,
   ridgeCutouts,
+  ridgeHeight,
   rowScore,
   section,
+  tentFor,
   sitting,
+  slopeForRidge,
+  steepestRoof,
   valley,
   type BorderedEdge,
   type Fins,
@@ -58,61 +66,6 @@ type Brief = StyleBrief<z.infer<typeof options>>;
 /** Height of the ridge as a share of the floor's depth. */
 const slopes = { low: 0.75, steep: 1.1, 'very steep': 1.6 } as const;
 
-/** No roof is flatter or steeper than that. */
-const [flattest, steepest] = [0.6, 2.5];
-
-/** Height of the ridge over the floor's fold line, for a roof panel of this length. */
-function ridgeOf(roof: number, floor: number): number {
-  return Math.sqrt(Math.max(0, roof * roof - (floor * floor) / 4));
-}
-
-/** Clear depth that is left at a height between roofs of this length; all in nanometres. */
-function depthAt(high: number, roof: number, floor: number, card: number): number {
-  const ridge = ridgeOf(roof, floor);
-  if (ridge <= 0) return -Infinity;
-  const sine = ridge / roof;
-  const tangent = ridge / (floor / 2);
-  // Half the roof's card and the end flap's lie inside its fold lines.
-  return floor - 2 * ((high + card / 2) / tangent + (1.5 * card) / sine);
-}
-
-/** The floor and the roof that leave the gift its room at its full height. */
-function shapeFor(depth: number, high: number, card: number, slope: number) {
-  // The roof's slope is given, so the floor follows.
-  const tangent = 2 * slope;
-  const sine = tangent / Math.hypot(1, tangent);
-  const floor = depth + 2 * ((high + card / 2) / tangent + (1.5 * card) / sine);
-  return { floor, roof: Math.hypot(floor / 2, slope * floor) };
-}
-
-/** How high the ridge of such a roof stands, over the floor's fold line. */
-function ridgeAt(depth: number, high: number, card: number, slope: number): number {
-  return slope * shapeFor(depth, high, card, slope).floor;
-}
-
-/** The slope of the roof whose ridge stands so high: the higher, the steeper. */
-function slopeFor(ridge: number, depth: number, high: number, card: number): number {
-  let [low, top] = [flattest / 2, steepest * 2];
-  for (let i = 0; i < 50; i++) {
-    const slope = (low + top) / 2;
-    if (ridgeAt(depth, high, card, slope) < ridge) low = slope;
-    else top = slope;
-  }
-  return top;
-}
-
-/** The shortest roof that does for every floor between two. */
-function leastRoof(depth: number, high: number, card: number, floors: readonly number[]): number {
-  let low = Math.max(...floors) / 2;
-  let top = 20 * Math.max(...floors) + 20 * high;
-  for (let i = 0; i < 50; i++) {
-    const roof = (low + top) / 2;
-    if (floors.every((floor) => depthAt(high, roof, floor, card) >= depth)) top = roof;
-    else low = roof;
-  }
-  return top;
-}
-
 /** How wide the flaps on the end triangles are. */
 const flapWidth = millimetres(10);
 
@@ -147,9 +100,11 @@ function answer(asked: Brief): StyleAnswer {
   const card = paperFor(brief.papers, 0).thickness;
   const { across, deep, high } = brief.inside;
   const rise =
-    typeof slope === 'number' ? slopeFor(slope, deep.target, high.target, card) : slopes[slope];
-  const least = shapeFor(deep.least, high.least, card, rise);
-  const wanted = shapeFor(deep.target, high.target, card, rise);
+    typeof slope === 'number'
+      ? slopeForRidge(slope, deep.target, high.target, card)
+      : slopes[slope];
+  const least = tentFor(deep.least, high.least, card, rise);
+  const wanted = tentFor(deep.target, high.target, card, rise);
   const up = (value: number) => nanometres(Math.ceil(value));
   const floor = section(brief, 'floor deep', { least: up(least.floor), target: up(wanted.floor) });
   const shortest = leastRoof(deep.least, high.least, card, [floor.least, floor.most]);
@@ -163,7 +118,7 @@ function answer(asked: Brief): StyleAnswer {
     target: plus(across.target, card),
   });
   // The ends are drawn as high as the roofs make the ridge, whatever is chosen.
-  const tallest = up(ridgeOf(roof.most, floor.least));
+  const tallest = up(ridgeHeight(roof.most, floor.least));
   const end: Section = {
     id: 'end',
     least: tallest,
@@ -192,7 +147,7 @@ function answer(asked: Brief): StyleAnswer {
     ok: true,
     frame: {
       sections: [width, floor, roof, end, fin],
-      rough: [{ section: end.id, holds: (size) => up(ridgeOf(size(roof.id), size(floor.id))) }],
+      rough: [{ section: end.id, holds: (size) => up(ridgeHeight(size(roof.id), size(floor.id))) }],
       pieces: [
         {
           id: 'tent',
@@ -209,15 +164,15 @@ function answer(asked: Brief): StyleAnswer {
       depths: [
         {
           option: 'slope',
-          least: up(ridgeAt(deep.target, high.target, card, flattest)),
-          most: up(ridgeAt(deep.target, high.target, card, steepest)),
-          comes: (size) => nanometres(Math.round(ridgeOf(size(roof.id), size(floor.id)))),
+          least: up(ridgeOfTent(deep.target, high.target, card, flattestRoof)),
+          most: up(ridgeOfTent(deep.target, high.target, card, steepestRoof)),
+          comes: (size) => nanometres(Math.round(ridgeHeight(size(roof.id), size(floor.id)))),
         },
       ],
       settle: (size) => {
         const tall = high.target;
         const reach = (at: Length) =>
-          nanometres(Math.floor(depthAt(at, size(roof.id), size(floor.id), card)));
+          nanometres(Math.floor(depthUnderRoof(at, size(roof.id), size(floor.id), card)));
         // As high as the gift may be at the least depth that it needs.
         const clearHigh = reach(tall) >= deep.least ? tall : high.least;
         const inside = {
@@ -270,7 +225,7 @@ function drawTent(
   const floor = size(ids.deep);
   const roof = size(ids.roof);
   const end = size(ids.end);
-  const ridge = ridgeOf(roof, floor);
+  const ridge = ridgeHeight(roof, floor);
   const lean = (Math.atan2(ridge, floor / 2) * 180) / Math.PI;
   const share = ridge / end;
   const apexes: readonly GridPoint[] = [
@@ -326,7 +281,7 @@ interface SlopeFlap {
 function slopeFlap(ids: Ids, size: SizeOf): SlopeFlap {
   const floor = size(ids.deep);
   const roof = size(ids.roof);
-  const cos = ridgeOf(roof, floor) / roof;
+  const cos = ridgeHeight(roof, floor) / roof;
   const sin = floor / 2 / roof;
   return {
     // Neither wider than the corner that it is cut from, nor than half of the roof that it lies under.
