@@ -150,12 +150,13 @@ function ownHeadline(operation: FlatOperation): readonly string[] {
       return operation.use === 'waste' ? ['cut the waste away'] : [];
     case 'cut to shape':
       return ['cut it to shape'];
+    case 'round':
+      return operation.use === 'disc' ? ['cut the disc out'] : [];
     case 'score':
     case 'mark':
     case 'slanted score':
     case 'slit':
     case 'taper':
-    case 'round':
     case 'cut out':
       return [];
   }
@@ -189,7 +190,7 @@ function slitLines(operation: FlatOperation): number {
 }
 
 function roundedCorners(operation: FlatOperation): number {
-  return operation.kind === 'round' ? operation.cutouts.length : 0;
+  return operation.kind === 'round' && operation.use !== 'disc' ? operation.cutouts.length : 0;
 }
 
 /** What is tapered, all parts together: `taper the seam and four flaps`. */

@@ -58,9 +58,11 @@ export function roundOperations(
       const [first] = here;
       if (!first) return [];
       const [along, down] = [absolute(first.cutout.along), absolute(first.cutout.down)];
-      const punch = isCircular({ along, down })
-        ? punchFor('corner', use, along, punches)
-        : undefined;
+      // A disc is drawn and cut in one go, not corner by corner.
+      const punch =
+        use !== 'disc' && isCircular({ along, down })
+          ? punchFor('corner', use, along, punches)
+          : undefined;
       return [
         {
           kind: 'round',

@@ -7,11 +7,32 @@ function isInside({ width, height }: Card, { x, y }: Place): boolean {
   return x > 0 && y > 0 && x < width && y < height;
 }
 
+const disc = new RegExp(
+  `^Draw along something round, (${figure}) wide, that touches all four edges, and cut the disc out along it\\.$`,
+);
+
 /** Corners rounded: two sentences, where along something round or along points. */
 export function rounding(
   said: string,
   next: string,
 ): { readonly act: Act; readonly used: number } | undefined {
+  if (disc.test(said))
+    return {
+      used: 1,
+      act: (card) => {
+        const { width, height } = card;
+        const centre = { x: width / 2, y: height / 2 };
+        const across = lengthOf(disc.exec(said)?.[1] ?? '');
+        if (Math.abs(width - across) > 1 || Math.abs(height - across) > 1)
+          throw new Error(`It does not touch all edges of ${width} × ${height}: “${said}”`);
+        return gone(
+          card,
+          [0, width].flatMap((x) =>
+            [0, height].map((y): Gone => ({ kind: 'corner', sharp: { x, y }, centre })),
+          ),
+        );
+      },
+    };
   const { corners, rest } = cornersOf(said);
   const found = /^round the [a-z ]+? at (.+?)(?: with the (.+?)(?:, from (.+) to (.+))?)?\.$/.exec(
     rest,
