@@ -68,6 +68,8 @@ export const assemblySchema = z.object({
   /** The stage at which the gift goes in. Stages are counted over the whole box. */
   giftEnters: z.int().min(0),
   /** How the pleats of its top are closed, where it has any: which walls are pushed in, or all drawn in. */
-  closes: z.enum(['pinched sides', 'pinched front and back', 'gathered']).optional(),
+  closes: z
+    .enum(['pinched sides', 'pinched front and back', 'gathered', 'gathered to a neck'])
+    .optional(),
 });
 export type Assembly = z.infer<typeof assemblySchema>;

@@ -8,6 +8,7 @@ export {
 } from './ridge.ts';
 export { borderFits } from './border.ts';
 export { builtInSeat, seatLayers, type BuiltInSeat } from './built-in-seat.ts';
+export { gatheredEnd, pleatWidth, type CollarRows } from './collar.ts';
 export { archHandle, type ArchHandle } from './arch-handle.ts';
 export {
   type FitKind,
@@ -146,7 +147,7 @@ export { cutOpening, noPunchFor, punchedOpening, type RoundOpening } from './rou
 export { moveGrid } from './move-grid.ts';
 export { liner, type Liner } from './liner.ts';
 export { loosePetals, type LoosePetals } from './loose-petals.ts';
-export { gatheredEnd, pinchedEnd, pinchesSides, pleatWidth } from './pleats.ts';
+export { pinchedEnd, pinchesSides } from './pleats.ts';
 export {
   depthUnderRoof,
   flattestRoof,

@@ -1,5 +1,4 @@
 import {
-  add,
   direction,
   dot,
   scale,
@@ -32,22 +31,22 @@ import { lies } from './placing.ts';
 import type { FloorSections } from './sections.ts';
 import { panels, type EndPlace, type TubeEnd } from './tube.ts';
 
-const degrees = 180 / Math.PI;
+export const degrees = 180 / Math.PI;
 
 /** Into a face from a line, at right angles to it: the part of `into` that is not along the line. */
-function besideLine(line: Vector, into: Vector): Vector {
+export function besideLine(line: Vector, into: Vector): Vector {
   const along = direction(line);
   return direction(subtract(into, scale(along, dot(along, into))));
 }
 
 /** How far a crease is folded whose two faces run off it in these directions, in degrees. */
-function foldBetween(line: Vector, one: Vector, other: Vector): number {
+export function foldBetween(line: Vector, one: Vector, other: Vector): number {
   const cosine = dot(besideLine(line, one), besideLine(line, other));
   return 180 - Math.acos(Math.min(1, Math.max(-1, cosine))) * degrees;
 }
 
 /** What is left of the seam beside a fold that reaches so far along the end's first row: the rest is waste. */
-function slantedSeam(place: EndPlace, reach: Length, rise: Length): readonly Cutout[] {
+export function slantedSeam(place: EndPlace, reach: Length, rise: Length): readonly Cutout[] {
   const [x, end] = [place.x(4), place.x(5)];
   const [y, top] = [place.y(0), place.y(1)];
   const wide = minus(end, x);
@@ -90,7 +89,7 @@ export function pinchPanels(across: number, deep: number): PinchPanels {
 }
 
 /** The pleat beside the seam's corner hangs on its own panel alone. */
-function isFree(panel: number, { isRight }: { readonly isRight: boolean }): boolean {
+export function isFreePleat(panel: number, { isRight }: { readonly isRight: boolean }): boolean {
   return (panel === panels.right && !isRight) || (panel === panels.back && isRight);
 }
 
@@ -119,7 +118,7 @@ export function pinchedEnd({ gable, fin, over, floor, begins }: Pinch): TubeEnd 
       const diagonals = folded.flatMap((panel): readonly Diagonal[] => [
         ...[false, true].flatMap((isRight) => {
           const corner = isRight ? panel + 1 : panel;
-          const give = isFree(panel, { isRight }) ? (fold: Fold) => fold : following;
+          const give = isFreePleat(panel, { isRight }) ? (fold: Fold) => fold : following;
           return [
             diagonalScore(at(corner, 0), at(panel + 0.5, 1), give(mountain(slant, begins))),
             diagonalScore(at(corner, 1), at(panel + 0.5, 1), give(valley(lean, begins + 1))),
@@ -292,92 +291,4 @@ function finHoles(place: EndPlace, { leaning, folded, narrow }: Pinched): readon
       radius,
     })),
   );
-}
-
-/** How much of each panel's width a pleat takes up at its edge, of the narrower panel's width. */
-const pleatShare = 0.42;
-
-/** How wide the pleats of a collar are at its edge. */
-export function pleatWidth(narrow: Length): Length {
-  return times(narrow, pleatShare);
-}
-
-/** How far a collar leans in and its pleats are turned when they lie flat, in degrees. */
-function collarAngles(pleat: Length, collar: Length) {
-  const sine = Math.min(0.999, pleat / collar);
-  const lean = Math.asin(sine);
-  const up = Math.cos(lean);
-  const edge = vector(pleat, collar * sine, collar * up);
-  const intoOne = besideLine(edge, vector(1, 0, 0));
-  const intoOther = besideLine(edge, vector(0, 1, 0));
-  const out = scale(direction(add(intoOne, intoOther)), -1);
-  return { lean: lean * degrees, turn: foldBetween(edge, intoOne, out) };
-}
-
-/** An end gathered by a ribbon: panels lean in, and a pleat stands out at each corner. */
-export function gatheredEnd(collar: string, floor: FloorSections, begins: number): TubeEnd {
-  return {
-    rows: [collar],
-    picture: ['wwwws'],
-    draw: (place, size) => {
-      const narrow = smallest(size(floor.across), size(floor.deep));
-      const pleat = pleatWidth(narrow);
-      const { lean, turn } = collarAngles(pleat, size(collar));
-      const line = (outward: number) => place.line(outward);
-      const [from, to] = [Math.min(line(0), line(1)), Math.max(line(0), line(1))];
-      const all = [0, 1, 2, 3];
-      return {
-        lines: [
-          ...[1, 2, 3].map((column) =>
-            columnScore(column, from, to, following(valley(180, begins))),
-          ),
-          columnScore(4, from, to, valley(180, begins)),
-          ...all.map((panel) => rowScore(line(0), panel, panel + 1, valley(lean, begins))),
-        ],
-        diagonals: all.flatMap((panel) => {
-          const wide = size(panel % 2 === 0 ? floor.deep : floor.across);
-          return [false, true].map((isRight) => {
-            const fold = mountain(turn, begins);
-            return diagonalScore(
-              { column: isRight ? panel + 1 : panel, row: line(0) },
-              {
-                column: isRight ? panel + 1 - pleat / wide : panel + pleat / wide,
-                row: line(1),
-              },
-              isFree(panel, { isRight }) ? fold : following(fold),
-            );
-          });
-        }),
-        cutouts: [
-          ...slantedSeam(place, pleat, size(collar)),
-          ...all.map((panel): Cutout => ({
-            shape: 'hole',
-            use: 'ribbon',
-            centre: {
-              x: half(plus(place.x(panel), place.x(panel + 1))),
-              y: plus(place.y(1), times(size(collar), 0.3 * -place.outward)),
-            },
-            radius: smallest(nanometres(2_000_000), times(narrow, 1 / 20)),
-          })),
-        ],
-      };
-    },
-    stacks: (part, place) => [
-      // What is left of the seam lies behind the pleat of the first panel.
-      lies(part, {
-        face: [4.002, place.row(0) + 0.3],
-        on: [0.002, place.row(0) + 0.3],
-        side: 'inside',
-        holds: 'glue',
-      }),
-      ...[1, 2, 3, 4].map((corner) =>
-        lies(part, {
-          face: [corner - 0.002, place.row(0) + 0.3],
-          on: [corner + 0.002, place.row(0) + 0.3],
-          side: 'inside',
-          holds: 'rest',
-        }),
-      ),
-    ],
-  };
 }

@@ -78,12 +78,16 @@ function foldSteps(bench: Bench, piece: Piece): readonly AssemblyDraft[] {
 function pleatedTop({ assembly }: BoxToMake): PleatedTop | undefined {
   const { closes } = assembly;
   if (closes === undefined) return undefined;
-  return closes === 'gathered'
-    ? { kind: 'gather' }
-    : {
-        kind: 'pinch',
-        pushedIn: closes === 'pinched sides' ? ['left', 'right'] : ['front', 'back'],
-      };
+  switch (closes) {
+    case 'gathered':
+      return { kind: 'gather', to: 'a point' };
+    case 'gathered to a neck':
+      return { kind: 'gather', to: 'a neck' };
+    case 'pinched sides':
+      return { kind: 'pinch', pushedIn: ['left', 'right'] };
+    case 'pinched front and back':
+      return { kind: 'pinch', pushedIn: ['front', 'back'] };
+  }
 }
 
 /** What kind of joint a stage is about: it tells where one step ends and another begins. */

@@ -27,8 +27,11 @@ export interface FaceName {
   readonly end?: BoxSide;
   /** Whether it is a wall of the lid, where the box has walls too. */
   readonly isOnLid: boolean;
-  /** Which part of a wall that runs up into a pleated top: what is pushed in, or what then lies flat. */
-  readonly above?: 'slope' | 'top';
+  /**
+   * Which part of a wall that runs up into a pleated top: what is pushed in, what then lies flat, or the neck
+   * that stands on it and its brim.
+   */
+  readonly above?: 'slope' | 'top' | 'neck' | 'brim';
   /** Which of the walls it is from left to right, where there are too many to be told by where they face. */
   readonly nth?: number;
 }
@@ -119,7 +122,8 @@ function aboveWall(
   end: BoxSide,
 ): FaceName['above'] {
   if (closes === undefined) return undefined;
-  if (of.above !== undefined) return 'top';
+  if (of.above === 'neck') return 'brim';
+  if (of.above !== undefined) return closes === 'gathered to a neck' ? 'neck' : 'top';
   if (of.role !== 'wall' || end !== 'top') return undefined;
   return closes === 'gathered' ? 'top' : 'slope';
 }

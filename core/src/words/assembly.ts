@@ -24,6 +24,12 @@ function it(count: number): string {
   return count === 1 ? 'it' : 'them';
 }
 
+function firstAcross(count: number): string {
+  if (count === 0) return '';
+  const which = count === 1 ? 'score' : `${countInWords(count)} scores`;
+  return ` and, from the top edge, the first ${which} across`;
+}
+
 function outSentences(out: OutFolds, unit: Unit): readonly string[] {
   switch (out.kind) {
     case 'none':
@@ -32,7 +38,7 @@ function outSentences(out: OutFolds, unit: Unit): readonly string[] {
       return ['Fold every score out, away from you, and burnish it. Open it flat again.'];
     case 'slanting':
       return [
-        'Fold the slanting scores out, away from you, and all the others in. Burnish each, and open it flat again.',
+        `Fold the slanting scores${firstAcross(out.across)} out, away from you, and all the others in. Burnish each, and open it flat again.`,
       ];
     case 'these':
       return [
@@ -318,9 +324,14 @@ function closeSentences({ way }: CloseOperation): readonly string[] {
         'Pinch the other two walls together over them, until the top edges lie flat on one another.',
       ];
     case 'gather':
-      return [
-        'Push in all four walls above the box along their slanting scores, and gather the top together.',
-      ];
+      return way.to === 'a point'
+        ? [
+            'Push in all four walls above the box along their slanting scores, and gather the top together.',
+          ]
+        : [
+            'Push in all four walls above the box along their slanting scores.',
+            'Gather them till the four necks stand upright, side by side, and fold the brims out.',
+          ];
     case 'go round':
       return way.count === 0
         ? []

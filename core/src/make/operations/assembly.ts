@@ -6,7 +6,8 @@ import type { BoxSide, FaceName, FaceRow } from '../face-name.ts';
 export type OutFolds =
   | { readonly kind: 'none' }
   | { readonly kind: 'all' }
-  | { readonly kind: 'slanting' }
+  /** All that slant, and so many of those across from the top edge on. */
+  | { readonly kind: 'slanting'; readonly across: number }
   /** These, by where they begin and end. */
   | { readonly kind: 'these'; readonly lines: readonly AtCorners[] };
 
@@ -137,8 +138,8 @@ export interface CloseOperation {
     | { readonly kind: 'fold over'; readonly faces: readonly FaceName[] }
     /** Two walls are pushed in along their middle, and the others meet over them. */
     | { readonly kind: 'pinch'; readonly pushedIn: readonly BoxSide[] }
-    /** All walls are drawn in along their pleats. */
-    | { readonly kind: 'gather' }
+    /** All walls are drawn in along their pleats, till they meet or till the necks on them stand side by side. */
+    | { readonly kind: 'gather'; readonly to: 'a point' | 'a neck' }
     /** The flap on one side of the pinched top goes over the other. */
     | { readonly kind: 'fold down'; readonly face: FaceName }
     /** Parts of several pieces go over one another, all round: so many, told with the first of them. */
