@@ -7,6 +7,7 @@ import type { PlanRequest, Problem } from '../request/index.ts';
 import { solveAsWideAsFits } from './as-wide-as-fits.ts';
 import { frameFor } from './frame-for.ts';
 import { styleSummary } from '../styles/index.ts';
+import { compareCard, leastCard, type CardUse } from './least-card.ts';
 import { judgePairs, worstState, type BothLeans } from './judge-pairs.ts';
 import { boardProblems, kitProblems } from './kit-problems.ts';
 import type { Plan } from './plan.ts';
@@ -55,7 +56,7 @@ function planWith(request: PlanRequest): PlanResult {
   const made = [...snapMade(request.made, request.kit)];
   const begun = waysUp(request.gift).map((gift) => begin({ ...request, gift, made }));
   // Where everything holds one way up, what doesn't hold is not looked for in any other.
-  const holding = begun.flatMap((each) => standHolding(each) ?? []);
+  const holding = allHolding(begun);
   const tried = holding.length > 0 ? [] : begun.map(stand);
   const standing = [...holding, ...tried.flatMap((each) => (each.ok ? [each.standing] : []))];
   const best = [...standing].sort(byCard)[0];
@@ -98,18 +99,17 @@ type Stood =
 
 const states = ['holds', 'loose', 'tight'] as const;
 
+function cardUse({ sheets }: Standing): CardUse {
+  return {
+    sheets: sheets.reduce((sum, use) => sum + use.sheets, 0),
+    used: sheets.reduce((sum, use) => sum + use.sheets * (1 - use.leftOver), 0),
+  };
+}
+
 /** What holds first, then the fewest sheets, then how much of them is used. */
 function byCard(one: Standing, other: Standing): number {
   const rank = ({ leans }: Standing) => states.indexOf(worstState(leans.box));
-  const sum = ({ sheets }: Standing, of: (use: SheetUse) => number) =>
-    sheets.reduce((total, use) => total + of(use), 0);
-  const count = (use: SheetUse) => use.sheets;
-  const used = (use: SheetUse) => use.sheets * (1 - use.leftOver);
-  return (
-    rank(one) - rank(other) ||
-    sum(one, count) - sum(other, count) ||
-    sum(one, used) - sum(other, used)
-  );
+  return rank(one) - rank(other) || compareCard(cardUse(one), cardUse(other));
 }
 
 /** Whether something jams in a box even where it is rather made loose than tight. */
@@ -150,6 +150,25 @@ function isNoWider(frame: StyleFrame, than: StyleFrame): boolean {
   const leastOf = ({ least, scant }: StyleSection) => smallest(least, scant ?? least);
   const least = new Map(than.sections.map((section) => [section.id, leastOf(section)]));
   return frame.sections.every((section) => leastOf(section) >= (least.get(section.id) ?? zero));
+}
+
+/**
+ * The ways up in which everything holds, in their order, but for those that surely take more card than another one.
+ */
+function allHolding(begun: readonly Begun[]): readonly Standing[] {
+  const ways = begun.flatMap((each) => (each.ok ? [{ each, least: leastOf(each) }] : []));
+  const found = new Map<Begun, Standing>();
+  for (const { each, least } of ways.toSorted((a, b) => compareCard(a.least, b.least))) {
+    if ([...found.values()].some((other) => compareCard(least, cardUse(other)) > 0)) continue;
+    const standing = standHolding(each);
+    if (standing) found.set(each, standing);
+  }
+  return begun.flatMap((each) => found.get(each) ?? []);
+}
+
+/** What a box takes at the least; what is cut already may be smaller than its frame lets it. */
+function leastOf({ frame, request }: Extract<Begun, { ok: true }>): CardUse {
+  return request.made.length === 0 ? leastCard(frame, request.papers) : { sheets: 0, used: 0 };
 }
 
 /** A gift one way up in a box with the room that is wished for, where everything holds. */
