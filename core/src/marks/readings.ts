@@ -6,48 +6,34 @@ type Readers = Pick<MarkTools, 'pitch' | 'reach' | 'shim' | 'edges'>;
 
 const rank = { groove: 0, shim: 1, none: 2 } as const;
 
-/** A score read from one edge. */
-interface Read {
-  readonly from: ScoreReading['from'];
-  readonly reading: Length;
-  readonly means: keyof typeof rank;
-}
-
-/** The better of two ways to read a score: on a groove, or with the shim at least, then the smaller figure. */
-function better(one: Read, other: Read): Read {
-  const difference = rank[one.means] - rank[other.means] || one.reading - other.reading;
-  return difference <= 0 ? one : other;
-}
-
 /**
- * Reads the scores of a chain, each from the edge that has a groove for it within reach; where both have, from
- * the nearer one, since a small number is easier to reach than a large one. Where scores are measured from the
- * first edge only, there is no other.
+ * A score read from the edge that has a groove for it within reach, or with the shim at least; where both have, from
+ * the nearer one, since a small number is easier to reach than a large one.
  */
+function readScore(index: number, position: Length, cut: Length, tools: Readers): ScoreReading {
+  const fromEnd = minus(cut, position);
+  const [start, end] = [meansOf(position, tools), meansOf(fromEnd, tools)];
+  const isStart = tools.edges === 'first' || (rank[start] - rank[end] || position - fromEnd) <= 0;
+  const means = isStart ? start : end;
+  return {
+    index,
+    position,
+    from: isStart ? 'start' : 'end',
+    reading: isStart ? position : fromEnd,
+    onGroove: means !== 'none',
+    ...(means === 'shim' && { shimmed: true }),
+  };
+}
+
+/** Reads the scores of a chain; where scores are measured from the first edge only, there is no other. */
 export function readChain(id: string, sections: readonly Length[], tools: Readers): ChainMarks {
   const cut = plus(...sections);
-  const readFrom = (from: Read['from'], reading: Length): Read => ({
-    from,
-    reading,
-    means: meansOf(reading, tools),
-  });
+  const scores: ScoreReading[] = [];
   let position = zero;
-  const scores = sections.slice(0, -1).map((section, before): ScoreReading => {
+  for (const section of sections.slice(0, -1)) {
     position = plus(position, section);
-    const fromStart = readFrom('start', position);
-    const { from, reading, means } =
-      tools.edges === 'first'
-        ? fromStart
-        : better(fromStart, readFrom('end', minus(cut, position)));
-    return {
-      index: before + 1,
-      position,
-      from,
-      reading,
-      onGroove: means !== 'none',
-      ...(means === 'shim' && { shimmed: true }),
-    };
-  });
+    scores.push(readScore(scores.length + 1, position, cut, tools));
+  }
   return { id, cut, scores };
 }
 
@@ -57,13 +43,16 @@ export function readChain(id: string, sections: readonly Length[], tools: Reader
  */
 export function needsTurns({ cut, scores }: ChainMarks, tools: Readers): boolean {
   if (tools.edges === 'first') return false;
-  const rankFrom = (from: Read['from'], position: Length) =>
-    rank[meansOf(from === 'start' ? position : minus(cut, position), tools)];
-  const best = scores.map(({ position, from }) => rankFrom(from, position));
-  const isAsGood = (turn: number) =>
-    scores.every(
-      ({ position }, i) => rankFrom(i < turn ? 'start' : 'end', position) <= (best[i] ?? 0),
-    );
-  for (let turn = 0; turn <= scores.length; turn++) if (isAsGood(turn)) return false;
-  return true;
+  // Up to the first that is worse from the start all can be read from there, and all behind the last one that is
+  // worse from the end from there.
+  let fromStart = scores.length;
+  let lastFromStart = 0;
+  scores.forEach(({ position, from }, i) => {
+    const start = rank[meansOf(position, tools)];
+    const end = rank[meansOf(minus(cut, position), tools)];
+    const read = from === 'start' ? start : end;
+    if (start > read) fromStart = Math.min(fromStart, i);
+    if (end > read) lastFromStart = i + 1;
+  });
+  return lastFromStart > fromStart;
 }
