@@ -54,17 +54,21 @@ export class SectionRanges {
 
   /** Decides a section; false when that leaves nothing to another one. */
   decide(at: number, value: number): boolean {
-    this.#before ??= new Float64Array(this.#ends.length * this.#size);
-    this.#before.set(this.#ends, this.#decisions++ * this.#ends.length);
-    this.#ends[at] = value;
-    this.#ends[this.#size + at] = value;
+    const ends = this.#ends;
+    const before = (this.#before ??= new Float64Array(ends.length * this.#size));
+    const start = this.#decisions++ * ends.length;
+    for (let i = 0; i < ends.length; i++) before[start + i] = ends[i] ?? 0;
+    ends[at] = value;
+    ends[this.#size + at] = value;
     return this.#settle();
   }
 
   /** Takes the last decision back. */
   reopen(): void {
-    const start = --this.#decisions * this.#ends.length;
-    for (let i = 0; i < this.#ends.length; i++) this.#ends[i] = this.#before?.[start + i] ?? 0;
+    const [ends, before] = [this.#ends, this.#before];
+    if (!before) return;
+    const start = --this.#decisions * ends.length;
+    for (let i = 0; i < ends.length; i++) ends[i] = before[start + i] ?? 0;
   }
 
   #settle(): boolean {
