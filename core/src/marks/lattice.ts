@@ -19,6 +19,14 @@ export function valuesAround(lattice: Lattice, from: number, to: number): readon
   return values;
 }
 
+/** The lattice's values from one limit to another, both among them. */
+export function valuesWithin({ residue, step }: Lattice, least: number, most: number): number[] {
+  const values: number[] = [];
+  const first = Math.ceil((least - residue) / step) * step + residue;
+  for (let value = first; value <= most; value += step) values.push(value);
+  return values;
+}
+
 /** How far the lattice's value next to a target lies from it. */
 export function distanceTo({ residue, step }: Lattice, target: number): number {
   if (step === 0) return Math.abs(target - residue);

@@ -1,9 +1,9 @@
 import { millimetres } from '../length/index.ts';
 import { completeChoice, type BestMarks } from './complete-choice.ts';
-import { distanceTo, greatestCommonDivisor } from './lattice.ts';
+import { distanceTo, greatestCommonDivisor, valuesWithin, type Lattice } from './lattice.ts';
 import { isSettled } from './made-already.ts';
 import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
-import type { DecisionOrder, FitPair, ProblemIndex } from './marks-index.ts';
+import type { DecisionOrder, FitPair, IndexedFit, ProblemIndex } from './marks-index.ts';
 import type { MarksCost, MarksProblem, Section } from './marks-problem.ts';
 import { anywhere, boundPair, meetsWanted, type PairBound } from './pair-bound.ts';
 import { PartialChoice, type SearchedProblem, type SearchGrid } from './partial-choice.ts';
@@ -285,20 +285,23 @@ export class MarksSearch {
     const { least, most } = this.#choice.rangeOf(at);
     const made = this.#choice.madeAlready(at);
     if (made !== undefined) return this.#mayBe(at, made) ? [made] : [];
-    const every = (increment: number, residue: number) => {
-      const first = Math.ceil((least - residue) / increment) * increment + residue;
-      const values: number[] = [];
-      for (let value = first; value <= most; value += increment) values.push(value);
-      return values;
+    if (!this.#decided.onPitch[at]) {
+      const residue = this.#choice.latticeOf(at).residue % step;
+      return valuesWithin({ residue, step }, least, most);
+    }
+    const onGrooves = valuesWithin({ residue: 0, step: pitch }, least, most);
+    if (!this.#offGrooves) return onGrooves;
+    const values = new Set(onGrooves);
+    const add = (lattice: Lattice) => {
+      for (const value of valuesWithin(lattice, least, most)) values.add(value);
     };
-    if (!this.#decided.onPitch[at]) return every(step, this.#choice.latticeOf(at).residue % step);
-    if (!this.#offGrooves) return every(pitch, 0);
-    // A section lies before a shimmed score, behind one, or between one and a groove.
-    const shimmed =
-      shim === undefined
-        ? []
-        : [...every(pitch, pitch - (shim % pitch)), ...every(pitch, shim % pitch)];
-    return [...new Set([...every(pitch, 0), ...every(step, 0), ...shimmed])];
+    add({ residue: 0, step });
+    if (shim !== undefined) {
+      // A section lies before a shimmed score, behind one, or between one and a groove.
+      add({ residue: pitch - (shim % pitch), step: pitch });
+      add({ residue: shim % pitch, step: pitch });
+    }
+    return [...values];
   }
 
   /**
@@ -322,15 +325,16 @@ export class MarksSearch {
   ): readonly Candidate[] {
     const cost = this.best?.cost;
     const allowed = this.#allowed();
-    const fits = this.#index.ties[at]?.fits.filter(
-      ({ outerAt, innerAt }) =>
-        this.#choice.values[outerAt === at ? innerAt : outerAt] !== undefined,
-    );
+    const fits: IndexedFit[] = [];
+    for (const fit of this.#index.ties[at]?.fits ?? []) {
+      const other = fit.outerAt === at ? fit.innerAt : fit.outerAt;
+      if (this.#choice.values[other] !== undefined) fits.push(fit);
+    }
     const candidates: Candidate[] = [];
     for (const value of this.#valuesFor(at)) {
       let unfit = 0;
       let deviation = Math.abs(value - section.target) * section.weight;
-      for (const fit of fits ?? []) {
+      for (const fit of fits) {
         const outer = fit.outerAt === at ? value : (this.#choice.values[fit.outerAt] ?? 0);
         const inner = fit.innerAt === at ? value : (this.#choice.values[fit.innerAt] ?? 0);
         const gap = outer - fit.innerTimes * inner - fit.layers;
@@ -345,6 +349,7 @@ export class MarksSearch {
       }
       candidates.push({ value, unfit, deviation });
     }
+    if (candidates.length < 2) return candidates;
     // What only a fit decides is looked for near its target, where the gap is likely to be in range.
     const { target } = section;
     const { pitch } = this.#problem.tools;
