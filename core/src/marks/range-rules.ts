@@ -26,13 +26,20 @@ export interface SettledSpan {
   readonly is: number;
 }
 
-/** What keeps the sections of a problem in their ranges; the same for every search over it. */
-export interface RangeRules {
+/** What keeps sections in their ranges. */
+export interface RuleSet {
   readonly smaller: readonly Tie[];
   /** Between what differences the gaps of a pair are all in their ranges. */
   readonly fits: readonly Tie[];
   readonly chains: readonly LimitedChain[];
   readonly spans: readonly SettledSpan[];
+}
+
+/** What keeps the sections of a problem in their ranges; the same for every search over it. */
+export interface RangeRules {
+  readonly all: RuleSet;
+  /** By section: the rules that it takes part in. */
+  readonly of: readonly RuleSet[];
 }
 
 function membersOf(sections: readonly number[]): readonly Member[] {
@@ -57,9 +64,17 @@ function tieOf(pair: FitPair, pairs: readonly FitPair[]): readonly Tie[] {
   return [{ outer, inner, times, least: tightest, most: isAlone ? Math.min(slack, held) : slack }];
 }
 
+function holds(at: number): (tie: Tie) => boolean {
+  return ({ outer, inner }) => outer === at || inner === at;
+}
+
+function counts(at: number): (sum: { readonly members: readonly Member[] }) => boolean {
+  return ({ members }) => members.some((member) => member.at === at);
+}
+
 /** The rules of a problem, gathered once. */
-export function rangeRules({ smaller, pairs, chains, spans }: ProblemIndex): RangeRules {
-  return {
+export function rangeRules({ smaller, pairs, chains, spans, ties }: ProblemIndex): RangeRules {
+  const all: RuleSet = {
     smaller: smaller.map(({ less, more, moreTimes, by }) => ({
       outer: less,
       inner: more,
@@ -70,5 +85,14 @@ export function rangeRules({ smaller, pairs, chains, spans }: ProblemIndex): Ran
     fits: pairs.flatMap((pair) => tieOf(pair, pairs)),
     chains: chains.filter(({ longest }) => longest !== Infinity).map(limitedChain),
     spans: spans.map(({ sections, is }) => ({ members: membersOf(sections), is })),
+  };
+  return {
+    all,
+    of: ties.map((_, at) => ({
+      smaller: all.smaller.filter(holds(at)),
+      fits: all.fits.filter(holds(at)),
+      chains: all.chains.filter(counts(at)),
+      spans: all.spans.filter(counts(at)),
+    })),
   };
 }

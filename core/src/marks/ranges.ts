@@ -1,6 +1,6 @@
 import { leantAway } from './marks-cost.ts';
 import type { MarksProblem } from './marks-problem.ts';
-import type { LimitedChain, RangeRules, SettledSpan, Tie } from './range-rules.ts';
+import type { LimitedChain, RangeRules, RuleSet, SettledSpan, Tie } from './range-rules.ts';
 
 /** Ranges settle in a few rounds; what is left after that is too little to wait for. */
 const rounds = 3;
@@ -60,7 +60,10 @@ export class SectionRanges {
     for (let i = 0; i < ends.length; i++) before[start + i] = ends[i] ?? 0;
     ends[at] = value;
     ends[this.#size + at] = value;
-    return this.#settle();
+    // Most decisions move nothing else.
+    const here = this.#rules.of[at];
+    if (!here || !this.#settleBy(here)) return this.#isPossible();
+    return this.#isPossible() && this.#settle();
   }
 
   /** Takes the last decision back. */
@@ -71,19 +74,25 @@ export class SectionRanges {
     for (let i = 0; i < ends.length; i++) ends[i] = before[start + i] ?? 0;
   }
 
+  /** Settles all ranges; false when nothing stays of one. */
   #settle(): boolean {
     for (let round = 0; round < rounds; round++) {
-      let isMoved = false;
-      for (const tie of this.#rules.smaller) if (this.#settleTie(tie, 0, 0)) isMoved = true;
-      if (this.#tight < Infinity)
-        for (const tie of this.#rules.fits)
-          if (this.#settleTie(tie, this.#tight, this.#loose)) isMoved = true;
-      for (const chain of this.#rules.chains) if (this.#settleChain(chain)) isMoved = true;
-      for (const span of this.#rules.spans) if (this.#settleSpan(span)) isMoved = true;
+      const isMoved = this.#settleBy(this.#rules.all);
       if (!this.#isPossible()) return false;
       if (!isMoved) return true;
     }
     return true;
+  }
+
+  /** Settles ranges by each of these rules once; whether one was moved. */
+  #settleBy({ smaller, fits, chains, spans }: RuleSet): boolean {
+    let isMoved = false;
+    for (const tie of smaller) if (this.#settleTie(tie, 0, 0)) isMoved = true;
+    if (this.#tight < Infinity)
+      for (const tie of fits) if (this.#settleTie(tie, this.#tight, this.#loose)) isMoved = true;
+    for (const chain of chains) if (this.#settleChain(chain)) isMoved = true;
+    for (const span of spans) if (this.#settleSpan(span)) isMoved = true;
+    return isMoved;
   }
 
   #isPossible(): boolean {
