@@ -14,6 +14,7 @@ import {
   nanometres,
   plus,
   stockPaper,
+  planBox,
   styleChoiceSchema,
   usualRequest,
   type Gift,
@@ -251,28 +252,61 @@ const sheets = fc.oneof(
   { weight: 1, arbitrary: fc.constantFrom(...commonSheets, ...largeSheets) },
 );
 
+/** How far between its limits each depth is asked for as a figure, or a little beyond them; most are left to a word. */
+function figuresFor(style: StyleSummary): fc.Arbitrary<ReadonlyMap<string, number>> {
+  const depths = style.options.filter(({ kind }) => kind === 'depth');
+  const share = fc.integer({ min: -5, max: 105 }).map((hundredths) => hundredths / 100);
+  return fc.tuple(...depths.map(() => fc.option(share, { freq: 2 }))).map(
+    (shares) =>
+      new Map(
+        shares.flatMap((each, i) => {
+          const key = depths[i]?.key;
+          return each === null || key === undefined ? [] : [[key, each] as const];
+        }),
+      ),
+  );
+}
+
+/** The same request with figures in place of words, between what the plan of the words says that they may be. */
+function inFigures(request: PlanRequest, shares: ReadonlyMap<string, number>): PlanRequest {
+  const planned = shares.size === 0 ? undefined : planBox(request);
+  if (!planned?.ok) return request;
+  const figures = planned.plan.depths.flatMap(({ option, least, most }) => {
+    const share = shares.get(option);
+    if (share === undefined) return [];
+    // No figure is asked for that is less than a millimetre.
+    const figure = Math.max(1_000_000, Math.round(least + share * (most - least)));
+    return [[option, figure] as const];
+  });
+  const { style, options } = request.style;
+  const asked = { style, options: { ...options, ...Object.fromEntries(figures) } };
+  return { ...request, style: styleChoiceSchema.parse(asked) };
+}
+
 /**
- * Requests as they come at a table where somebody knows the kind of box: for a gift of the sort that it is for, and
- * mostly with a sheet that is large enough.
+ * Requests as they come at a table where somebody knows the kind of box and sees what its depths may be: for a gift
+ * of the sort that it is for, and mostly with a sheet that is large enough.
  */
 export function tableRequestsIn(style: StyleSummary): fc.Arbitrary<PlanRequest> {
   return fc
     .record({
-      request: requestsIn([style]),
+      request: requestsIn([inWords(style)]),
       round: roundGift,
       sheets: fc.array(sheets, { minLength: 3, maxLength: 3 }),
+      figures: figuresFor(style),
     })
-    .map(({ request, round, sheets: drawn }) => {
+    .map(({ request, round, sheets: drawn, figures }) => {
       const [first, ...rest] = request.papers;
       const onSheet = (paper: Paper, nth: number): Paper => ({
         ...paper,
         sheet: drawn[nth] ?? paper.sheet,
       });
-      return {
+      const laid: PlanRequest = {
         ...request,
         ...(style.id === 'ring-seat' && { gift: round }),
         papers: [onSheet(first, 0), ...rest.map((paper, i) => onSheet(paper, i + 1))],
       };
+      return inFigures(laid, figures);
     });
 }
 
