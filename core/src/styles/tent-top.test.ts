@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { casesWanted } from '../testing/cases.ts';
 import { at, everyBox } from '../testing/plans.ts';
 
 describe('a tent-top box', () => {
@@ -38,5 +39,33 @@ describe('a tent-top box', () => {
       }
       expect(cutouts('tent', 'brad')).toHaveLength(options.closing === 'brad hole' ? 2 : 0);
     });
+  });
+
+  it('leaves a flap as wide as its tape along each slope, however flat the roof', () => {
+    let flat = 0;
+    everyBox('tent-top', ({ grid, cutouts }) => {
+      const { columns, rows } = grid('tent');
+      const [end, across] = [at(columns, 0), at(columns, 1)];
+      const [, roof = 0, floor = 0] = rows;
+      const top = at(rows, 0) + roof;
+      const ridge = Math.sqrt(roof ** 2 - floor ** 2 / 4);
+      if (ridge < 0.8 * floor) flat++;
+      const wanted = Math.min(10e6, (0.6 * ridge * floor) / 2 / roof, 0.45 * across);
+      const trims = cutouts('tent', 'flap');
+      expect(trims).toHaveLength(4);
+      for (const trim of trims) {
+        if (trim.shape !== 'trim') throw new Error('A flap is left by a straight cut');
+        // Every end is looked at as the left upper one: from the floor's corner to the apex.
+        const off = trim.corners.slice(-2).map(({ x, y }) => {
+          const inward = x < end ? end - x : x - end - across;
+          const down = Math.min(y - top, floor + top - y);
+          return { down, from: (inward * (floor / 2) - down * ridge) / roof };
+        });
+        for (const { down, from } of off)
+          if (down > 1) expect(from).toBeCloseTo(wanted, -2);
+          else expect(from).toBeGreaterThanOrEqual(wanted - 100);
+      }
+    });
+    expect(flat).toBeGreaterThanOrEqual(casesWanted(4));
   });
 });

@@ -274,6 +274,8 @@ function drawTent(
 /** The flap along the slope of an end triangle. */
 interface SlopeFlap {
   readonly wide: number;
+  /** How far along the slope its end stands in from the floor's corner: tapered, and nowhere beyond the end's edge. */
+  readonly begins: number;
   /** How far into the end, and down from the floor's corner, a point along the slope and off it lies. */
   readonly spot: (along: number, off: number) => { readonly inward: number; readonly down: number };
 }
@@ -283,11 +285,13 @@ function slopeFlap(ids: Ids, size: SizeOf): SlopeFlap {
   const roof = size(ids.roof);
   const cos = ridgeHeight(roof, floor) / roof;
   const sin = floor / 2 / roof;
+  // Neither wider than the corner that it is cut from, nor than half of the roof that it lies under.
+  const wide = Math.min(flapWidth, 0.6 * roof * cos * sin, 0.45 * size(ids.across));
   return {
-    // Neither wider than the corner that it is cut from, nor than half of the roof that it lies under.
-    wide: Math.min(flapWidth, 0.6 * roof * cos * sin, 0.45 * size(ids.across)),
+    wide,
+    begins: wide * Math.max(1.4, cos / sin),
     spot: (along, off) => ({
-      inward: along * cos - off * sin,
+      inward: along * cos + off * sin,
       down: along * sin - off * cos,
     }),
   };
@@ -314,7 +318,7 @@ function flapTrims(ids: Ids, size: SizeOf, card: Length): readonly Cutout[] {
   const top = plus(size(ids.fin), roof);
   const middle = plus(top, half(floor));
   const right = plus(end, size(ids.across), end);
-  const { wide, spot: offSlope } = slopeFlap(ids, size);
+  const { wide, begins, spot: offSlope } = slopeFlap(ids, size);
   // Under the ridge both roofs' flaps would meet: they end where the roofs are two cards apart.
   const last = roof - Math.min(0.3 * roof, (2 * card * roof) / (floor / 2));
   return [false, true].flatMap((isRight) =>
@@ -346,7 +350,7 @@ function flapTrims(ids: Ids, size: SizeOf, card: Length): readonly Cutout[] {
           spot(roof, 0),
           spot(last, 0),
           spot(last - wide, wide),
-          spot(wide * 1.4, wide),
+          spot(begins, wide),
         ],
       };
     }),
