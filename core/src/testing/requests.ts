@@ -246,10 +246,16 @@ const roundGift: fc.Arbitrary<Gift> = fc.oneof(
 
 const aMetre = { name: 'A metre', width: millimetres(1000), height: millimetres(1000) };
 
-/** Mostly a sheet that has room for anything; else one that is sold, whichever it is. */
+/** Mostly sheets that have room for anything; else such as are sold, whichever they are. */
 const sheets = fc.oneof(
-  { weight: 4, arbitrary: fc.constant(aMetre) },
-  { weight: 1, arbitrary: fc.constantFrom(...commonSheets, ...largeSheets) },
+  { weight: 4, arbitrary: fc.constant([aMetre, aMetre, aMetre]) },
+  {
+    weight: 1,
+    arbitrary: fc.array(fc.constantFrom(...commonSheets, ...largeSheets), {
+      minLength: 3,
+      maxLength: 3,
+    }),
+  },
 );
 
 /** How far between its limits each depth is asked for as a figure, or a little beyond them; most are left to a word. */
@@ -292,7 +298,7 @@ export function tableRequestsIn(style: StyleSummary): fc.Arbitrary<PlanRequest> 
     .record({
       request: requestsIn([inWords(style)]),
       round: roundGift,
-      sheets: fc.array(sheets, { minLength: 3, maxLength: 3 }),
+      sheets,
       figures: figuresFor(style),
     })
     .map(({ request, round, sheets: drawn, figures }) => {
