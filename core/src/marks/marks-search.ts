@@ -6,7 +6,12 @@ import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
 import type { DecisionOrder, FitPair, IndexedFit, ProblemIndex } from './marks-index.ts';
 import type { MarksCost, MarksProblem, Section } from './marks-problem.ts';
 import { anywhere, boundPair, meetsWanted, type PairBound } from './pair-bound.ts';
-import { PartialChoice, type SearchedProblem, type SearchGrid } from './partial-choice.ts';
+import {
+  PartialChoice,
+  type OpenChain,
+  type SearchedProblem,
+  type SearchGrid,
+} from './partial-choice.ts';
 
 /** The least that the undecided sections must still cost. */
 interface Bounds {
@@ -61,6 +66,12 @@ export interface SearchBudget {
 function stepBetween(outer: number, inner: number): number {
   if (Number.isInteger(inner)) return greatestCommonDivisor(outer, inner);
   return outer === 0 ? inner : 1;
+}
+
+/** Whether a value leaves the chains that it completes on the trimmer's marks. */
+function isCutOnMarks(value: number, chains: readonly OpenChain[], step: number): boolean {
+  for (const { others, times } of chains) if ((others + times * value) % step !== 0) return false;
+  return true;
 }
 
 /**
@@ -331,7 +342,10 @@ export class MarksSearch {
       if (this.#choice.values[other] !== undefined) fits.push(fit);
     }
     const candidates: Candidate[] = [];
+    const { step } = this.#problem.tools;
+    const chains = this.#choice.openOnlyAt(at);
     for (const value of this.#valuesFor(at)) {
+      if (!isCutOnMarks(value, chains, step)) continue;
       let unfit = 0;
       let deviation = Math.abs(value - section.target) * section.weight;
       for (const fit of fits) {

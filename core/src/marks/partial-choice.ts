@@ -17,6 +17,12 @@ export interface SearchedProblem {
   readonly rules: RangeRules;
 }
 
+/** A chain with one section left to decide. */
+export interface OpenChain {
+  readonly others: number;
+  readonly times: number;
+}
+
 /** The sections whose values are decided so far, and what that leaves to those that are open. */
 export class PartialChoice {
   readonly #problem: MarksProblem;
@@ -70,6 +76,25 @@ export class PartialChoice {
   /** Leaves out what would make the gaps more out of range than `unfit`. False when nothing stays. */
   allow(unfit: number): boolean {
     return this.#ranges.allow(unfit);
+  }
+
+  /**
+   * Of the chains that are decided but for one section: what the others come to, and how often this one stands in
+   * them. Cut on the trimmer's marks, each leaves few values to it.
+   */
+  openOnlyAt(at: number): readonly OpenChain[] {
+    const open: OpenChain[] = [];
+    for (const { sections, cut } of this.#index.ties[at]?.chains ?? []) {
+      if (cut !== undefined) continue;
+      let others = 0;
+      let times = 0;
+      for (const each of sections) {
+        if (each === at) times++;
+        else others += this.#values[each] ?? NaN;
+      }
+      if (!Number.isNaN(others)) open.push({ others, times });
+    }
+    return open;
   }
 
   /** Between what sizes a section can still be chosen. */
