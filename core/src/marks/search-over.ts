@@ -1,4 +1,5 @@
 import type { BestMarks } from './complete-choice.ts';
+import { givenLengths } from './made-already.ts';
 import { decisionOrder, indexProblem } from './marks-index.ts';
 import type { MarksProblem } from './marks-problem.ts';
 import { MarksSearch, type SearchAim } from './marks-search.ts';
@@ -18,6 +19,8 @@ export interface Found {
   readonly looked: number;
   /** Whether there were more choices than it could look at. */
   readonly ranOut: boolean;
+  /** Whether there is nothing else to choose from, on the grooves or off them. */
+  readonly isAll: boolean;
 }
 
 /** Looks for something better than what is known already. */
@@ -34,7 +37,7 @@ export function onThenOff(search: Search, budget: Budget, aim: SearchAim): Found
   const { best } = on;
   const isGood =
     best?.cost.unfit === 0 && (best.cost.offGrid + best.cost.shims === 0 || aim === 'any holding');
-  if (isGood) return on;
+  if (isGood || on.isAll) return on;
   const off = search('off grooves', budget, aim, best);
   return { ...off, ranOut: on.ranOut || off.ranOut };
 }
@@ -46,11 +49,15 @@ export function searchOver(problem: MarksProblem): Search {
   const orders = pitchChoices(problem.chains).map((choice) =>
     decisionOrder(problem, index, choice),
   );
+  const { step, pitch } = problem.tools;
+  // Where every mark of the trimmer is a groove, off the grooves there are only lengths that are given.
+  const isOnAlone = step % pitch === 0 && givenLengths(problem).length === 0;
   return (where, { toFind, toImprove }, aim, known) => {
     const budget = { left: toFind, toImprove, looked: 0 };
     let best = known;
     for (const order of orders)
       best = new MarksSearch(searched, order, where, best, budget, aim).run();
-    return { best, looked: budget.looked, ranOut: budget.left < 0 };
+    const ranOut = budget.left < 0;
+    return { best, looked: budget.looked, ranOut, isAll: isOnAlone && !ranOut };
   };
 }
