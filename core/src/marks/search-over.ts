@@ -1,5 +1,5 @@
 import type { BestMarks } from './complete-choice.ts';
-import { givenLengths } from './made-already.ts';
+import { spansOf } from './made-already.ts';
 import { decisionOrder, indexProblem } from './marks-index.ts';
 import type { MarksProblem } from './marks-problem.ts';
 import { MarksSearch, type SearchAim } from './marks-search.ts';
@@ -49,9 +49,9 @@ export function searchOver(problem: MarksProblem): Search {
   const orders = pitchChoices(problem.chains).map((choice) =>
     decisionOrder(problem, index, choice),
   );
-  const { step, pitch } = problem.tools;
-  // Where every mark of the trimmer is a groove, off the grooves there are only lengths that are given.
-  const isOnAlone = step % pitch === 0 && givenLengths(problem).length === 0;
+  const { step, pitch, shim } = problem.tools;
+  // Where every mark of the trimmer is a groove, off the grooves there is only what is made already or shimmed.
+  const isOnAlone = step % pitch === 0 && shim === undefined && spansOf(problem).length === 0;
   return (where, { toFind, toImprove }, aim, known) => {
     const budget = { left: toFind, toImprove, looked: 0 };
     let best = known;
