@@ -94,6 +94,11 @@ const toTheEnd: Budgets = {
   misfit: { toFind: 300, toImprove: 300 },
 };
 
+const farEnough: Budgets = {
+  holding: { toFind: 700, toImprove: 350 },
+  misfit: { toFind: 200, toImprove: 200 },
+};
+
 /** The more sections, the longer a look at one choice takes. */
 function inTime({ sections }: MarksProblem): Budgets {
   const toFind = Math.round(1350 / sections.length);
@@ -112,7 +117,8 @@ function inTime({ sections }: MarksProblem): Budgets {
 function budgetsFor(problem: MarksProblem): Budgets {
   const { pitch, step } = problem.tools;
   const isFew = pitch % step === 0 && combinations(problem) <= fewCombinations;
-  return isFew || isBoxAndLid(problem) ? toTheEnd : inTime(problem);
+  if (isFew) return toTheEnd;
+  return isBoxAndLid(problem) ? farEnough : inTime(problem);
 }
 
 type Solver = (problem: MarksProblem) => BestMarks | undefined;
