@@ -31,7 +31,9 @@ function faultsOfWays(request: PlanRequest, problems: readonly Problem[]): reado
   });
 }
 
-let [failures, boxes, refusals] = [0, 0, 0];
+let [failures, boxes] = [0, 0];
+/** By kind: how many of its requests are refused. */
+const shares: number[] = [];
 const start = performance.now();
 for (const [i, style] of styles.entries()) {
   let [checked, refused, failed] = [0, 0, 0];
@@ -59,7 +61,7 @@ for (const [i, style] of styles.entries()) {
   }
   failures += failed;
   boxes += checked;
-  refusals += refused;
+  shares.push(refused / (checked + refused));
   times.sort((a, b) => a - b);
   const at = (share: number) => (times[Math.floor(share * (times.length - 1))] ?? 0).toFixed(2);
   console.log(
@@ -67,6 +69,6 @@ for (const [i, style] of styles.entries()) {
   );
 }
 console.log(
-  `Fold sweep, seed ${seed}: ${boxes} boxes, ${failures === 0 ? 'no failure' : `${failures} failures`}, ${((100 * refusals) / (boxes + refusals)).toFixed(1)} % refused, ${((performance.now() - start) / 1000).toFixed(1)} s`,
+  `Fold sweep, seed ${seed}: ${boxes} boxes, ${failures === 0 ? 'no failure' : `${failures} failures`}, ${((100 * shares.reduce((sum, share) => sum + share, 0)) / shares.length).toFixed(1)} % of a kind's requests refused, ${((performance.now() - start) / 1000).toFixed(1)} s`,
 );
 if (failures > 0) process.exitCode = 1;

@@ -53,7 +53,7 @@ export function searchOver(problem: MarksProblem): Search {
   // Where every mark of the trimmer is a groove, off the grooves there is only what is made already or shimmed.
   const isOnAlone = step % pitch === 0 && shim === undefined && spansOf(problem).length === 0;
   return (where, { toFind, toImprove }, aim, known) => {
-    const budget = { left: toFind, toImprove, looked: 0 };
+    const budget = { left: known ? toImprove : toFind, toImprove, looked: 0 };
     let best = known;
     for (const order of orders)
       best = new MarksSearch(searched, order, where, best, budget, aim).run();

@@ -95,14 +95,14 @@ const toTheEnd: Budgets = {
 };
 
 const farEnough: Budgets = {
-  holding: { toFind: 700, toImprove: 350 },
+  holding: { toFind: 700, toImprove: 450 },
   misfit: { toFind: 200, toImprove: 200 },
 };
 
 /** The more sections, the longer a look at one choice takes. */
 function inTime({ sections }: MarksProblem): Budgets {
   const toFind = Math.round(1350 / sections.length);
-  const toImprove = Math.round(450 / sections.length);
+  const toImprove = Math.round(700 / sections.length);
   return {
     holding: { toFind, toImprove },
     misfit: { toFind: toImprove, toImprove },
