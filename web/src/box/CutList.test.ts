@@ -108,6 +108,7 @@ describe('the options of a kind of box', () => {
           value: { type: [String, Number, Boolean], required: true },
         },
         emits: ['change'],
+        inheritAttrs: false,
         setup({ option, value }, { emit }) {
           expect(value).toBe(
             Object.entries(style.usual.options).find(([key]) => key === option.key)?.[1],
