@@ -94,6 +94,7 @@ export function gatheredEnd({ row, rows, floor, begins }: Collar): TubeEnd {
   const hasNeck = rows === 'three';
   return {
     rows: hasNeck ? [row, row, row] : [row],
+    // Beside the necks all is cut away, the seam too.
     picture: hasNeck ? ['wwwws', 'wwwws', 'wwwws'] : ['wwwws'],
     draw: (place, size) => {
       const narrow = smallest(size(floor.across), size(floor.deep));

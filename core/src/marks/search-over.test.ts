@@ -6,7 +6,8 @@ import { frameFor } from '../planning/frame-for.ts';
 import { madeAsPlanned } from '../planning/made-as-planned.ts';
 import { problemOf } from '../planning/put-to-solver.ts';
 import { drawn } from '../testing/approved-boxes.ts';
-import { inWords, requestsIn } from '../testing/requests.ts';
+import { casesWanted } from '../testing/cases.ts';
+import { inWords, requestsIn, shippedKits } from '../testing/requests.ts';
 import { componentsOf } from './components.ts';
 import { noCost } from './marks-cost.ts';
 import type { MarksProblem } from './marks-problem.ts';
@@ -84,7 +85,8 @@ describe('off the grooves', () => {
         fc.option(fc.record({ unfit: few, offGrid: few, shims: few }), { nil: undefined }),
         fc.constantFrom<SearchAim>('best', 'best holding', 'any holding'),
         fc.boolean(),
-        (costs, aim, onRanOut) => {
+        fc.boolean(),
+        (costs, aim, onRanOut, isAll) => {
           const onThem = costs && { values: [], chains: [], cost: { ...noCost, ...costs } };
           const offThem = { values: [1], chains: [], cost: noCost };
           const calls: unknown[] = [];
@@ -92,14 +94,15 @@ describe('off the grooves', () => {
             (where, given, wanted, known) => {
               calls.push([where, given, wanted, known]);
               const isOn = where === 'on grooves';
-              return { best: isOn ? onThem : offThem, looked: 1, ranOut: isOn === onRanOut };
+              return { best: isOn ? onThem : offThem, looked: 1, ranOut: isOn === onRanOut, isAll };
             },
             budget,
             aim,
           );
           const holds = costs?.unfit === 0;
           const isDone =
-            holds && (aim === 'any holding' || (costs.offGrid === 0 && costs.shims === 0));
+            isAll ||
+            (holds && (aim === 'any holding' || (costs.offGrid === 0 && costs.shims === 0)));
           expect(best).toBe(isDone ? onThem : offThem);
           expect(ranOut).toBe(isDone ? onRanOut : true);
           expect(calls).toEqual([
@@ -112,7 +115,38 @@ describe('off the grooves', () => {
   });
 });
 
+/** As much as such a search can need. */
+const plenty: Budget = { toFind: 3000, toImprove: 3000 };
+
+/** What a search costs at its best, as far as it has one. */
+function bestCost({ best }: Found) {
+  return best && { ...best.cost };
+}
+
 describe('the search over the marks', () => {
+  it('finds nothing off the grooves where it says that it has looked at all', () => {
+    let seen = 0;
+    const kits = fc.constantFrom(...shippedKits);
+    fc.assert(
+      fc.property(requestsIn(allStyles, kits), (request) => {
+        const answer = frameFor(request);
+        if (!answer.ok) return;
+        const whole = clipToSheets(problemOf(answer.frame, request));
+        for (const part of whole ? componentsOf(whole) : []) {
+          const search = searchOver(part);
+          for (const aim of ['best holding', 'best leaning', 'best'] as const) {
+            const on = search('on grooves', plenty, aim);
+            if (!on.isAll) continue;
+            seen++;
+            expect(bestCost(search('off grooves', plenty, aim, on.best))).toEqual(bestCost(on));
+          }
+        }
+      }),
+      { numRuns: 300 },
+    );
+    expect(seen).toBeGreaterThanOrEqual(casesWanted(40));
+  });
+
   it.each(allStyles.map((style) => [style.id, style] as const))(
     'of a %s looks at no more choices than it did',
     async (id, style) => {
