@@ -15,7 +15,7 @@ import {
   type Kit,
   type PlanRequest,
 } from '@rangoli/core';
-import { requestsIn, shippedKits, sundial } from '../src/testing/requests.ts';
+import { requestsIn, shippedKits, sundial, tableRequestsIn } from '../src/testing/requests.ts';
 
 const seed = 20_261_125;
 
@@ -30,14 +30,21 @@ function timed(action: () => void): number {
   return performance.now() - start;
 }
 
-/** What one action takes, clear of what else the machine does meanwhile. */
-function middleOfFive(action: () => void): number {
-  const times = Array.from({ length: 5 }, () => timed(action)).sort((a, b) => a - b);
-  return times[2] ?? 0;
+/** So often everything is done, one round after the other: what else the machine does comes in waves. */
+const rounds = 9;
+
+/** What each action takes, clear of what else the machine does meanwhile: its quickest time of all rounds. */
+function quickest(actions: readonly (() => void)[]): readonly number[] {
+  const times = actions.map(() => Infinity);
+  for (let round = 0; round < rounds; round++)
+    actions.forEach((action, i) => {
+      times[i] = Math.min(times[i] ?? Infinity, timed(action));
+    });
+  return times;
 }
 
 function report(name: string, requests: readonly PlanRequest[]): void {
-  const times = requests.map((request) => middleOfFive(() => planBox(request)));
+  const times = quickest(requests.map((request) => () => planBox(request)));
   console.log(
     `  ${name.padEnd(34)} median ${percentile(times, 0.5)}, p95 ${percentile(times, 0.95)}, longest ${percentile(times, 1)}`,
   );
@@ -54,7 +61,7 @@ for (const requests of sample.values())
   requests.slice(0, 100).forEach((request) => planBox(request));
 
 console.log(
-  `planBox over all shipped tools (seed ${seed}), ms, the middle of five runs each (wanted: p95 under 3):`,
+  `planBox over all shipped tools (seed ${seed}), ms, the quickest of nine runs each (wanted: p95 under 3):`,
 );
 for (const [style, requests] of sample) report(style.name, requests);
 const lidded = requestsIn(
@@ -64,6 +71,11 @@ const lidded = requestsIn(
 const alone = fc
   .sample(lidded, { seed, numRuns: 1200 })
   .filter(({ gift }) => gift.shape === 'block' || gift.shape === 'cylinder');
+console.log(
+  'The same as they come at a table, for the gifts that a kind is for and with figures (wanted: p95 under 3):',
+);
+for (const style of allStyles)
+  report(style.name, fc.sample(tableRequestsIn(style), { seed, numRuns: 400 }));
 console.log('The same for one block or round in a lidded box (wanted: p95 under 2):');
 report('Lidded box', alone);
 
@@ -95,9 +107,9 @@ for (const [name, change] of others)
   );
 
 const request = usualRequest(sundial, 'inch');
-const comparing = Array.from({ length: 40 }, () => middleOfFive(() => compareStyles(request)));
+const comparing = quickest(Array.from({ length: 40 }, () => () => compareStyles(request)));
 console.log(
-  `Compare, all styles for the pocket sundial, the middle of five runs each: median ${percentile(comparing, 0.5)} ms, p95 ${percentile(comparing, 0.95)} ms (wanted: under 40)`,
+  `Compare, all styles for the pocket sundial, the quickest of nine runs each: median ${percentile(comparing, 0.5)} ms, p95 ${percentile(comparing, 0.95)} ms (wanted: under 40)`,
 );
 
 const jobs = allStyles.flatMap((style) => {
@@ -105,7 +117,8 @@ const jobs = allStyles.flatMap((style) => {
   const result = planBox(asked);
   if (!result.ok) return [];
   const { plan } = result;
-  return [{ name: style.name, time: middleOfFive(() => planJob(plan, asked, { boxes: 200 })) }];
+  const [time = 0] = quickest([() => planJob(plan, asked, { boxes: 200 })]);
+  return [{ name: style.name, time }];
 });
 const [longest] = jobs.sort((a, b) => b.time - a.time);
 console.log(
@@ -117,8 +130,8 @@ function posing(asked: PlanRequest): readonly number[] {
   if (!result.ok) return [];
   const { pieces, assembly } = result.plan;
   const box = foldingBox(pieces, ({ paper }) => paperFor(asked.papers, paper).thickness, assembly);
-  return Array.from({ length: 200 }, (_, i) =>
-    middleOfFive(() => sceneAt(box, (box.end * i) / 200, 0)),
+  return quickest(
+    Array.from({ length: 200 }, (_, i) => () => sceneAt(box, (box.end * i) / 200, 0)),
   );
 }
 const poses = allStyles.map((style) => ({
@@ -129,5 +142,5 @@ const [slowest] = poses
   .filter(({ times }) => times.length > 0)
   .sort((a, b) => Number(percentile(b.times, 0.95)) - Number(percentile(a.times, 0.95)));
 console.log(
-  `Posing, the slowest style (${slowest?.name ?? ''}), the middle of five runs each: median ${percentile(slowest?.times ?? [], 0.5)} ms, p95 ${percentile(slowest?.times ?? [], 0.95)} ms (wanted: under 2)`,
+  `Posing, the slowest style (${slowest?.name ?? ''}), the quickest of nine runs each: median ${percentile(slowest?.times ?? [], 0.5)} ms, p95 ${percentile(slowest?.times ?? [], 0.95)} ms (wanted: under 2)`,
 );
