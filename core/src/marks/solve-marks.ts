@@ -173,8 +173,8 @@ export interface MarksInStages {
 }
 
 /**
- * Solves problems of one frame in stages, nothing twice over: what two of them have in common, as a box with wide
- * flaps and one with scant ones, is solved once.
+ * Solves problems for the same tools in stages, nothing twice over: what two of them have in common, as a box with
+ * wide flaps and one with scant ones, is solved once.
  */
 export class StagedSolver {
   readonly #begun = new Map<string, PartInStages>();
@@ -187,9 +187,8 @@ export class StagedSolver {
     };
   }
 
-  /** What a frame leaves to choose is told by the ranges of its sections. */
   #stagesOf(part: MarksProblem): PartInStages {
-    const key = JSON.stringify([part.sections, part.smaller]);
+    const key = JSON.stringify(part);
     const stages = this.#begun.get(key) ?? new PartInStages(part);
     this.#begun.set(key, stages);
     return stages;

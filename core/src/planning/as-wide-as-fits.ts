@@ -1,6 +1,6 @@
 import type { StyleFrame } from '../forms/index.ts';
 import { smallest } from '../length/index.ts';
-import { StagedSolver } from '../marks/index.ts';
+import type { StagedSolver } from '../marks/index.ts';
 import { worstState } from './judge-pairs.ts';
 import {
   solveFrame,
@@ -37,8 +37,11 @@ function holding(box: SolvedFrame | undefined): SolvedFrame | undefined {
  * Chooses every length of a frame, with flaps, tucks and seams as wide as is good; scant where its sheets leave no
  * room for more, or none for a fit that holds.
  */
-export function solveAsWideAsFits(frame: StyleFrame, brief: SolverBrief): FrameInStages {
-  const solver = new StagedSolver();
+export function solveAsWideAsFits(
+  frame: StyleFrame,
+  brief: SolverBrief,
+  solver: StagedSolver,
+): FrameInStages {
   const inWidth = solveFrame(frame, brief, solver);
   let scantFrame: FrameInStages | undefined;
   const inScant = () =>

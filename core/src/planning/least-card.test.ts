@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { layOut } from '../make/index.ts';
+import { StagedSolver } from '../marks/index.ts';
 import { casesWanted } from '../testing/cases.ts';
 import { anyRequest } from '../testing/requests.ts';
 import { solveAsWideAsFits } from './as-wide-as-fits.ts';
@@ -17,7 +18,7 @@ describe('the least card of a frame', () => {
         if (!answer.ok) return;
         const { frame } = answer;
         const least = leastCard(frame, request.papers);
-        const { held, best } = solveAsWideAsFits(frame, request);
+        const { held, best } = solveAsWideAsFits(frame, request, new StagedSolver());
         for (const box of [held(), best()]) {
           if (!box) continue;
           const pieces = frame.pieces.map(({ id, paper, copies }) => ({

@@ -1,5 +1,6 @@
 import { extentsOf, waysUp, type DirectedRoom, type Gift } from '../gift/index.ts';
 import { half, minus, plus, smallest, times, zero } from '../length/index.ts';
+import { StagedSolver } from '../marks/index.ts';
 import type { StyleFrame, StyleSection } from '../forms/index.ts';
 import { readLines, layOut, type SheetUse } from '../make/index.ts';
 import { cutSizeOf, gridPositions } from '../piece/index.ts';
@@ -54,10 +55,11 @@ function withoutItsPunchBoard(request: PlanRequest): PlanRequest | undefined {
 
 function planWith(request: PlanRequest): PlanResult {
   const made = [...snapMade(request.made, request.kit)];
-  const begun = waysUp(request.gift).map((gift) => begin({ ...request, gift, made }));
+  const solver = new StagedSolver();
+  const begun = waysUp(request.gift).map((gift) => begin({ ...request, gift, made }, solver));
   // Where everything holds one way up, what doesn't hold is not looked for in any other.
   const holding = allHolding(begun);
-  const tried = holding.length > 0 ? [] : begun.map(stand);
+  const tried = holding.length > 0 ? [] : begun.map((each) => stand(each, solver));
   const standing = [...holding, ...tried.flatMap((each) => (each.ok ? [each.standing] : []))];
   const best = [...standing].sort(byCard)[0];
   if (best) return { ok: true, plan: finish(best) };
@@ -76,13 +78,13 @@ type Begun =
     }
   | { readonly ok: false; readonly request: PlanRequest; readonly problems: readonly Problem[] };
 
-function begin(request: PlanRequest): Begun {
+function begin(request: PlanRequest, solver: StagedSolver): Begun {
   const answer = frameFor(request);
   if (!answer.ok) return { ok: false, request, problems: [answer.refusal] };
   const { frame } = answer;
   const lacking = kitProblems(frame, request);
   if (lacking.length > 0) return { ok: false, request, problems: lacking };
-  return { ok: true, request, frame, lengths: solveAsWideAsFits(frame, request) };
+  return { ok: true, request, frame, lengths: solveAsWideAsFits(frame, request, solver) };
 }
 
 /** A gift one way up, with a box whose every length is chosen. */
@@ -131,17 +133,17 @@ function wishingLess(request: PlanRequest, share: number): PlanRequest {
 }
 
 /** A gift one way up in a box with the room that is wished for, or else with half of it or the least that will do. */
-function stand(wishing: Begun): Stood {
+function stand(wishing: Begun, solver: StagedSolver): Stood {
   const wished = standIn(wishing);
   if (wished.ok) return wished;
   const { request } = wishing;
-  const wishingLeast = begin(wishingLess(request, 0));
+  const wishingLeast = begin(wishingLess(request, 0), solver);
   // Where it has no more to choose from, there is no more to be found.
   if (wishing.ok && (!wishingLeast.ok || isNoWider(wishingLeast.frame, wishing.frame)))
     return wished;
   const least = standIn(wishingLeast);
   if (!least.ok) return wished;
-  const some = standIn(begin(wishingLess(request, 0.5)));
+  const some = standIn(begin(wishingLess(request, 0.5), solver));
   return some.ok ? some : least;
 }
 
