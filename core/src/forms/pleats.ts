@@ -1,12 +1,4 @@
-import {
-  direction,
-  dot,
-  scale,
-  subtract,
-  vector,
-  type Stack,
-  type Vector,
-} from '../fold/index.ts';
+import { direction, dot, scale, subtract, vector, type Stack, type Vector } from '../fold/index.ts';
 import {
   half,
   largest,
