@@ -103,12 +103,12 @@ describe('the options of a kind of box', () => {
       };
       const sets = new Map<string, (value: string | number | boolean) => void>();
       const OptionControl = defineComponent({
+        inheritAttrs: false,
         props: {
           option: { type: anyOption, required: true },
           value: { type: [String, Number, Boolean], required: true },
         },
         emits: ['change'],
-        inheritAttrs: false,
         setup({ option, value }, { emit }) {
           expect(value).toBe(
             Object.entries(style.usual.options).find(([key]) => key === option.key)?.[1],
