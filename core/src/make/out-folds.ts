@@ -61,7 +61,12 @@ export function outFolds(piece: Piece): OutFolds {
   if (out.length === folds.length) return { kind: 'all' };
   const across = firstAcross(folds);
   const told = folds.filter(({ line }) => line === undefined || isAmong(line, across));
-  if (told.length === out.length && told.every(({ fold }) => fold.sense === 'mountain'))
+  const hasSlanting = folds.some(({ line }) => line === undefined);
+  if (
+    hasSlanting &&
+    told.length === out.length &&
+    told.every(({ fold }) => fold.sense === 'mountain')
+  )
     return { kind: 'slanting', across };
   return {
     kind: 'these',
