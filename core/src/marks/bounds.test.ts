@@ -7,7 +7,7 @@ import type { Fit, MarksCost } from './marks-problem.ts';
 import { leastOffGrid } from './off-grid.ts';
 import { OffGridBound } from './off-grid-bound.ts';
 import { meansOf, type Grooves } from './on-mark.ts';
-import { boundPair, meetsWanted } from './pair-bound.ts';
+import { boundPair, meetsWanted, wantedOf } from './pair-bound.ts';
 import { pitchChoices } from './pitch-choice.ts';
 
 const small = fc.integer({ min: 1, max: 40 });
@@ -236,7 +236,7 @@ describe('the least that two sections’ fits must cost', () => {
       fc.property(anyFit, mm(-4, 4), mm(0, 4), (fit, least, more) => {
         const reach = { least, most: least + more };
         const [from, to] = [fit.layers + fit.gap.least, fit.layers + fit.gap.most];
-        expect(meetsWanted([fit], reach)).toBe(reach.most >= from && reach.least <= to);
+        expect(meetsWanted(wantedOf([fit]), reach)).toBe(reach.most >= from && reach.least <= to);
       }),
     );
   });

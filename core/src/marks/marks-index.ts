@@ -1,5 +1,5 @@
 import type { Fit, MarksProblem, SheetLimit } from './marks-problem.ts';
-import type { PairBound } from './pair-bound.ts';
+import { wantedOf, type PairBound, type Reach } from './pair-bound.ts';
 import { isSettled, spansOf } from './made-already.ts';
 import { longestChains } from './sheet-limits.ts';
 
@@ -59,6 +59,8 @@ export interface FitPair {
   readonly innerAt: number;
   readonly innerTimes: number;
   readonly fits: readonly IndexedFit[];
+  /** The differences at which every fit is in its range, or between their ranges. */
+  readonly wanted: Reach;
   /** What is known already, by how far apart the two can be: residue, then step and the misfit allowed. */
   readonly bounds: Map<number, KnownBound[]>;
 }
@@ -70,6 +72,7 @@ export interface ProblemIndex {
   readonly pairs: readonly FitPair[];
   readonly smaller: readonly IndexedSmaller[];
   readonly spans: readonly IndexedSpan[];
+  readonly limits: readonly IndexedLimit[];
   /** Places of the pairs of each group. */
   readonly groups: readonly (readonly number[])[];
   /** The fits of each group. */
@@ -109,6 +112,7 @@ function pairUp(fits: readonly IndexedFit[]): readonly FitPair[] {
         innerAt,
         innerTimes,
         fits: members,
+        wanted: wantedOf(members),
         bounds: new Map(),
       },
     ];
@@ -207,6 +211,7 @@ export function indexProblem(problem: MarksProblem): ProblemIndex {
     pairs,
     smaller,
     spans,
+    limits,
     groups: groups.map((group) => pairs.flatMap((pair, i) => (pair.group === group ? [i] : []))),
     groupFits: groups.map((group) => fits.filter((fit) => fit.group === group)),
     ties: problem.sections.map((_, i) => ({

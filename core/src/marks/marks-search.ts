@@ -1,17 +1,14 @@
 import { millimetres } from '../length/index.ts';
+import { allSections, noSections, onlySection, type SectionSet } from './conflicts.ts';
 import { completeChoice, type BestMarks } from './complete-choice.ts';
-import { distanceTo, greatestCommonDivisor, valuesWithin, type Lattice } from './lattice.ts';
-import { isSettled } from './made-already.ts';
+import { knownBound } from './known-bound.ts';
+import { distanceTo } from './lattice.ts';
 import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
 import type { DecisionOrder, FitPair, IndexedFit, ProblemIndex } from './marks-index.ts';
 import type { MarksCost, MarksProblem, Section } from './marks-problem.ts';
-import { anywhere, boundPair, meetsWanted, type PairBound } from './pair-bound.ts';
-import {
-  PartialChoice,
-  type OpenChain,
-  type SearchedProblem,
-  type SearchGrid,
-} from './partial-choice.ts';
+import type { PairBound } from './pair-bound.ts';
+import { PartialChoice, type SearchedProblem, type SearchGrid } from './partial-choice.ts';
+import { sectionValues } from './section-values.ts';
 
 /** The least that the undecided sections must still cost. */
 interface Bounds {
@@ -60,21 +57,6 @@ export interface SearchBudget {
 }
 
 /**
- * How finely two lattices can be apart. A sheet on its corner stands so many times √2 of its marks wide: with a
- * straight piece it has no marks in common, and together they come as near to anything as there is.
- */
-function stepBetween(outer: number, inner: number): number {
-  if (Number.isInteger(inner)) return greatestCommonDivisor(outer, inner);
-  return outer === 0 ? inner : 1;
-}
-
-/** Whether a value leaves the chains that it completes on the trimmer's marks. */
-function isCutOnMarks(value: number, chains: readonly OpenChain[], step: number): boolean {
-  for (const { others, times } of chains) if ((others + times * value) % step !== 0) return false;
-  return true;
-}
-
-/**
  * Depth-first search over the sections of one problem, best candidates first, cut off as soon as what is
  * already decided costs as much as the best complete choice. Every candidate inside the sections' ranges
  * is either tried or surely worse, so the result is exact, unless the budget runs out first: that takes
@@ -84,12 +66,15 @@ export class MarksSearch {
   readonly #problem: MarksProblem;
   readonly #index: ProblemIndex;
   readonly #decided: DecisionOrder;
+  readonly #where: SearchGrid;
   readonly #offGrooves: boolean;
   readonly #choice: PartialChoice;
   readonly #budget: SearchBudget;
   readonly #aim: SearchAim;
   /** No gaps more out of range than this are looked at. */
   readonly #most: number;
+  /** Whether the last candidates are fewer for what is decided already costs so much. */
+  #isCostly = false;
   best: BestMarks | undefined;
 
   constructor(
@@ -106,6 +91,7 @@ export class MarksSearch {
     this.#problem = searched.problem;
     this.#index = searched.index;
     this.#decided = order;
+    this.#where = where;
     this.#offGrooves = where === 'off grooves';
     this.#choice = new PartialChoice(searched, order, where);
     this.best = best;
@@ -144,30 +130,63 @@ export class MarksSearch {
     );
   }
 
-  #decide(depth: number, unfit: number, deviation: number, known: Bounds, first: boolean): void {
+  /** Decides the section at a depth and all behind it. Gives which of those decided before leave no more to find. */
+  #decide(
+    depth: number,
+    unfit: number,
+    deviation: number,
+    known: Bounds,
+    first: boolean,
+  ): SectionSet {
     this.#budget.left--;
     this.#budget.looked++;
     // With nothing found yet it goes on a little: something is far better than nothing.
-    if (this.#budget.left < (this.best || this.#most === 0 ? 0 : -this.#beyond())) return;
+    if (this.#budget.left < (this.best || this.#most === 0 ? 0 : -this.#beyond()))
+      return allSections;
     const bounds = depth === this.#decided.wholeGrooves ? this.#boundRemainders() : known;
     const least = deviation + (bounds.deviation[depth] ?? 0) + this.#toHold(bounds.pairs);
-    if (!this.#canImprove(Math.max(unfit, bounds.unfit), least)) return;
+    if (!this.#canImprove(Math.max(unfit, bounds.unfit), least))
+      return this.#againstHolding(bounds.pairs);
     const at = this.#decided.order[depth];
     const section = at === undefined ? undefined : this.#problem.sections[at];
     if (at === undefined || !section) {
       this.#complete(unfit, deviation);
-      return;
+      return allSections;
     }
     const unfitBound = Math.max(unfit, bounds.unfit);
     const deviationBound = deviation + (bounds.deviation[depth + 1] ?? 0);
-    for (const candidate of this.#candidates(at, section, unfit, unfitBound, deviationBound)) {
+    const candidates = this.#candidates(at, section, unfit, unfitBound, deviationBound);
+    let against = this.#isCostly ? allSections : this.#choice.decidedBearingOn(onlySection(at));
+    for (const candidate of candidates) {
       const nextUnfit = unfit + candidate.unfit;
       const nextDeviation = deviation + candidate.deviation;
-      if (this.#choice.decide(at, candidate.value))
-        this.#decide(depth + 1, nextUnfit, nextDeviation, bounds, first);
+      const againstThis = this.#choice.decide(at, candidate.value)
+        ? this.#decide(depth + 1, nextUnfit, nextDeviation, bounds, first)
+        : this.#choice.againstDeciding(at);
       this.#choice.reopen(at);
-      if (first && this.best) return;
+      if (first && this.best) return allSections;
+      // Whatever else this section may be, the same ones stand in the way.
+      if ((againstThis & onlySection(at)) === 0) return againstThis;
+      against |= againstThis;
     }
+    return against & ~onlySection(at);
+  }
+
+  /** Of the decided sections, those that leave some group of fits nothing that holds; all of them where none does. */
+  #againstHolding(bounds: readonly PairBound[]): SectionSet {
+    if (this.#allowed() > 0) return allSections;
+    for (const group of this.#index.groups) {
+      const isHeld =
+        this.#unfitOfGroup(group, bounds) === 0 && this.#toHoldGroup(group, bounds) < Infinity;
+      if (isHeld) continue;
+      let sections = noSections;
+      for (const i of group) {
+        const pair = this.#index.pairs[i];
+        if (pair) sections |= onlySection(pair.outerAt) | onlySection(pair.innerAt);
+      }
+      return this.#choice.decidedBearingOn(sections);
+    }
+    return allSections;
   }
 
   /**
@@ -178,16 +197,19 @@ export class MarksSearch {
     const allowed = this.#allowed();
     if (allowed === Infinity) return 0;
     let sum = 0;
-    for (const group of this.#index.groups) {
-      let least = Infinity;
-      for (const i of group) {
-        const pair = this.#index.pairs[i];
-        const bound = bounds[i];
-        if (pair && bound) least = Math.min(least, this.#toHoldPair(pair, bound, allowed));
-      }
-      sum += least;
-    }
+    for (const group of this.#index.groups) sum += this.#toHoldGroup(group, bounds);
     return sum;
+  }
+
+  #toHoldGroup(group: readonly number[], bounds: readonly PairBound[]): number {
+    const allowed = this.#allowed();
+    let least = Infinity;
+    for (const i of group) {
+      const pair = this.#index.pairs[i];
+      const bound = bounds[i];
+      if (pair && bound) least = Math.min(least, this.#toHoldPair(pair, bound, allowed));
+    }
+    return least;
   }
 
   #toHoldPair(pair: FitPair, bound: PairBound, allowed: number): number {
@@ -242,88 +264,43 @@ export class MarksSearch {
     };
   }
 
-  /** Every pair costs what it must by itself, and one pair of each group is the closest. */
   #boundUnfit(bounds: readonly PairBound[]): number {
     let unfit = 0;
-    for (const group of this.#index.groups) {
-      let more = Infinity;
-      for (const i of group) {
-        const bound = bounds[i];
-        if (!bound) continue;
-        unfit += bound.own;
-        more = Math.min(more, bound.closest - bound.own);
-      }
-      unfit += more;
-    }
+    for (const group of this.#index.groups) unfit += this.#unfitOfGroup(group, bounds);
     return unfit;
   }
 
-  /** The least misfit and deviation of a pair over all the differences that its sections can still have. */
+  /** Every pair costs what it must by itself, and one pair of each group is the closest. */
+  #unfitOfGroup(group: readonly number[], bounds: readonly PairBound[]): number {
+    let unfit = 0;
+    let more = Infinity;
+    for (const i of group) {
+      const bound = bounds[i];
+      if (!bound) continue;
+      unfit += bound.own;
+      more = Math.min(more, bound.closest - bound.own);
+    }
+    return unfit + more;
+  }
+
   #boundPair(pair: FitPair): PairBound {
-    // A gap that is tighter than the best choice allows leads nowhere, so it sets no bound.
-    const allowed = this.#allowed();
-    const outer = this.#choice.latticeOf(pair.outerAt);
-    const one = this.#choice.latticeOf(pair.innerAt);
-    const inner = { residue: pair.innerTimes * one.residue, step: pair.innerTimes * one.step };
-    const step = stepBetween(outer.step, inner.step);
-    const apart = outer.residue - inner.residue;
-    const residue = step === 0 ? apart : ((apart % step) + step) % step;
-    const reach = this.#choice.reachOf(pair);
-    if (!meetsWanted(pair.fits, reach))
-      return boundPair(pair.fits, {
-        apart: { residue, step },
-        reach,
-        lean: this.#problem.lean,
-        allowed,
-      });
-    // Most walls leave the same remainder, so few of these differ.
-    const sameResidue = pair.bounds.get(residue) ?? [];
-    const known = sameResidue.find((each) => each.step === step && each.allowed === allowed);
-    if (known) return known.bound;
-    const bound = boundPair(pair.fits, {
-      apart: { residue, step },
-      reach: anywhere,
+    return knownBound(pair, {
+      outer: this.#choice.latticeOf(pair.outerAt),
+      inner: this.#choice.latticeOf(pair.innerAt),
+      reach: this.#choice.reachOf(pair),
       lean: this.#problem.lean,
-      allowed,
+      // A gap that is tighter than the best choice allows leads nowhere, so it sets no bound.
+      allowed: this.#allowed(),
     });
-    pair.bounds.set(residue, [...sameResidue, { step, allowed, bound }]);
-    return bound;
   }
 
-  /** Values that the tools allow for a section, given those already decided. */
   #valuesFor(at: number): readonly number[] {
-    const { step, pitch, shim } = this.#problem.tools;
-    const { least, most } = this.#choice.rangeOf(at);
-    const made = this.#choice.madeAlready(at);
-    if (made !== undefined) return this.#mayBe(at, made) ? [made] : [];
-    if (!this.#decided.onPitch[at]) {
-      const residue = this.#choice.latticeOf(at).residue % step;
-      return valuesWithin({ residue, step }, least, most);
-    }
-    const onGrooves = valuesWithin({ residue: 0, step: pitch }, least, most);
-    if (!this.#offGrooves) return onGrooves;
-    const values = new Set(onGrooves);
-    const add = (lattice: Lattice) => {
-      for (const value of valuesWithin(lattice, least, most)) values.add(value);
-    };
-    add({ residue: 0, step });
-    if (shim !== undefined) {
-      // A section lies before a shimmed score, behind one, or between one and a groove.
-      add({ residue: pitch - (shim % pitch), step: pitch });
-      add({ residue: shim % pitch, step: pitch });
-    }
-    return [...values];
-  }
-
-  /**
-   * Whether a section whose size is made already may have it: on grooves, whole grooves only. That it is in its
-   * range has been seen by then.
-   */
-  #mayBe(at: number, made: number): boolean {
-    const section = this.#problem.sections[at];
-    if (!section || !Number.isInteger(made)) return false;
-    const isOff = this.#decided.onPitch[at] && made % this.#problem.tools.pitch !== 0;
-    return isSettled(section) || this.#offGrooves || !isOff;
+    return sectionValues(at, {
+      problem: this.#problem,
+      order: this.#decided,
+      where: this.#where,
+      choice: this.#choice,
+    });
   }
 
   /** What each value adds to the cost; those that already cost too much are left out. Best first. */
@@ -342,10 +319,8 @@ export class MarksSearch {
       if (this.#choice.values[other] !== undefined) fits.push(fit);
     }
     const candidates: Candidate[] = [];
-    const { step } = this.#problem.tools;
-    const chains = this.#choice.openOnlyAt(at);
+    this.#isCostly = false;
     for (const value of this.#valuesFor(at)) {
-      if (!isCutOnMarks(value, chains, step)) continue;
       let unfit = 0;
       let deviation = Math.abs(value - section.target) * section.weight;
       for (const fit of fits) {
@@ -355,11 +330,16 @@ export class MarksSearch {
         unfit += ownMisfit(gap, fit, this.#problem.lean);
         deviation += Math.abs(gap - fit.gap.target);
       }
-      if (unfitSoFar + unfit > allowed) continue;
-      if (cost) {
-        // With its unfit at the bound, only deviation can still tell, unless scores can come onto grooves.
-        const isBound = unfitBound >= cost.unfit;
-        if (isBound && isOnGrooves(cost) && deviationBound + deviation > cost.deviation) continue;
+      if (unfit > allowed) continue;
+      // With its unfit at the bound, only deviation can still tell, unless scores can come onto grooves.
+      const isTooFar =
+        cost !== undefined &&
+        unfitBound >= cost.unfit &&
+        isOnGrooves(cost) &&
+        deviationBound + deviation > cost.deviation;
+      if (isTooFar || unfitSoFar + unfit > allowed) {
+        this.#isCostly = true;
+        continue;
       }
       candidates.push({ value, unfit, deviation });
     }

@@ -26,7 +26,7 @@ export interface Reach {
 export const anywhere: Reach = { least: -Infinity, most: Infinity };
 
 /** The differences at which every fit between two sections is in its range, or between their ranges. */
-function wantedOf(fits: readonly Fit[]): Reach {
+export function wantedOf(fits: readonly Fit[]): Reach {
   return {
     least: Math.min(...fits.map((fit) => fit.layers + fit.gap.least)),
     most: Math.max(...fits.map((fit) => fit.layers + fit.gap.most)),
@@ -34,9 +34,8 @@ function wantedOf(fits: readonly Fit[]): Reach {
 }
 
 /** Whether two sections can stand at any difference that is wanted; where they can't, that is a bound. */
-export function meetsWanted(fits: readonly Fit[], reach: Reach): boolean {
-  const { least, most } = wantedOf(fits);
-  return reach.least <= most && reach.most >= least;
+export function meetsWanted(wanted: Reach, reach: Reach): boolean {
+  return reach.least <= wanted.most && reach.most >= wanted.least;
 }
 
 /**
@@ -58,9 +57,9 @@ export function boundPair(
   },
 ): PairBound {
   const least = Math.min(...fits.map((fit) => fit.gap.most - fit.gap.least));
-  // On so fine a lattice some gap is as good as perfect: no bound worth the search for it.
-  if (apart.step > 0 && apart.step * 24 < least && meetsWanted(fits, reach)) return noBound;
   const wanted = wantedOf(fits);
+  // On so fine a lattice some gap is as good as perfect: no bound worth the search for it.
+  if (apart.step > 0 && apart.step * 24 < least && meetsWanted(wanted, reach)) return noBound;
   const within = (value: number) => Math.min(Math.max(value, reach.least), reach.most);
   const differences = valuesAround(apart, within(wanted.least), within(wanted.most)).filter(
     (value) => apart.step === 0 || (value >= reach.least && value <= reach.most),

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { nanometres } from '../length/index.ts';
 import { anyProblem, wholeLength } from '../testing/marks-problems.ts';
+import { Conflicts } from './conflicts.ts';
 import { decisionOrder, indexProblem } from './marks-index.ts';
 import type { MarksProblem } from './marks-problem.ts';
 import { PartialChoice, type SearchGrid } from './partial-choice.ts';
@@ -13,7 +14,13 @@ function open(problem: MarksProblem, where: SearchGrid) {
   const index = indexProblem(problem);
   const [wholeGrooves = new Set<string>()] = pitchChoices(problem.chains);
   const order = decisionOrder(problem, index, wholeGrooves);
-  const choice = new PartialChoice({ problem, index, rules: rangeRules(index) }, order, where);
+  const searched = {
+    problem,
+    index,
+    rules: rangeRules(index),
+    conflicts: new Conflicts(problem, index),
+  };
+  const choice = new PartialChoice(searched, order, where);
   choice.allow(Infinity);
   return { choice, order };
 }

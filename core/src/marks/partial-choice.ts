@@ -1,3 +1,4 @@
+import { noSections, onlySection, type Conflicts, type SectionSet } from './conflicts.ts';
 import { greatestCommonDivisor, type Lattice } from './lattice.ts';
 import type { DecisionOrder, FitPair, IndexedChain, ProblemIndex } from './marks-index.ts';
 import type { MarksProblem } from './marks-problem.ts';
@@ -15,6 +16,7 @@ export interface SearchedProblem {
   readonly problem: MarksProblem;
   readonly index: ProblemIndex;
   readonly rules: RangeRules;
+  readonly conflicts: Conflicts;
 }
 
 /** A chain with one section left to decide. */
@@ -31,13 +33,20 @@ export class PartialChoice {
   readonly #offGrooves: boolean;
   readonly #values: (number | undefined)[];
   readonly #ranges: SectionRanges;
+  readonly #conflicts: Conflicts;
+  #decidedSections = noSections;
   /** Of all values that are not whole grooves, the finest step. */
   readonly #finest: number;
   #offGrid: readonly OffGridBound[] | undefined;
 
-  constructor({ problem, index, rules }: SearchedProblem, order: DecisionOrder, where: SearchGrid) {
+  constructor(
+    { problem, index, rules, conflicts }: SearchedProblem,
+    order: DecisionOrder,
+    where: SearchGrid,
+  ) {
     this.#problem = problem;
     this.#index = index;
+    this.#conflicts = conflicts;
     this.#decided = order;
     this.#offGrooves = where === 'off grooves';
     this.#values = problem.sections.map(() => undefined);
@@ -64,13 +73,27 @@ export class PartialChoice {
   /** Decides a section; false when that leaves nothing to another one. */
   decide(at: number, value: number): boolean {
     this.#values[at] = value;
+    this.#decidedSections |= onlySection(at);
     return this.#ranges.decide(at, value) && this.#isPossible(at);
   }
 
   /** Takes back the last decision, which was about this section. */
   reopen(at: number): void {
     this.#values[at] = undefined;
+    this.#decidedSections &= ~onlySection(at);
     this.#ranges.reopen();
+  }
+
+  /** Of the decided sections, those that bear on any of these. */
+  decidedBearingOn(these: SectionSet): SectionSet {
+    return this.#conflicts.decidedBearingOn(these, this.#decidedSections);
+  }
+
+  /** Of the decided sections, those that stand in the way of the last decision, which has turned out impossible. */
+  againstDeciding(at: number): SectionSet {
+    const { impossibleAt } = this.#ranges;
+    const leftNothing = impossibleAt === undefined ? noSections : onlySection(impossibleAt);
+    return this.decidedBearingOn(onlySection(at) | leftNothing);
   }
 
   /** Leaves out what would make the gaps more out of range than `unfit`. False when nothing stays. */

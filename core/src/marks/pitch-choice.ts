@@ -19,9 +19,14 @@ function leastDemanding(sets: readonly ReadonlySet<string>[]): readonly Readonly
  */
 export function pitchChoices(chains: readonly Chain[]): readonly ReadonlySet<string>[] {
   let choices: readonly ReadonlySet<string>[] = [new Set<string>()];
-  for (const chain of chains) {
+  const seen = new Set<string>();
+  for (const { sections } of chains) {
+    // What holds for one chain holds for every other of the same sections.
+    const name = sections.join();
+    if (seen.has(name)) continue;
+    seen.add(name);
     const ofChain = leastDemanding(
-      chain.sections.map((_, odd) => new Set(chain.sections.filter((__, i) => i !== odd))),
+      sections.map((_, odd) => new Set(sections.filter((__, i) => i !== odd))),
     );
     choices = leastDemanding(
       choices.flatMap((choice) => ofChain.map((more) => new Set([...choice, ...more]))),

@@ -24,6 +24,7 @@ export class SectionRanges {
   /** The ends as they were before each decision, one after the other; there from the first decision on. */
   #before: Float64Array | undefined;
   #decisions = 0;
+  #impossibleAt: number | undefined;
 
   constructor({ sections, lean }: MarksProblem, rules: RangeRules, grids: readonly number[]) {
     this.#rules = rules;
@@ -43,6 +44,11 @@ export class SectionRanges {
 
   mostOf(at: number): number {
     return this.#ends[this.#size + at] ?? Infinity;
+  }
+
+  /** The section that was last left nothing. */
+  get impossibleAt(): number | undefined {
+    return this.#impossibleAt;
   }
 
   /** Leaves out what would make the gaps more out of range than `unfit`. False when nothing stays. */
@@ -96,7 +102,11 @@ export class SectionRanges {
   }
 
   #isPossible(): boolean {
-    for (let at = 0; at < this.#size; at++) if (this.leastOf(at) > this.mostOf(at)) return false;
+    for (let at = 0; at < this.#size; at++) {
+      if (this.leastOf(at) <= this.mostOf(at)) continue;
+      this.#impossibleAt = at;
+      return false;
+    }
     return true;
   }
 

@@ -29,7 +29,7 @@ const searches: readonly (readonly [SearchGrid, SearchAim, Budget])[] = [
 
 /** What each search looks at, and what its best choice costs. */
 function workOn(problem: MarksProblem): readonly string[] {
-  const search = searchOver(problem);
+  const { search } = searchOver(problem);
   const told = ({ best, looked }: Found) =>
     `${looked} looked at, ${best ? Object.values(best.cost).join(' ') : 'nothing'}`;
   const onGrooves = search('on grooves', { toFind: 1500, toImprove: 1500 }, 'best');
@@ -133,7 +133,7 @@ describe('the search over the marks', () => {
         if (!answer.ok) return;
         const whole = clipToSheets(problemOf(answer.frame, request));
         for (const part of whole ? componentsOf(whole) : []) {
-          const search = searchOver(part);
+          const { search } = searchOver(part);
           for (const aim of ['best holding', 'best leaning', 'best'] as const) {
             const on = search('on grooves', plenty, aim);
             if (!on.isAll) continue;

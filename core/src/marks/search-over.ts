@@ -1,9 +1,10 @@
 import type { BestMarks } from './complete-choice.ts';
+import { Conflicts } from './conflicts.ts';
 import { spansOf } from './made-already.ts';
-import { decisionOrder, indexProblem } from './marks-index.ts';
-import type { MarksProblem } from './marks-problem.ts';
+import { decisionOrder, indexProblem, type DecisionOrder } from './marks-index.ts';
+import type { MarksProblem, MarkTools } from './marks-problem.ts';
 import { MarksSearch, type SearchAim } from './marks-search.ts';
-import type { SearchGrid } from './partial-choice.ts';
+import type { SearchedProblem, SearchGrid } from './partial-choice.ts';
 import { pitchChoices } from './pitch-choice.ts';
 import { rangeRules } from './range-rules.ts';
 
@@ -42,13 +43,32 @@ export function onThenOff(search: Search, budget: Budget, aim: SearchAim): Found
   return { ...off, ranOut: on.ranOut || off.ranOut };
 }
 
-/** Searches over every choice of the sections that take the odd remainders. */
-export function searchOver(problem: MarksProblem): Search {
+/** A problem that is ready to be searched. */
+export interface SearchReady {
+  readonly problem: MarksProblem;
+  readonly search: Search;
+  /** The same problem for other tools. */
+  readonly on: (tools: MarkTools) => SearchReady;
+}
+
+/** Gathers once what every search over a problem goes by, whatever the tools. */
+export function searchOver(problem: MarksProblem): SearchReady {
   const index = indexProblem(problem);
-  const searched = { problem, index, rules: rangeRules(index) };
+  const rules = rangeRules(index);
+  const conflicts = new Conflicts(problem, index);
   const orders = pitchChoices(problem.chains).map((choice) =>
     decisionOrder(problem, index, choice),
   );
+  const on = (tools: MarkTools): SearchReady => {
+    const searched = { problem: { ...problem, tools }, index, rules, conflicts };
+    return { problem: searched.problem, search: searchIn(searched, orders), on };
+  };
+  return on(problem.tools);
+}
+
+/** Searches over every choice of the sections that take the odd remainders. */
+function searchIn(searched: SearchedProblem, orders: readonly DecisionOrder[]): Search {
+  const { problem } = searched;
   const { step, pitch, shim } = problem.tools;
   // Where every mark of the trimmer is a groove, off the grooves there is only what is made already or shimmed.
   const isOnAlone = step % pitch === 0 && shim === undefined && spansOf(problem).length === 0;

@@ -3,7 +3,14 @@ import { componentsOf } from './components.ts';
 import type { MarksProblem, MarkTools } from './marks-problem.ts';
 import { partThatHolds, together, type MarksSolution, type SolvedPart } from './marks-solution.ts';
 import { readAgain, type BestMarks } from './complete-choice.ts';
-import { onThenOff, searchOver, type Budget, type Search } from './search-over.ts';
+import {
+  onThenOff,
+  searchOver,
+  type Budget,
+  type Search,
+  type SearchReady,
+} from './search-over.ts';
+import { isSameProblem } from './same-problem.ts';
 import { clipToSheets } from './sheet-limits.ts';
 
 /**
@@ -128,14 +135,14 @@ type Solver = (problem: MarksProblem) => BestMarks | undefined;
  * choices to look at all of them, it is looked for on every second mark too, where there are fewer.
  */
 class PartInStages {
-  readonly #problem: MarksProblem;
-  readonly #search: Search;
+  readonly problem: MarksProblem;
+  readonly #ready: SearchReady;
   #held: BestMarks | 'nothing' | undefined;
   #best: BestMarks | 'nothing' | undefined;
 
   constructor(problem: MarksProblem) {
-    this.#problem = problem;
-    this.#search = searchOver(problem);
+    this.problem = problem;
+    this.#ready = searchOver(problem);
   }
 
   /** What holds. */
@@ -151,16 +158,16 @@ class PartInStages {
   }
 
   #lookForHolding(): BestMarks | undefined {
-    const { holding } = budgetsFor(this.#problem);
+    const { holding } = budgetsFor(this.problem);
     // Where nothing goes over anything, everything holds.
-    const aim = this.#problem.fits.length === 0 ? 'best' : 'best holding';
-    const { best, ranOut } = onThenOff(this.#search, holding, aim);
-    return best ?? (ranOut && aim !== 'best' ? onEverySecondMark(this.#problem) : undefined);
+    const aim = this.problem.fits.length === 0 ? 'best' : 'best holding';
+    const { best, ranOut } = onThenOff(this.#ready.search, holding, aim);
+    return best ?? (ranOut && aim !== 'best' ? onEverySecondMark(this.#ready) : undefined);
   }
 
   #lookForMisfit(): BestMarks | undefined {
-    if (this.#problem.fits.length === 0) return undefined;
-    return bestMisfit(this.#search, budgetsFor(this.#problem).misfit);
+    if (this.problem.fits.length === 0) return undefined;
+    return bestMisfit(this.#ready.search, budgetsFor(this.problem).misfit);
   }
 }
 
@@ -177,7 +184,7 @@ export interface MarksInStages {
  * wide flaps and one with scant ones, is solved once.
  */
 export class StagedSolver {
-  readonly #begun = new Map<string, PartInStages>();
+  readonly #begun: PartInStages[] = [];
 
   solve(asked: MarksProblem): MarksInStages {
     const split = inParts(asked);
@@ -188,9 +195,10 @@ export class StagedSolver {
   }
 
   #stagesOf(part: MarksProblem): PartInStages {
-    const key = JSON.stringify(part);
-    const stages = this.#begun.get(key) ?? new PartInStages(part);
-    this.#begun.set(key, stages);
+    const known = this.#begun.find(({ problem }) => isSameProblem(problem, part));
+    if (known) return known;
+    const stages = new PartInStages(part);
+    this.#begun.push(stages);
     return stages;
   }
 }
@@ -198,22 +206,23 @@ export class StagedSolver {
 const solveThoroughly: Solver = (problem) => new PartInStages(problem).best();
 
 /** Anything that holds on every second groove or on every second of the trimmer's marks: finer tools have those too. */
-function onEverySecondMark(problem: MarksProblem): BestMarks | undefined {
+function onEverySecondMark({ problem, on }: SearchReady): BestMarks | undefined {
   const { tools } = problem;
   const coarser: readonly MarkTools[] = [
     { ...tools, pitch: times(tools.pitch, 2) },
     { ...tools, step: times(tools.step, 2) },
   ];
   for (const each of coarser) {
-    const coarse = { ...problem, tools: each };
-    const { best } = onThenOff(searchOver(coarse), budgetsFor(coarse).holding, 'best holding');
+    const coarse = on(each);
+    const { holding } = budgetsFor(coarse.problem);
+    const { best } = onThenOff(coarse.search, holding, 'best holding');
     if (best) return readAgain(problem, best);
   }
   return undefined;
 }
 
 const solveAnyHolding: Solver = (problem) =>
-  onThenOff(searchOver(problem), budgetsFor(problem).misfit, 'any holding').best;
+  onThenOff(searchOver(problem).search, budgetsFor(problem).misfit, 'any holding').best;
 
 /** Where nothing holds: what errs to the right side, if anything does. */
 function bestMisfit(search: Search, budget: Budget): BestMarks | undefined {
@@ -221,12 +230,12 @@ function bestMisfit(search: Search, budget: Budget): BestMarks | undefined {
 }
 
 const solveMisfit: Solver = (problem) =>
-  bestMisfit(searchOver(problem), budgetsFor(problem).misfit);
+  bestMisfit(searchOver(problem).search, budgetsFor(problem).misfit);
 
 const budgetRoughly: Budget = { toFind: 10, toImprove: 10 };
 
 const solveRoughly: Solver = (problem) => {
-  const search = searchOver(problem);
+  const { search } = searchOver(problem);
   return (
     search('on grooves', budgetRoughly, 'best').best ??
     search('off grooves', budgetRoughly, 'best').best

@@ -59,7 +59,7 @@ function planWith(request: PlanRequest): PlanResult {
   const begun = waysUp(request.gift).map((gift) => begin({ ...request, gift, made }, solver));
   // Where everything holds one way up, what doesn't hold is not looked for in any other.
   const holding = allHolding(begun);
-  const tried = holding.length > 0 ? [] : begun.map((each) => stand(each, solver));
+  const tried = holding.length > 0 ? [] : standAsNearAsCan(begun, solver);
   const standing = [...holding, ...tried.flatMap((each) => (each.ok ? [each.standing] : []))];
   const best = [...standing].sort(byCard)[0];
   if (best) return { ok: true, plan: finish(best) };
@@ -154,23 +154,56 @@ function isNoWider(frame: StyleFrame, than: StyleFrame): boolean {
   return frame.sections.every((section) => leastOf(section) >= (least.get(section.id) ?? zero));
 }
 
-/**
- * The ways up in which everything holds, in their order, but for those that surely take more card than another one.
- */
+/** The ways up in which everything holds, in their order; not all of those that surely take more card. */
 function allHolding(begun: readonly Begun[]): readonly Standing[] {
-  const ways = begun.flatMap((each) => (each.ok ? [{ each, least: leastOf(each) }] : []));
-  const found = new Map<Begun, Standing>();
+  const found = eachByLeastCard(begun, standHolding, (standing) => standing && cardUse(standing));
+  return found.flatMap((standing) => standing ?? []);
+}
+
+/**
+ * The ways up where nothing holds: once one is only loose, those that surely take more card in the room that is wished
+ * for are no better.
+ */
+function standAsNearAsCan(begun: readonly Begun[], solver: StagedSolver): readonly Stood[] {
+  return eachByLeastCard(
+    begun,
+    (each) => stand(each, solver),
+    (stood) =>
+      stood.ok && worstState(stood.standing.leans.box) === 'loose'
+        ? cardUse(stood.standing)
+        : undefined,
+  );
+}
+
+/**
+ * Tries the ways up, those first that may take the least card, until what is left surely takes more than one that is
+ * good enough. What was tried, in the order of the ways up.
+ */
+function eachByLeastCard<Tried>(
+  begun: readonly Begun[],
+  tryOut: (each: Begun) => Tried,
+  goodEnough: (tried: Tried) => CardUse | undefined,
+): readonly Tried[] {
+  const ways = begun.map((each) => ({ each, least: leastOf(each) }));
+  const tried = new Map<Begun, Tried>();
+  let best: CardUse | undefined;
   for (const { each, least } of ways.toSorted((a, b) => compareCard(a.least, b.least))) {
-    if ([...found.values()].some((other) => compareCard(least, cardUse(other)) > 0)) continue;
-    const standing = standHolding(each);
-    if (standing) found.set(each, standing);
+    if (best && compareCard(least, best) > 0) continue;
+    const found = tryOut(each);
+    tried.set(each, found);
+    const card = goodEnough(found);
+    if (card && (!best || compareCard(card, best) < 0)) best = card;
   }
-  return begun.flatMap((each) => found.get(each) ?? []);
+  return begun.flatMap((each) => {
+    const found = tried.get(each);
+    return found === undefined ? [] : [found];
+  });
 }
 
 /** What a box takes at the least; what is cut already may be smaller than its frame lets it. */
-function leastOf({ frame, request }: Extract<Begun, { ok: true }>): CardUse {
-  return request.made.length === 0 ? leastCard(frame, request.papers) : { sheets: 0, used: 0 };
+function leastOf(begun: Begun): CardUse {
+  if (!begun.ok || begun.request.made.length > 0) return { sheets: 0, used: 0 };
+  return leastCard(begun.frame, begun.request.papers);
 }
 
 /** A gift one way up in a box with the room that is wished for, where everything holds. */
