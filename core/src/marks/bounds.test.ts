@@ -115,7 +115,7 @@ describe('the least number of scores off the grooves', () => {
           const most = least + more + 60;
           const cut = nanometres(others + least + 3);
           const chain = {
-            id: 'any',
+            ids: ['any'],
             sections: all.map((_, i) => i),
             longest: Infinity,
             cut: isCut ? cut : undefined,

@@ -1,9 +1,9 @@
 import { nanometres } from '../length/index.ts';
-import { looseness } from './marks-cost.ts';
+import { compareCosts, looseness } from './marks-cost.ts';
 import { indexProblem, type IndexedFit, type ProblemIndex } from './marks-index.ts';
 import type { ChainMarks, MarksCost, MarksProblem } from './marks-problem.ts';
-import { meansOf } from './on-mark.ts';
-import { needsTurns, readChain } from './readings.ts';
+import { readChain } from './readings.ts';
+import { tallyScores } from './score-tally.ts';
 
 /** A complete choice: section values in the problem's order, how they are read, what they cost. */
 export interface BestMarks {
@@ -34,38 +34,12 @@ function unfitOf(
   return unfit;
 }
 
-/** Scores that are made from neither edge, counted without being read. */
-function offGridOf({ tools }: MarksProblem, { chains }: ProblemIndex, values: Decided): number {
-  let count = 0;
-  for (const { sections } of chains) {
-    let cut = 0;
-    for (const at of sections) cut += values[at] ?? 0;
-    let position = 0;
-    for (let i = 0; i + 1 < sections.length; i++) {
-      position += values[sections[i] ?? 0] ?? 0;
-      const isMade =
-        meansOf(position, tools) !== 'none' ||
-        (tools.edges === 'both' && meansOf(cut - position, tools) !== 'none');
-      if (!isMade) count++;
-    }
-  }
-  return count;
-}
+/** What a choice costs as far as that is counted before its scores are read: most that a search completes cost more. */
+type CountedCost = Pick<MarksCost, 'unfit' | 'offGrid' | 'shims' | 'turns' | 'deviation'>;
 
-/**
- * Whether a choice costs more than a known one, as far as that is seen before its scores are read: most choices
- * that a search completes do.
- */
-function isSurelyWorse(
-  problem: MarksProblem,
-  index: ProblemIndex,
-  values: Decided,
-  { unfit, deviation, known }: { unfit: number; deviation: number; known: MarksCost },
-): boolean {
-  if (unfit !== known.unfit) return unfit > known.unfit;
-  const offGrid = offGridOf(problem, index, values);
-  if (offGrid !== known.offGrid) return offGrid > known.offGrid;
-  return known.shims + known.turns === 0 && deviation > known.deviation;
+function costsMore(counted: CountedCost, known: MarksCost): boolean {
+  const { settings, size } = known;
+  return compareCosts({ ...counted, settings, size }, known) > 0;
 }
 
 /**
@@ -80,27 +54,26 @@ export function completeChoice(
   known?: MarksCost,
 ): BestMarks | undefined {
   const unfit = unfitOf(problem, index, decided, apiece);
-  if (known && isSurelyWorse(problem, index, decided, { unfit, deviation, known }))
-    return undefined;
+  if (known && unfit > known.unfit) return undefined;
   const { tools } = problem;
+  const counted = { unfit, ...tallyScores(index.chains, decided, tools), deviation };
+  if (known && costsMore(counted, known)) return undefined;
   const values = decided.map((value) => nanometres(value ?? 0));
-  const chains = index.chains.map(({ id, sections }) =>
-    readChain(
+  const chains = index.chains.flatMap(({ ids, sections }) => {
+    const [id = ''] = ids;
+    const read = readChain(
       id,
       sections.map((each) => values[each] ?? nanometres(0)),
       tools,
-    ),
-  );
+    );
+    return ids.map((each): ChainMarks => ({ ...read, id: each }));
+  });
   const readings = chains.flatMap(({ scores }) => scores);
   return {
     values,
     chains,
     cost: {
-      unfit,
-      offGrid: readings.filter(({ onGroove }) => !onGroove).length,
-      shims: readings.filter(({ shimmed }) => shimmed).length,
-      turns: chains.filter((chain) => needsTurns(chain, tools)).length,
-      deviation,
+      ...counted,
       settings: new Set(readings.map(({ reading }) => reading)).size,
       size: chains.reduce((sum, { cut }) => sum + cut, 0),
     },

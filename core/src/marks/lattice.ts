@@ -9,6 +9,11 @@ export function greatestCommonDivisor(a: number, b: number): number {
   return b === 0 ? Math.abs(a) : greatestCommonDivisor(b, a % b);
 }
 
+/** Whether a length is so many whole steps; quicker than a remainder. */
+export function isWholeSteps(value: number, step: number): boolean {
+  return Math.trunc(value / step) * step === value;
+}
+
 /** The lattice's values next to a range: from the last one at or below it to the first at or above it. */
 export function valuesAround(lattice: Lattice, from: number, to: number): readonly number[] {
   if (lattice.step === 0) return [lattice.residue];

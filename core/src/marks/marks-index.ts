@@ -1,11 +1,11 @@
-import type { Fit, MarksProblem, SheetLimit } from './marks-problem.ts';
+import type { Chain, Fit, MarksProblem, SheetLimit } from './marks-problem.ts';
 import { wantedOf, type PairBound, type Reach } from './pair-bound.ts';
 import { isSettled, spansOf } from './made-already.ts';
 import { longestChains } from './sheet-limits.ts';
 
-/** A chain with its sections as indices. */
+/** Chains of the same sections, which are as indices. */
 export interface IndexedChain {
-  readonly id: string;
+  readonly ids: readonly string[];
   readonly sections: readonly number[];
   /** As far as its sheet goes. */
   readonly longest: number;
@@ -164,6 +164,31 @@ export function decisionOrder(
   };
 }
 
+/** What can be chosen for one piece, and what it costs, goes for every other one that is cut from the same sections. */
+function indexChains(
+  problem: MarksProblem,
+  indexOf: (id: string) => number,
+): readonly IndexedChain[] {
+  const longest = longestChains(problem);
+  const alike = new Map<string, Chain[]>();
+  for (const chain of problem.chains) {
+    const key = `${chain.sections.join()} ${chain.cut ?? ''}`;
+    alike.set(key, [...(alike.get(key) ?? []), chain]);
+  }
+  return [...alike.values()].flatMap((chains): readonly IndexedChain[] => {
+    const [first] = chains;
+    if (!first) return [];
+    return [
+      {
+        ids: chains.map(({ id }) => id),
+        sections: first.sections.map(indexOf),
+        longest: Math.min(...chains.map(({ id }) => longest.get(id) ?? Infinity)),
+        cut: first.cut,
+      },
+    ];
+  });
+}
+
 /**
  * Indexes a problem.
  * @throws Error when a chain or a fit names a section that the problem doesn't have.
@@ -175,19 +200,13 @@ export function indexProblem(problem: MarksProblem): ProblemIndex {
     if (index === undefined) throw new Error(`No section ${id} in this problem`);
     return index;
   };
-  const longest = longestChains(problem);
-  const chains = problem.chains.map(({ id, sections, cut }) => ({
-    id,
-    cut,
-    sections: sections.map(indexOf),
-    longest: longest.get(id) ?? Infinity,
-  }));
+  const chains = indexChains(problem, indexOf);
   const fits = problem.fits.map((fit) => ({
     ...fit,
     outerAt: indexOf(fit.outer),
     innerAt: indexOf(fit.inner),
   }));
-  const sectionsOf = (id: string) => chains.find((chain) => chain.id === id)?.sections ?? [];
+  const sectionsOf = (id: string) => chains.find(({ ids }) => ids.includes(id))?.sections ?? [];
   const pairs = pairUp(fits);
   const groups = [...new Set(fits.map(({ group }) => group))];
   const smaller = problem.smaller.map(({ less, more, moreTimes = 1, by }) => ({

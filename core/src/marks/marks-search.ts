@@ -2,7 +2,7 @@ import { millimetres } from '../length/index.ts';
 import { allSections, noSections, onlySection, type SectionSet } from './conflicts.ts';
 import { completeChoice, type BestMarks } from './complete-choice.ts';
 import { knownBound } from './known-bound.ts';
-import { distanceTo } from './lattice.ts';
+import { distanceTo, isWholeSteps } from './lattice.ts';
 import { compareCosts, looseness, ownMisfit } from './marks-cost.ts';
 import type { DecisionOrder, FitPair, IndexedFit, ProblemIndex } from './marks-index.ts';
 import type { MarksCost, MarksProblem, Section } from './marks-problem.ts';
@@ -23,6 +23,19 @@ interface Candidate {
   readonly value: number;
   readonly unfit: number;
   readonly deviation: number;
+  /** 1 for what ought to be whole grooves and isn't. */
+  readonly offGrooves: 0 | 1;
+  readonly fromTarget: number;
+}
+
+/** What only a fit decides is looked for near its target, where the gap is likely to be in range. */
+function compareCandidates(a: Candidate, b: Candidate): number {
+  return (
+    a.unfit - b.unfit ||
+    a.offGrooves - b.offGrooves ||
+    a.deviation - b.deviation ||
+    a.fromTarget - b.fromTarget
+  );
 }
 
 /** How far beyond its budget a search goes that has found nothing: off the grooves something is found soon. */
@@ -319,10 +332,13 @@ export class MarksSearch {
       if (this.#choice.values[other] !== undefined) fits.push(fit);
     }
     const candidates: Candidate[] = [];
+    const { pitch } = this.#problem.tools;
+    const mayBeOff = this.#offGrooves && this.#decided.onPitch[at] === true;
     this.#isCostly = false;
     for (const value of this.#valuesFor(at)) {
       let unfit = 0;
-      let deviation = Math.abs(value - section.target) * section.weight;
+      const fromTarget = Math.abs(value - section.target);
+      let deviation = fromTarget * section.weight;
       for (const fit of fits) {
         const outer = fit.outerAt === at ? value : (this.#choice.values[fit.outerAt] ?? 0);
         const inner = fit.innerAt === at ? value : (this.#choice.values[fit.innerAt] ?? 0);
@@ -341,21 +357,10 @@ export class MarksSearch {
         this.#isCostly = true;
         continue;
       }
-      candidates.push({ value, unfit, deviation });
+      const offGrooves = mayBeOff && !isWholeSteps(value, pitch) ? 1 : 0;
+      candidates.push({ value, unfit, deviation, offGrooves, fromTarget });
     }
-    if (candidates.length < 2) return candidates;
-    // What only a fit decides is looked for near its target, where the gap is likely to be in range.
-    const { target } = section;
-    const { pitch } = this.#problem.tools;
-    const isOff = (value: number) => Number(this.#offGrooves && value % pitch !== 0);
-    const wantsGrooves = this.#decided.onPitch[at] === true;
-    return candidates.sort(
-      (a, b) =>
-        a.unfit - b.unfit ||
-        (wantsGrooves ? isOff(a.value) - isOff(b.value) : 0) ||
-        a.deviation - b.deviation ||
-        Math.abs(a.value - target) - Math.abs(b.value - target),
-    );
+    return candidates.sort(compareCandidates);
   }
 
   #complete(apiece: number, deviation: number): void {

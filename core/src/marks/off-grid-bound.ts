@@ -12,10 +12,11 @@ export interface OpenSection {
 }
 
 /**
- * How many scores of one chain surely are on no groove, as far as its sections are decided. The last answer
+ * How many scores of chains of the same sections surely are on no groove, as far as its sections are decided. The last answer
  * is kept: from one choice to the next most chains stay as they are.
  */
 export class OffGridBound {
+  readonly #chains: number;
   readonly #sections: readonly number[];
   readonly #cut: number | undefined;
   readonly #tools: MarkTools;
@@ -24,10 +25,11 @@ export class OffGridBound {
   #known: number | undefined;
 
   constructor(
-    { sections, cut }: IndexedChain,
+    { ids, sections, cut }: IndexedChain,
     tools: MarkTools,
     open: (at: number) => OpenSection,
   ) {
+    this.#chains = ids.length;
     this.#sections = sections;
     this.#cut = cut;
     this.#tools = tools;
@@ -45,11 +47,11 @@ export class OffGridBound {
       sizes[i] = value;
       isSame = false;
     }
-    if (!isSame || this.#known === undefined) this.#known = this.#reckon();
+    if (!isSame || this.#known === undefined) this.#known = this.#chains * this.#reckon();
     return this.#known;
   }
 
-  /** With one section open, it is tried out. */
+  /** For one of the chains; with one section open, it is tried out. */
   #reckon(): number {
     const { step, pitch } = this.#tools;
     const grooves = this.#tools;

@@ -1,3 +1,4 @@
+import { isWholeSteps } from './lattice.ts';
 import type { MarkTools } from './marks-problem.ts';
 
 /** What decides whether a reading can be made on a board. */
@@ -8,8 +9,8 @@ export type ReadingMeans = 'groove' | 'shim' | 'none';
 
 /** How a distance from the edge is made on these grooves. */
 export function meansOf(reading: number, { pitch, reach, shim }: Grooves): ReadingMeans {
-  if (reading <= reach && reading % pitch === 0) return 'groove';
-  if (shim !== undefined && reading + shim <= reach && (reading + shim) % pitch === 0)
+  if (reading <= reach && isWholeSteps(reading, pitch)) return 'groove';
+  if (shim !== undefined && reading + shim <= reach && isWholeSteps(reading + shim, pitch))
     return 'shim';
   return 'none';
 }

@@ -1,5 +1,5 @@
 import { noSections, onlySection, type Conflicts, type SectionSet } from './conflicts.ts';
-import { greatestCommonDivisor, type Lattice } from './lattice.ts';
+import { greatestCommonDivisor, isWholeSteps, type Lattice } from './lattice.ts';
 import type { DecisionOrder, FitPair, IndexedChain, ProblemIndex } from './marks-index.ts';
 import type { MarksProblem } from './marks-problem.ts';
 import { givenLengths, isSettled } from './made-already.ts';
@@ -133,10 +133,10 @@ export class PartialChoice {
     if (made !== undefined) return { residue: made, step: 0 };
     const { step, pitch } = this.#problem.tools;
     if (this.#decided.onPitch[at] && !this.#offGrooves) return { residue: 0, step: pitch };
-    const others = this.#index.others[at] ?? [];
-    if (this.#decided.onPitch[at] || others.some((each) => this.#values[each] === undefined))
-      return { residue: 0, step: this.#finest };
-    return { residue: -this.#sumOf(others), step };
+    const others = this.#decided.onPitch[at]
+      ? undefined
+      : this.#sumOf(this.#index.others[at] ?? []);
+    return others === undefined ? { residue: 0, step: this.#finest } : { residue: -others, step };
   }
 
   /** The only value left to a section, because what it is part of is cut or scored already. */
@@ -163,14 +163,15 @@ export class PartialChoice {
     };
   }
 
-  #sumOf(sections: readonly number[]): number {
+  /** What sections come to; undefined as long as one of them is open. */
+  #sumOf(sections: readonly number[]): number | undefined {
     let sum = 0;
-    for (const each of sections) sum += this.#values[each] ?? 0;
+    for (const each of sections) {
+      const value = this.#values[each];
+      if (value === undefined) return undefined;
+      sum += value;
+    }
     return sum;
-  }
-
-  #isDecided(chain: IndexedChain): boolean {
-    return chain.sections.every((each) => this.#values[each] !== undefined);
   }
 
   /** Cut sizes on the trimmer's marks and pieces on their sheets, as far as decided. */
@@ -178,16 +179,13 @@ export class PartialChoice {
     const { step } = this.#problem.tools;
     const ties = this.#index.ties[at];
     if (!ties) return true;
-    for (const chain of ties.chains)
-      if (
-        chain.cut === undefined &&
-        this.#isDecided(chain) &&
-        this.#sumOf(chain.sections) % step !== 0
-      )
-        return false;
+    for (const { sections, cut } of ties.chains) {
+      const sum = cut === undefined ? this.#sumOf(sections) : undefined;
+      if (sum !== undefined && !isWholeSteps(sum, step)) return false;
+    }
     for (const { sections, is } of ties.spans) {
-      if (sections.some((each) => this.#values[each] === undefined)) continue;
-      if (this.#sumOf(sections) !== is) return false;
+      const sum = this.#sumOf(sections);
+      if (sum !== undefined && sum !== is) return false;
     }
     for (const { acrossChain, downChain, width, height, mayTurn } of ties.limits) {
       const across = this.#leastSumOf(acrossChain);

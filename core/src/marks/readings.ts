@@ -36,23 +36,3 @@ export function readChain(id: string, sections: readonly Length[], tools: Reader
   }
   return { id, cut, scores };
 }
-
-/**
- * Whether a chain whose scores are read so would miss grooves if it were turned once only: those before the turn
- * read from the start, the others from the end.
- */
-export function needsTurns({ cut, scores }: ChainMarks, tools: Readers): boolean {
-  if (tools.edges === 'first') return false;
-  // Up to the first that is worse from the start all can be read from there, and all behind the last one that is
-  // worse from the end from there.
-  let fromStart = scores.length;
-  let lastFromStart = 0;
-  scores.forEach(({ position, from }, i) => {
-    const start = rank[meansOf(position, tools)];
-    const end = rank[meansOf(minus(cut, position), tools)];
-    const read = from === 'start' ? start : end;
-    if (start > read) fromStart = Math.min(fromStart, i);
-    if (end > read) lastFromStart = i + 1;
-  });
-  return lastFromStart > fromStart;
-}

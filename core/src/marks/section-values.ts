@@ -1,4 +1,4 @@
-import { valuesWithin } from './lattice.ts';
+import { isWholeSteps, valuesWithin } from './lattice.ts';
 import { isSettled } from './made-already.ts';
 import type { DecisionOrder } from './marks-index.ts';
 import type { MarksProblem } from './marks-problem.ts';
@@ -28,7 +28,8 @@ export function sectionValues(at: number, soFar: SoFar): readonly number[] {
 
 /** Whether a value leaves the chains that it completes on the trimmer's marks. */
 function isCutOnMarks(value: number, chains: readonly OpenChain[], step: number): boolean {
-  for (const { others, times } of chains) if ((others + times * value) % step !== 0) return false;
+  for (const { others, times } of chains)
+    if (!isWholeSteps(others + times * value, step)) return false;
   return true;
 }
 
@@ -45,13 +46,13 @@ function allowedValues(at: number, soFar: SoFar): readonly number[] {
   const onGrooves = valuesWithin({ residue: 0, step: pitch }, least, most);
   if (where === 'on grooves') return onGrooves;
   const onMarks = valuesWithin({ residue: 0, step }, least, most);
-  const values = [...onGrooves, ...onMarks.filter((value) => value % pitch !== 0)];
+  const values = [...onGrooves, ...onMarks.filter((value) => !isWholeSteps(value, pitch))];
   if (shim === undefined) return values;
   // A section lies before a shimmed score, behind one, or between one and a groove.
   const after = shim % pitch;
   for (const residue of after === 0 ? [] : new Set([pitch - after, after]))
     for (const value of valuesWithin({ residue, step: pitch }, least, most))
-      if (value % step !== 0) values.push(value);
+      if (!isWholeSteps(value, step)) values.push(value);
   return values;
 }
 

@@ -4,10 +4,16 @@ import type { MarksProblem, Section } from './marks-problem.ts';
 /** The longest that each chain may be, by its id, as far as its sheet says. */
 export function longestChains(problem: MarksProblem): ReadonlyMap<string, number> {
   const longest = new Map<string, number>();
+  const limit = (chain: string, most: number) =>
+    longest.set(chain, Math.min(longest.get(chain) ?? Infinity, most));
+  const sectionsOf = (name: string) =>
+    problem.chains.find(({ id }) => id === name)?.sections.join() ?? name;
   for (const { across, down, width, height, mayTurn } of problem.limits) {
-    const larger = Math.max(width, height);
-    longest.set(across, Math.min(longest.get(across) ?? Infinity, mayTurn ? larger : width));
-    longest.set(down, Math.min(longest.get(down) ?? Infinity, mayTurn ? larger : height));
+    // What is as wide as high is no better off turned.
+    const isSquare = sectionsOf(across) === sectionsOf(down);
+    const [smaller, larger] = [Math.min(width, height), Math.max(width, height)];
+    limit(across, isSquare ? smaller : mayTurn ? larger : width);
+    limit(down, isSquare ? smaller : mayTurn ? larger : height);
   }
   return longest;
 }

@@ -10,6 +10,7 @@ import {
   type Search,
   type SearchReady,
 } from './search-over.ts';
+import { cutSingleSection, singleSection } from './single-section.ts';
 import { isSameProblem } from './same-problem.ts';
 import { clipToSheets } from './sheet-limits.ts';
 
@@ -136,13 +137,16 @@ type Solver = (problem: MarksProblem) => BestMarks | undefined;
  */
 class PartInStages {
   readonly problem: MarksProblem;
-  readonly #ready: SearchReady;
+  #gathered: SearchReady | undefined;
   #held: BestMarks | 'nothing' | undefined;
   #best: BestMarks | 'nothing' | undefined;
 
   constructor(problem: MarksProblem) {
     this.problem = problem;
-    this.#ready = searchOver(problem);
+  }
+
+  get #ready(): SearchReady {
+    return (this.#gathered ??= searchOver(this.problem));
   }
 
   /** What holds. */
@@ -158,6 +162,8 @@ class PartInStages {
   }
 
   #lookForHolding(): BestMarks | undefined {
+    const single = singleSection(this.problem);
+    if (single) return cutSingleSection(this.problem, single);
     const { holding } = budgetsFor(this.problem);
     // Where nothing goes over anything, everything holds.
     const aim = this.problem.fits.length === 0 ? 'best' : 'best holding';

@@ -21,7 +21,7 @@ import {
   type MarkedPiece,
   type SolvedFrame,
 } from './put-to-solver.ts';
-import { sheetProblems } from './sheet-problems.ts';
+import { mayBeTooLarge, sheetProblems } from './sheet-problems.ts';
 import { snapMade } from './snap-made.ts';
 
 export type PlanResult =
@@ -244,7 +244,7 @@ function standIn(begun: Begun): Stood {
   if (!box) return { ok: false, problems: () => withWayOut(sheetProblems(request, frame)) };
   const standing = layOutOnSheets(box, request);
   // Where a larger lid would go on, it is its sheet that leaves no room for it.
-  if (isTightAtBest(standing.leans, request)) {
+  if (mayBeTooLarge(request, frame) && isTightAtBest(standing.leans, request)) {
     const problems = sheetProblems(request, frame);
     if (problems.length > 0) return { ok: false, problems: () => problems };
   }

@@ -1,6 +1,6 @@
 import { solveMarks } from '../marks/index.ts';
 import type { PieceTemplate, StyleFrame } from '../forms/index.ts';
-import { formatSize, formatWithUnit, type Length } from '../length/index.ts';
+import { formatSize, formatWithUnit, largest, plus, zero, type Length } from '../length/index.ts';
 import { paperFor, type Sheet } from '../paper/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
 import { cutUnit } from '../tools/index.ts';
@@ -27,15 +27,30 @@ function tooLargeForBoard(
   height: Length,
   { kit }: PlanRequest,
 ): readonly Problem[] {
-  const largest = largestOn(punchBoard, kit);
-  if (largest === undefined || Math.max(width, height) <= largest) return [];
+  const most = largestOn(punchBoard, kit);
+  if (most === undefined || Math.max(width, height) <= most) return [];
   const { unit } = kit.trimmer;
   return [
     {
       field: `kit.${punchBoard}Board`,
-      message: `The ${name.toLowerCase()} needs a piece of ${formatSize(width, height, unit)}, and the punch board takes sheets up to ${formatWithUnit(largest, unit)}.`,
+      message: `The ${name.toLowerCase()} needs a piece of ${formatSize(width, height, unit)}, and the punch board takes sheets up to ${formatWithUnit(most, unit)}.`,
     },
   ];
+}
+
+/** Whether some piece would be too large for its sheet or its punch board if every section were as large as it may be. */
+export function mayBeTooLarge(
+  { papers, kit }: PlanRequest,
+  { pieces, sections }: StyleFrame,
+): boolean {
+  const most = new Map(sections.map((section) => [section.id, section.most]));
+  const long = (ids: readonly string[]) => plus(...ids.map((id) => most.get(id) ?? zero));
+  return pieces.some(({ paper, across, down, punchBoard }) => {
+    const { sheet } = paperFor(papers, paper);
+    const [width, height] = [long(across), long(down)];
+    const onBoard = largestOn(punchBoard, kit) ?? largest(width, height);
+    return !fitsSheet(width, height, { sheet, mayTurn: false }) || largest(width, height) > onBoard;
+  });
 }
 
 /** What the pieces would need, where the chosen sheets are too small. None where they are not. */
