@@ -1,5 +1,5 @@
 import { nanometres } from '../length/index.ts';
-import { compareCosts, looseness } from './marks-cost.ts';
+import { looseness } from './marks-cost.ts';
 import { indexProblem, type IndexedFit, type ProblemIndex } from './marks-index.ts';
 import type { ChainMarks, MarksCost, MarksProblem } from './marks-problem.ts';
 import { readChain } from './readings.ts';
@@ -38,8 +38,13 @@ function unfitOf(
 type CountedCost = Pick<MarksCost, 'unfit' | 'offGrid' | 'shims' | 'turns' | 'deviation'>;
 
 function costsMore(counted: CountedCost, known: MarksCost): boolean {
-  const { settings, size } = known;
-  return compareCosts({ ...counted, settings, size }, known) > 0;
+  const more =
+    counted.unfit - known.unfit ||
+    counted.offGrid - known.offGrid ||
+    counted.shims - known.shims ||
+    counted.turns - known.turns ||
+    counted.deviation - known.deviation;
+  return more > 0;
 }
 
 /**

@@ -98,12 +98,12 @@ interface Budgets {
 }
 
 const toTheEnd: Budgets = {
-  holding: { toFind: 1500, toImprove: 1500 },
+  holding: { toFind: 1500, toImprove: 600 },
   misfit: { toFind: 300, toImprove: 300 },
 };
 
 const farEnough: Budgets = {
-  holding: { toFind: 700, toImprove: 450 },
+  holding: { toFind: 700, toImprove: 300 },
   misfit: { toFind: 200, toImprove: 200 },
 };
 
@@ -220,7 +220,7 @@ function onEverySecondMark({ problem, on }: SearchReady): BestMarks | undefined 
   ];
   for (const each of coarser) {
     const coarse = on(each);
-    const { holding } = budgetsFor(coarse.problem);
+    const { holding } = inTime(coarse.problem);
     const { best } = onThenOff(coarse.search, holding, 'best holding');
     if (best) return readAgain(problem, best);
   }
