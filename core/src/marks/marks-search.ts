@@ -39,7 +39,7 @@ function compareCandidates(a: Candidate, b: Candidate): number {
 }
 
 /** How far beyond its budget a search goes that has found nothing: off the grooves something is found soon. */
-const lastResort = { onGrooves: 60, offGrooves: 600 };
+const lastResort = { onGrooves: 60, offGrooves: 300 };
 
 /** Whether every score is on a groove as it is, turned once at most, so that only deviation is left to improve. */
 function isOnGrooves({ offGrid, shims, turns }: MarksCost): boolean {

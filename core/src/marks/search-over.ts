@@ -40,7 +40,7 @@ export function onThenOff(search: Search, budget: Budget, aim: SearchAim): Found
     best?.cost.unfit === 0 && (best.cost.offGrid + best.cost.shims === 0 || aim === 'any holding');
   if (isGood || on.isAll) return on;
   const off = search('off grooves', budget, aim, best);
-  return { ...off, ranOut: on.ranOut || off.ranOut };
+  return { ...off, looked: on.looked + off.looked, ranOut: on.ranOut || off.ranOut };
 }
 
 /** A problem that is ready to be searched. */

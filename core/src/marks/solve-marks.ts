@@ -129,7 +129,19 @@ function budgetsFor(problem: MarksProblem): Budgets {
   return isBoxAndLid(problem) ? farEnough : inTime(problem);
 }
 
+function halfOf({ toFind, toImprove }: Budget): Budget {
+  return { toFind: Math.ceil(toFind / 2), toImprove: Math.ceil(toImprove / 2) };
+}
+
 type Solver = (problem: MarksProblem) => BestMarks | undefined;
+
+/** How many choices have been looked at for one plan. */
+interface Effort {
+  looked: number;
+}
+
+/** Once so many choices have been looked at, half as many of each further part will do, on its own marks alone. */
+const muchEffort = 700;
 
 /**
  * A lid that goes on is worth looking for by itself: what doesn't hold is left out at once. Where there are too many
@@ -137,12 +149,14 @@ type Solver = (problem: MarksProblem) => BestMarks | undefined;
  */
 class PartInStages {
   readonly problem: MarksProblem;
+  readonly #effort: Effort;
   #gathered: SearchReady | undefined;
   #held: BestMarks | 'nothing' | undefined;
   #best: BestMarks | 'nothing' | undefined;
 
-  constructor(problem: MarksProblem) {
+  constructor(problem: MarksProblem, effort: Effort) {
     this.problem = problem;
+    this.#effort = effort;
   }
 
   get #ready(): SearchReady {
@@ -167,8 +181,13 @@ class PartInStages {
     const { holding } = budgetsFor(this.problem);
     // Where nothing goes over anything, everything holds.
     const aim = this.problem.fits.length === 0 ? 'best' : 'best holding';
-    const { best, ranOut } = onThenOff(this.#ready.search, holding, aim);
-    return best ?? (ranOut && aim !== 'best' ? onEverySecondMark(this.#ready) : undefined);
+    const isMuch = this.#effort.looked >= muchEffort;
+    const { search } = this.#ready;
+    const { best, ranOut, looked } = onThenOff(search, isMuch ? halfOf(holding) : holding, aim);
+    this.#effort.looked += looked;
+    return (
+      best ?? (ranOut && aim !== 'best' && !isMuch ? onEverySecondMark(this.#ready) : undefined)
+    );
   }
 
   #lookForMisfit(): BestMarks | undefined {
@@ -191,6 +210,7 @@ export interface MarksInStages {
  */
 export class StagedSolver {
   readonly #begun: PartInStages[] = [];
+  readonly #effort: Effort = { looked: 0 };
 
   solve(asked: MarksProblem): MarksInStages {
     const split = inParts(asked);
@@ -203,13 +223,13 @@ export class StagedSolver {
   #stagesOf(part: MarksProblem): PartInStages {
     const known = this.#begun.find(({ problem }) => isSameProblem(problem, part));
     if (known) return known;
-    const stages = new PartInStages(part);
+    const stages = new PartInStages(part, this.#effort);
     this.#begun.push(stages);
     return stages;
   }
 }
 
-const solveThoroughly: Solver = (problem) => new PartInStages(problem).best();
+const solveThoroughly: Solver = (problem) => new PartInStages(problem, { looked: 0 }).best();
 
 /** Anything that holds on every second groove or on every second of the trimmer's marks: finer tools have those too. */
 function onEverySecondMark({ problem, on }: SearchReady): BestMarks | undefined {
