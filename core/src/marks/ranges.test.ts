@@ -125,12 +125,17 @@ describe('sheets', () => {
         const clipped = clipToSheets(problem);
         const longest = longestChains(problem);
         for (const { across, down, width, height, mayTurn } of problem.limits) {
-          expect(longest.get(across)).toBe(
-            mayTurn || across === down ? Math.max(width, height) : width,
+          const [one, other] = [across, down].map((name) =>
+            problem.chains.find(({ id }) => id === name),
           );
-          expect(longest.get(down)).toBe(
-            mayTurn || across === down ? Math.max(width, height) : height,
-          );
+          const isSquare = String(one?.sections) === String(other?.sections);
+          const either = isSquare
+            ? Math.min(width, height)
+            : mayTurn
+              ? Math.max(width, height)
+              : undefined;
+          expect(longest.get(across)).toBe(either ?? width);
+          expect(longest.get(down)).toBe(either ?? height);
         }
         if (problem.limits.length === 0) expect(clipped).toEqual(problem);
         for (const values of everyChoice(problem.sections)) {

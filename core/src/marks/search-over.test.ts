@@ -144,7 +144,7 @@ describe('the search over the marks', () => {
       }),
       { numRuns: 300 },
     );
-    expect(seen).toBeGreaterThanOrEqual(casesWanted(40));
+    expect(seen).toBeGreaterThanOrEqual(casesWanted(15));
   });
 
   it.each(allStyles.map((style) => [style.id, style] as const))(
