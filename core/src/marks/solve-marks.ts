@@ -7,6 +7,7 @@ import {
   onThenOff,
   searchOver,
   type Budget,
+  type Found,
   type Search,
   type SearchReady,
 } from './search-over.ts';
@@ -181,7 +182,7 @@ class PartInStages {
     const { holding } = budgetsFor(this.problem);
     // Where nothing goes over anything, everything holds.
     const aim = this.problem.fits.length === 0 ? 'best' : 'best holding';
-    const isMuch = this.#effort.looked >= muchEffort;
+    const isMuch = this.#hasLookedMuch();
     const { search } = this.#ready;
     const { best, ranOut, looked } = onThenOff(search, isMuch ? halfOf(holding) : holding, aim);
     this.#effort.looked += looked;
@@ -190,9 +191,17 @@ class PartInStages {
     );
   }
 
+  #hasLookedMuch(): boolean {
+    return this.#effort.looked >= muchEffort;
+  }
+
   #lookForMisfit(): BestMarks | undefined {
     if (this.problem.fits.length === 0) return undefined;
-    return bestMisfit(this.#ready.search, budgetsFor(this.problem).misfit);
+    const { misfit } = budgetsFor(this.problem);
+    const budget = this.#hasLookedMuch() ? halfOf(misfit) : misfit;
+    const { best, looked } = bestMisfit(this.#ready.search, budget);
+    this.#effort.looked += looked;
+    return best;
   }
 }
 
@@ -251,12 +260,13 @@ const solveAnyHolding: Solver = (problem) =>
   onThenOff(searchOver(problem).search, budgetsFor(problem).misfit, 'any holding').best;
 
 /** Where nothing holds: what errs to the right side, if anything does. */
-function bestMisfit(search: Search, budget: Budget): BestMarks | undefined {
-  return onThenOff(search, budget, 'best leaning').best ?? onThenOff(search, budget, 'best').best;
+function bestMisfit(search: Search, budget: Budget): Found {
+  const leaning = onThenOff(search, budget, 'best leaning');
+  return leaning.best ? leaning : onThenOff(search, budget, 'best');
 }
 
 const solveMisfit: Solver = (problem) =>
-  bestMisfit(searchOver(problem).search, budgetsFor(problem).misfit);
+  bestMisfit(searchOver(problem).search, budgetsFor(problem).misfit).best;
 
 const budgetRoughly: Budget = { toFind: 10, toImprove: 10 };
 
