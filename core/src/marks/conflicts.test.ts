@@ -3,12 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { anyProblem, wholeLength } from '../testing/marks-problems.ts';
 import { casesWanted } from '../testing/cases.ts';
 import { allSections, Conflicts, type SectionSet } from './conflicts.ts';
-import { decisionOrder, indexProblem } from './marks-index.ts';
 import type { MarksProblem } from './marks-problem.ts';
 import { MarksSearch, type SearchAim } from './marks-search.ts';
 import type { SearchGrid } from './partial-choice.ts';
-import { pitchChoices } from './pitch-choice.ts';
-import { rangeRules } from './range-rules.ts';
+import { gatherForSearch } from './search-over.ts';
 import { clipToSheets } from './sheet-limits.ts';
 
 /** Holds every section guilty of everything, so that a search goes back one by one. */
@@ -25,17 +23,14 @@ interface Sought {
 
 /** What the first order of a problem’s sections comes to at its best, and how many choices were looked at for it. */
 function searchedWith(Told: typeof Conflicts, problem: MarksProblem, { where, aim }: Sought) {
-  const index = indexProblem(problem);
-  const [wholeGrooves = new Set<string>()] = pitchChoices(problem.chains);
-  const order = decisionOrder(problem, index, wholeGrooves);
-  const searched = {
-    problem,
-    index,
-    rules: rangeRules(index),
-    conflicts: new Told(problem, index),
-  };
+  const {
+    searched,
+    orders: [order],
+  } = gatherForSearch(problem);
+  if (!order) throw new Error('There is nothing to decide.');
+  const told = { ...searched, conflicts: new Told(problem, searched.index) };
   const budget = { left: 1e6, toImprove: 1e6, looked: 0 };
-  const best = new MarksSearch(searched, order, where, undefined, budget, aim).run();
+  const best = new MarksSearch(told, order, where, undefined, budget, aim).run();
   return { cost: best?.cost, looked: budget.looked };
 }
 

@@ -6,7 +6,7 @@ export type SectionSet = number;
 
 export const noSections: SectionSet = 0;
 
-/** What holds each section, told apart or not. */
+/** Every section: what is not told apart may be any of them. */
 export const allSections: SectionSet = -1;
 
 /** How many sections have a bit of their own. */

@@ -2,24 +2,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { nanometres } from '../length/index.ts';
 import { anyProblem, wholeLength } from '../testing/marks-problems.ts';
-import { Conflicts } from './conflicts.ts';
-import { decisionOrder, indexProblem } from './marks-index.ts';
 import type { MarksProblem } from './marks-problem.ts';
 import { PartialChoice, type SearchGrid } from './partial-choice.ts';
-import { pitchChoices } from './pitch-choice.ts';
-import { rangeRules } from './range-rules.ts';
+import { gatherForSearch } from './search-over.ts';
 
 /** Nothing decided yet, with the first way of choosing the sections that are whole grooves. */
 function open(problem: MarksProblem, where: SearchGrid) {
-  const index = indexProblem(problem);
-  const [wholeGrooves = new Set<string>()] = pitchChoices(problem.chains);
-  const order = decisionOrder(problem, index, wholeGrooves);
-  const searched = {
-    problem,
-    index,
-    rules: rangeRules(index),
-    conflicts: new Conflicts(problem, index),
-  };
+  const {
+    searched,
+    orders: [order],
+  } = gatherForSearch(problem);
+  if (!order) throw new Error('There is nothing to decide.');
   const choice = new PartialChoice(searched, order, where);
   choice.allow(Infinity);
   return { choice, order };

@@ -51,17 +51,29 @@ export interface SearchReady {
   readonly on: (tools: MarkTools) => SearchReady;
 }
 
-/** Gathers once what every search over a problem goes by, whatever the tools. */
-export function searchOver(problem: MarksProblem): SearchReady {
+/** What every search over a problem goes by, whatever the tools, with every order in which it may decide. */
+export function gatherForSearch(problem: MarksProblem): {
+  readonly searched: SearchedProblem;
+  readonly orders: readonly DecisionOrder[];
+} {
   const index = indexProblem(problem);
-  const rules = rangeRules(index);
-  const conflicts = new Conflicts(problem, index);
-  const orders = pitchChoices(problem.chains).map((choice) =>
-    decisionOrder(problem, index, choice),
-  );
+  return {
+    searched: {
+      problem,
+      index,
+      rules: rangeRules(index),
+      conflicts: new Conflicts(problem, index),
+    },
+    orders: pitchChoices(problem.chains).map((choice) => decisionOrder(problem, index, choice)),
+  };
+}
+
+/** Makes a problem ready to be searched. */
+export function searchOver(problem: MarksProblem): SearchReady {
+  const { searched, orders } = gatherForSearch(problem);
   const on = (tools: MarkTools): SearchReady => {
-    const searched = { problem: { ...problem, tools }, index, rules, conflicts };
-    return { problem: searched.problem, search: searchIn(searched, orders), on };
+    const there = { ...searched, problem: { ...problem, tools } };
+    return { problem: there.problem, search: searchIn(there, orders), on };
   };
   return on(problem.tools);
 }

@@ -52,11 +52,12 @@ export function solveAsWideAsFits(
       const wide = inWidth.best();
       const state = wide && worstState(wide);
       if (state === 'holds') return wide;
+      // What errs to the side that it is to lean to is left only for what holds.
+      if (wide && state === brief.lean) return holding(inScant()?.held()) ?? wide;
       const scant = inScant()?.best();
       if (!wide || !scant) return wide ?? scant;
       const now = worstState(scant);
-      const leansAway = (fit: typeof now) => fit !== 'holds' && fit !== brief.lean;
-      return now === 'holds' || (state && leansAway(state) && !leansAway(now)) ? scant : wide;
+      return now === 'holds' || now === brief.lean ? scant : wide;
     },
   };
 }
