@@ -78,6 +78,9 @@ export function searchOver(problem: MarksProblem): SearchReady {
   return on(problem.tools);
 }
 
+/** The share of what is looked at to improve on something, where as much has been looked at for it before. */
+const onceMore = 0.7;
+
 /** Searches over every choice of the sections that take the odd remainders. */
 function searchIn(searched: SearchedProblem, orders: readonly DecisionOrder[]): Search {
   const { problem } = searched;
@@ -85,7 +88,8 @@ function searchIn(searched: SearchedProblem, orders: readonly DecisionOrder[]): 
   // Where every mark of the trimmer is a groove, off the grooves there is only what is made already or shimmed.
   const isOnAlone = step % pitch === 0 && shim === undefined && spansOf(problem).length === 0;
   return (where, { toFind, toImprove }, aim, known) => {
-    const budget = { left: known ? toImprove : toFind, toImprove, looked: 0 };
+    const left = known ? Math.ceil(onceMore * toImprove) : toFind;
+    const budget = { left, toImprove, looked: 0 };
     let best = known;
     for (const order of orders)
       best = new MarksSearch(searched, order, where, best, budget, aim).run();
