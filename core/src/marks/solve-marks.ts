@@ -130,10 +130,6 @@ function budgetsFor(problem: MarksProblem): Budgets {
   return isBoxAndLid(problem) ? farEnough : inTime(problem);
 }
 
-function halfOf({ toFind, toImprove }: Budget): Budget {
-  return { toFind: Math.ceil(toFind / 2), toImprove: Math.ceil(toImprove / 2) };
-}
-
 type Solver = (problem: MarksProblem) => BestMarks | undefined;
 
 /** How many choices have been looked at for one plan. */
@@ -143,6 +139,14 @@ interface Effort {
 
 /** Once so many choices have been looked at, half as many of each further part will do, on its own marks alone. */
 const muchEffort = 700;
+/** After so many, a quarter. */
+const mostEffort = 2000;
+
+/** What is left to look at of a further part. */
+function after({ looked }: Effort, { toFind, toImprove }: Budget): Budget {
+  const share = looked < muchEffort ? 1 : looked < mostEffort ? 1 / 2 : 1 / 4;
+  return { toFind: Math.ceil(share * toFind), toImprove: Math.ceil(share * toImprove) };
+}
 
 /**
  * A lid that goes on is worth looking for by itself: what doesn't hold is left out at once. Where there are too many
@@ -182,24 +186,17 @@ class PartInStages {
     const { holding } = budgetsFor(this.problem);
     // Where nothing goes over anything, everything holds.
     const aim = this.problem.fits.length === 0 ? 'best' : 'best holding';
-    const isMuch = this.#hasLookedMuch();
-    const { search } = this.#ready;
-    const { best, ranOut, looked } = onThenOff(search, isMuch ? halfOf(holding) : holding, aim);
-    this.#effort.looked += looked;
-    return (
-      best ?? (ranOut && aim !== 'best' && !isMuch ? onEverySecondMark(this.#ready) : undefined)
-    );
-  }
-
-  #hasLookedMuch(): boolean {
-    return this.#effort.looked >= muchEffort;
+    const mayTryCoarser = aim !== 'best' && this.#effort.looked < muchEffort;
+    const found = onThenOff(this.#ready.search, after(this.#effort, holding), aim);
+    this.#effort.looked += found.looked;
+    if (found.best || !found.ranOut || !mayTryCoarser) return found.best;
+    return onEverySecondMark(this.#ready);
   }
 
   #lookForMisfit(): BestMarks | undefined {
     if (this.problem.fits.length === 0) return undefined;
     const { misfit } = budgetsFor(this.problem);
-    const budget = this.#hasLookedMuch() ? halfOf(misfit) : misfit;
-    const { best, looked } = bestMisfit(this.#ready.search, budget);
+    const { best, looked } = bestMisfit(this.#ready.search, after(this.#effort, misfit));
     this.#effort.looked += looked;
     return best;
   }
