@@ -6,7 +6,7 @@ const budgets = [
   { view: 'a box', path: '/box/ID', most: 318 },
   { view: 'Compare', path: '/box/ID/compare', most: 318 },
   { view: 'What fits', path: '/box/ID/limits', most: 336 },
-  { view: 'Make', path: '/box/ID/make', most: 348 },
+  { view: 'Make', path: '/box/ID/make', most: 349 },
   { view: 'the printed sheet', path: '/box/ID/print', most: 318 },
   { view: 'My papers', path: '/papers', most: 328 },
   { view: 'My tools', path: '/kit', most: 328 },
