@@ -21,8 +21,9 @@ const coreRooms = {
   forms: ['length', 'gift', 'paper', 'tools', 'piece', 'gaps', 'marks', 'fold'],
   styles: ['length', 'gift', 'paper', 'tools', 'piece', 'gaps', 'marks', 'fold', 'forms'],
   make: ['length', 'paper', 'tools', 'piece', 'gaps', 'marks', 'fold'],
+  additions: ['length', 'paper', 'tools', 'piece', 'fold', 'forms', 'make'],
   export: ['length', 'piece'],
-  request: ['length', 'gift', 'paper', 'tools', 'styles'],
+  request: ['length', 'gift', 'paper', 'tools', 'styles', 'additions'],
   planning: [
     'length',
     'gift',
@@ -35,6 +36,7 @@ const coreRooms = {
     'forms',
     'styles',
     'make',
+    'additions',
     'request',
   ],
   words: ['keeping', 'length', 'paper', 'tools', 'piece', 'make', 'request', 'planning'],

@@ -27,6 +27,7 @@ export {
 } from './fold/index.ts';
 export * from './styles/index.ts';
 export * from './make/index.ts';
+export * from './additions/index.ts';
 export * from './words/index.ts';
 export * from './export/index.ts';
 export * from './request/index.ts';

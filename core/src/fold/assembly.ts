@@ -9,6 +9,10 @@ const vectorSchema = z.object({ x: z.number(), y: z.number(), z: z.number() });
 const gridSpotSchema = z.object({ column: z.number(), row: z.number() });
 export type GridSpot = z.infer<typeof gridSpotSchema>;
 
+const faceRefSchema = z.object({ part: z.string(), spot: gridSpotSchema });
+/** A face of a part, by a spot in it. */
+export type FaceRef = z.infer<typeof faceRefSchema>;
+
 const partSchema = z.object({
   /** Its own name: a piece that is cut twice makes two parts. */
   id: z.string(),
@@ -23,12 +27,10 @@ const partSchema = z.object({
   opens: vectorSchema.optional(),
   /** The stage at which it is put in its place. */
   joins: z.int().min(0),
+  /** The face that it is worn on, and moves with from the first. */
+  worn: faceRefSchema.optional(),
 });
 export type Part = z.infer<typeof partSchema>;
-
-const faceRefSchema = z.object({ part: z.string(), spot: gridSpotSchema });
-/** A face of a part, by a spot in it. */
-export type FaceRef = z.infer<typeof faceRefSchema>;
 
 const stackSchema = z.object({
   face: faceRefSchema,

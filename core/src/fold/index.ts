@@ -2,6 +2,7 @@ export {
   assemblySchema,
   type Assembly,
   type Cavity,
+  type FaceRef,
   type GridSpot,
   type Part,
   type Stack,
@@ -26,8 +27,10 @@ export {
   lyingFrames,
   partPlace,
   posePart,
+  poseWorn,
   sceneAt,
   type PartPose,
+  wearerOf,
   type Scene,
 } from './scene.ts';
 export { cavitySolid, depthIn, type Solid } from './solid.ts';

@@ -1,7 +1,16 @@
 import { cutSizeOf } from '../piece/index.ts';
 import { toMillimetres } from '../length/index.ts';
 import { placeFaces, type FoldingBox, type FoldingPart, type PlacedFace } from './folded-box.ts';
-import { compose, frame, placeInto, shifted, turnAbout, turnInto, type Frame } from './frame.ts';
+import {
+  carriedAlong,
+  compose,
+  frame,
+  placeInto,
+  shifted,
+  turnAbout,
+  turnInto,
+  type Frame,
+} from './frame.ts';
 import { foldedTo, poseFaces, progressOf, type FoldProgress } from './pose.ts';
 import {
   add,
@@ -33,11 +42,12 @@ function lyingAt(part: FoldingPart, at: Vector): Frame {
   return shifted(flat, subtract(at, spot));
 }
 
-/** Where the parts lie while they are flat: the first where it will stand, the others beside it. */
+/** Where the parts lie while they are flat: the first where it will stand, the others beside it; what is worn lies on them. */
 export function lyingFrames(box: FoldingBox): readonly Frame[] {
   let left = 0;
   let right = 0;
   return box.parts.map((part, i) => {
+    if (part.part.worn) return part.closed;
     const { width, height } = cutSizeOf(part.piece.grid);
     const [wide, tall] = [toMillimetres(width), toMillimetres(height)];
     const ground = -part.card / 2;
@@ -132,6 +142,23 @@ export function posePart(part: FoldingPart, pose: PartPose): readonly PlacedFace
   return placeFaces(part, frames);
 }
 
+/** The part that wears another one; undefined for what is worn by none. */
+export function wearerOf(box: FoldingBox, { part: { worn } }: FoldingPart): FoldingPart | undefined {
+  return worn && box.parts.find(({ part: { id } }) => id === worn.part);
+}
+
+/** How something that is worn is shown, while the part that wears it is: it moves with its face. */
+export function poseWorn(part: FoldingPart, wearer: FoldingPart, pose: PartPose): PartPose {
+  const { worn } = part.part;
+  const face = worn ? wearer.pattern.faceAt(worn.spot) : wearer.root;
+  const from = wearer.faces[face] ?? wearer.closed;
+  const to = compose(
+    pose.place,
+    poseFaces(wearer.pattern, wearer.root, pose.progress)[face] ?? pose.place,
+  );
+  return { ...pose, place: carriedAlong(part.closed, { from, to }), settled: 1 };
+}
+
 /** How far the gift has come into its place at a time, 0–1. */
 export function giftAt({ assembly }: FoldingBox, time: number): number {
   return eased(progressOf(assembly.giftEnters, time));
@@ -143,18 +170,20 @@ export function giftAt({ assembly }: FoldingBox, time: number): number {
  */
 export function sceneAt(box: FoldingBox, time: number, open: number): Scene {
   const lying = lyingFrames(box);
-  const faces = box.parts.flatMap((part, i) =>
-    posePart(part, {
-      place: partPlace(part, {
-        from: lying[i] ?? part.closed,
-        to: part.closed,
-        share: progressOf(part.part.joins, time),
-      }),
-      progress: foldedTo(time),
-      settled: progressOf(part.pattern.stages - 1, time),
-      away: scale(part.part.opens ?? origin, open),
+  const poseOf = (part: FoldingPart): PartPose => ({
+    place: partPlace(part, {
+      from: lying[box.parts.indexOf(part)] ?? part.closed,
+      to: part.closed,
+      share: progressOf(part.part.joins, time),
     }),
-  );
+    progress: foldedTo(time),
+    settled: progressOf(part.pattern.stages - 1, time),
+    away: scale(part.part.opens ?? origin, open),
+  });
+  const faces = box.parts.flatMap((part) => {
+    const wearer = wearerOf(box, part);
+    return posePart(part, wearer ? poseWorn(part, wearer, poseOf(wearer)) : poseOf(part));
+  });
   return { faces, gift: giftAt(box, time) };
 }
 

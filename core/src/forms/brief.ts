@@ -3,7 +3,7 @@ import type { Assembly } from '../fold/index.ts';
 import type { ClearInsideNeeded, Direction, Extents } from '../gift/index.ts';
 import type { Length, Tolerance } from '../length/index.ts';
 import type { Papers } from '../paper/index.ts';
-import type { PunchBoard, ScoreGrid } from '../piece/index.ts';
+import type { Piece, PunchBoard, ScoreGrid } from '../piece/index.ts';
 import type { Kit } from '../tools/index.ts';
 
 /** Scores of a piece one way that are made already, by their marks. */
@@ -116,6 +116,17 @@ export interface StyleDepth {
   readonly sets?: { readonly section: string; readonly to: (figure: Length) => Length };
 }
 
+/** What a box wears on its own pieces: cut to what came, since it bears on no length of theirs. */
+export interface Worn {
+  readonly pieces: readonly Piece[];
+  readonly parts: Assembly['parts'];
+  readonly stacks: Assembly['stacks'];
+}
+
+export type WornAnswer =
+  | { readonly ok: true; readonly worn: Worn }
+  | { readonly ok: false; readonly refusal: Refusal };
+
 /** A style put to the solver. */
 export interface StyleFrame {
   readonly sections: readonly StyleSection[];
@@ -130,6 +141,8 @@ export interface StyleFrame {
   /** What of it a maker may ask for as a figure. */
   readonly depths?: readonly StyleDepth[];
   readonly settle: (size: SizeOf) => SettledBox;
+  /** What it wears, where it wears anything, once its own pieces are drawn. */
+  readonly wears?: (drawn: SettledBox & { readonly pieces: readonly Piece[] }) => WornAnswer;
 }
 
 /** Why a style can't go round this gift: the field, the sentence with its way out, and the nearest value. */

@@ -25,7 +25,10 @@ export {
   type StyleFrame,
   type StyleSection,
   type StyleSmaller,
+  type Worn,
+  type WornAnswer,
 } from './brief.ts';
+export { drawFrame, type DrawnFrame } from './draw-frame.ts';
 export {
   columnScore,
   columnSlit,

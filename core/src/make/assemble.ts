@@ -5,6 +5,7 @@ import type { Piece } from '../piece/index.ts';
 import { assemblePart, type PleatedTop, type StageOfPart } from './assemble-piece.ts';
 import { boxOf, copiesInBox, type BoxToMake } from './box-to-make.ts';
 import { countFolds } from './count-folds.ts';
+import { dressings, isWorn, type DressTime } from './dress-steps.ts';
 import { edgeHeights } from './edge-heights.ts';
 import { faceNames, faceRows, type FaceName } from './face-name.ts';
 import { joinsOf } from './joins.ts';
@@ -158,7 +159,8 @@ function isWaitingTab(operation: AssemblyOperation): operation is GlueOperation 
 /** Glue between two pieces: all of their joints together. */
 function attachSteps(bench: Bench): readonly AssemblyDraft[] {
   const between = bench.joints.filter(
-    ({ face, on, holds }) => holds === 'glue' && face.part !== on.part,
+    (joint) =>
+      joint.holds === 'glue' && joint.face.part !== joint.on.part && !isWorn(bench.box, joint),
   );
   const pairs = [...new Set(between.map(({ face, on }) => JSON.stringify([face.piece, on.piece])))];
   return pairs.flatMap((pair) => {
@@ -220,6 +222,13 @@ function threadSteps(bench: Bench, wanted: ThreadTime): readonly AssemblyDraft[]
   );
 }
 
+/** What the box wears, put on at this time. */
+function dressSteps(bench: Bench, when: DressTime): readonly AssemblyDraft[] {
+  return dressings(bench.box, bench.joints, when).flatMap(({ operation, times }) =>
+    step(bench, operation.piece, [operation], 0, 0).map((each) => ({ ...each, copies: times })),
+  );
+}
+
 /** Whether several parts are glued onto a piece that nothing else holds together, so that it must lie flat for it. */
 function isGluedFlat(bench: Bench, piece: string): boolean {
   const holdsItself = bench.joints.some(
@@ -227,7 +236,11 @@ function isGluedFlat(bench: Bench, piece: string): boolean {
   );
   if (holdsItself) return false;
   const faces = bench.joints.filter(
-    ({ face, on, holds }) => holds === 'glue' && face.part !== on.part && on.piece === piece,
+    (joint) =>
+      joint.holds === 'glue' &&
+      joint.face.part !== joint.on.part &&
+      joint.on.piece === piece &&
+      !isWorn(bench.box, joint),
   );
   return new Set(faces.map(({ face }) => face.part)).size > 1;
 }
@@ -284,8 +297,10 @@ export function assemblySteps(
   return [
     ...make.pieces.flatMap((piece) => foldSteps(bench, piece)),
     ...threadSteps(bench, 'flat'),
+    ...dressSteps(bench, 'flat'),
     ...early.filter((each) => !goneWith.has(each)),
     ...attachedFolded,
+    ...dressSteps(bench, 'folded'),
     ...joined.filter(({ from }) => from < gift),
     ...threadSteps(bench, 'before the gift'),
     ...inOneGo([
@@ -302,7 +317,7 @@ export function assemblySteps(
 
 /** Whether a step needs adhesive, and so a hand of its own. */
 function isGlued({ operations }: AssemblyDraft): boolean {
-  return operations.some(({ kind }) => kind === 'glue' || kind === 'attach');
+  return operations.some(({ kind }) => kind === 'glue' || kind === 'attach' || kind === 'dress');
 }
 
 /** The box is filled and closed in one go, as far as nothing is glued. */

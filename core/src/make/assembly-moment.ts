@@ -5,7 +5,9 @@ import {
   lyingFrames,
   partPlace,
   posePart,
+  poseWorn,
   progressOf,
+  wearerOf,
   type FoldingBox,
   type FoldingPart,
   type FoldProgress,
@@ -17,6 +19,7 @@ import {
 } from '../fold/index.ts';
 import { gluedAt, jointsWithin } from './assemble-piece.ts';
 import { carriedPlace, carrierPlace, carryingsOf, heldBefore, type Carrying } from './carrying.ts';
+import { dressScene, isWornBefore, wornOn } from './dress-moment.ts';
 import { foldsOfPart, turnsAbout, withParents, type FoldsOfPart } from './folds-of-part.ts';
 import type { AssemblyOperation, GlueOperation } from './operations/assembly.ts';
 import type { AssemblyStep } from './step.ts';
@@ -82,6 +85,7 @@ function turnsOf(operation: AssemblyOperation, moving: MovingPart, gift: number)
     case 'thread':
     case 'join':
     case 'attach':
+    case 'dress':
     case 'put in':
       return [];
   }
@@ -213,6 +217,8 @@ export function assemblyScenes(
   const parents = new Map(box.parts.map((part) => [part, foldsOfPart(part).parents]));
   // Before that every piece is put together by itself.
   const carryings = step.from < box.assembly.giftEnters ? [] : carryingsOf(box);
+  const [first] = step.operations;
+  if (first.kind === 'dress') return (moment) => dressScene(box, lying, first, moment.share);
   return (moment) => sceneOf({ box, step, motions, lying, parents, carryings }, moment);
 }
 
@@ -284,11 +290,15 @@ function sceneOf(shown: Shown, { at, share }: AssemblyMoment): AssemblyScene {
   };
   const glued = carriedFrom(shown);
   const placeOf = placesOf(shown, { glued, share, time, progressIn });
-  const poseOf = (part: FoldingPart): PartPose => ({
+  const poseAlone = (part: FoldingPart): PartPose => ({
     place: placeOf(part),
     progress: progressIn(part),
     settled: progressOf(part.pattern.stages - 1, time),
   });
+  const poseOf = (part: FoldingPart): PartPose => {
+    const wearer = wearerOf(box, part);
+    return wearer ? poseWorn(part, wearer, poseAlone(wearer)) : poseAlone(part);
+  };
 
   const movesWhole = new Set(
     glued.length > 0
@@ -315,6 +325,9 @@ function sceneOf(shown: Shown, { at, share }: AssemblyMoment): AssemblyScene {
   return {
     faces: [
       ...posePart(first, pose),
+      ...wornOn(box, first)
+        .filter((part) => isWornBefore(box, part, step))
+        .flatMap((part) => posePart(part, poseOf(part))),
       // It stands in the part that is glued round it as it will in the closed box.
       ...(inner
         ? posePart(inner, {

@@ -6,7 +6,7 @@ export { seen, type AsMade } from './card.ts';
 export { cardSoFar, type ScoredWay } from './card-so-far.ts';
 export { carryOver } from './carry-over.ts';
 export { cutoutPlaces } from './cutout-places.ts';
-export type { BoxSide, FaceName, FaceRow } from './face-name.ts';
+export { faceNames, type BoxSide, type FaceName, type FaceRow } from './face-name.ts';
 export type { RowWay } from './rows-of-part.ts';
 export { flatOperations } from './flat-operations.ts';
 export { flatSteps, type FlatDraft } from './flat-steps.ts';
@@ -33,6 +33,7 @@ export type {
   AssemblyOperation,
   AttachOperation,
   CloseOperation,
+  DressOperation,
   FoldCornersOperation,
   FoldOperation,
   FoldUpOperation,

@@ -137,6 +137,8 @@ function keyOf(operation: Operation): unknown {
       return operation.faces.map(({ faces }) => faces);
     case 'thread':
       return operation.what;
+    case 'dress':
+      return [operation.onto.piece, operation.count];
     case 'fold':
     case 'fold up':
     case 'fold corners':

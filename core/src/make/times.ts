@@ -60,6 +60,8 @@ export function secondsOf(operation: Operation): number {
       return operation.faces.length * takes.gluedPart;
     case 'attach':
       return operation.joints.length * takes.gluedPiece;
+    case 'dress':
+      return operation.count * takes.gluedPiece;
     case 'thread':
       return takes.thread;
     case 'join':

@@ -9,8 +9,8 @@ export type PunchBoard = z.infer<typeof punchBoardSchema>;
 export const pieceSchema = z.object({
   id: z.string(),
   name: z.string(),
-  /** Which of the request's papers it is cut from, counted from 0. */
-  paper: z.int().min(0).max(9),
+  /** Which of the box's papers it is cut from, counted from 0: those of its own pieces, then those of what it wears. */
+  paper: z.int().min(0).max(60),
   copies: z.int().positive(),
   /** The punch board that its lines are made on; without it, scores are made in rows on a scoring board. */
   punchBoard: punchBoardSchema.optional(),

@@ -10,7 +10,7 @@ import {
   type Length,
 } from '../length/index.ts';
 
-/** What a cell of the grid becomes in the box: a handle has an arch and two ends; waste is cut away. */
+/** What a cell of the grid becomes in the box: a handle has an arch and two ends, a panel is worn; waste is cut away. */
 export const cellRoleSchema = z.enum([
   'floor',
   'wall',
@@ -23,6 +23,7 @@ export const cellRoleSchema = z.enum([
   'arch',
   'seat',
   'end',
+  'panel',
   'waste',
 ]);
 export type CellRole = z.infer<typeof cellRoleSchema>;
@@ -155,6 +156,8 @@ export const cutoutUseSchema = z.enum([
   'web corner',
   'tongue',
   'hang tab',
+  'panel side',
+  'clearing',
 ]);
 export type CutoutUse = z.infer<typeof cutoutUseSchema>;
 

@@ -1,11 +1,54 @@
-import type { StyleAnswer } from '../forms/index.ts';
+import { dressAsItIs, dressFrame, type DressAnswer } from '../additions/index.ts';
+import type { StyleAnswer, StyleFrame } from '../forms/index.ts';
 import { clearInsideNeeded, extentsOf, isRoundGift } from '../gift/index.ts';
+import { zero } from '../length/index.ts';
+import type { StagedSolver } from '../marks/index.ts';
 import type { PlanRequest } from '../request/index.ts';
 import { answerWith } from '../styles/index.ts';
+import { solveAsWideAsFits } from './as-wide-as-fits.ts';
 import { depthRefusal, withFigures } from './figured-depths.ts';
 
-/** The frame of the box that is asked for, or why this kind of box can't be made so. */
+/** The frame of the box that is asked for without what it wears, or why this kind of box can't be made so. */
 export function frameFor(request: PlanRequest): StyleAnswer {
+  return bareFrame(request, isAnyOblong(request.made));
+}
+
+/** The same frame with what the box is to wear, or why it can't wear that. */
+export function dressedFrame(
+  frame: StyleFrame,
+  request: PlanRequest,
+  solver: StagedSolver,
+): StyleAnswer {
+  const dressed = dress(frame, request, solver);
+  if (dressed.ok || dressed.refusal !== 'square') return asAnswer(dressed);
+  // What is worn on two of its sides alone makes what goes over a square box oblong.
+  const oblong = bareFrame(request, true);
+  return oblong.ok ? asAnswer(dress(oblong.frame, request, solver)) : oblong;
+}
+
+/** Where what is worn lies under something is seen on the bare box; one that fits no sheet is not to be dressed. */
+function dress(frame: StyleFrame, request: PlanRequest, solver: StagedSolver): DressAnswer {
+  // Where nothing goes over anything, there is no room to be made.
+  if (frame.fits.length === 0) return { ok: true, frame: dressAsItIs(frame, request) };
+  const bare = solveAsWideAsFits(frame, request, solver).best();
+  if (!bare) return { ok: true, frame };
+  return dressFrame(frame, request, (id) => bare.solution.sections.get(id) ?? zero);
+}
+
+function asAnswer(dressed: DressAnswer): StyleAnswer {
+  if (dressed.ok) return dressed;
+  if (dressed.refusal !== 'square') return { ok: false, refusal: dressed.refusal };
+  return {
+    ok: false,
+    refusal: {
+      field: 'additions',
+      message: 'This box is as wide as it is deep, and can’t wear more on two of its sides than on the others. Put the same on all four.',
+    },
+  };
+}
+
+/** The frame of the box without what it wears. */
+function bareFrame(request: PlanRequest, mayBeOblong: boolean): StyleAnswer {
   const { gift, room, papers, kit, lean, style, made } = request;
   const answer = answerWith(style, {
     inside: clearInsideNeeded(gift, room),
@@ -14,7 +57,7 @@ export function frameFor(request: PlanRequest): StyleAnswer {
     papers,
     kit,
     lean,
-    mayBeOblong: isAnyOblong(made),
+    mayBeOblong,
     made,
   });
   if (!answer.ok) return answer;

@@ -1,12 +1,12 @@
 import { extentsOf, waysUp, type DirectedRoom, type Gift } from '../gift/index.ts';
 import { half, minus, plus, smallest, times, zero } from '../length/index.ts';
 import { StagedSolver } from '../marks/index.ts';
-import type { StyleFrame, StyleSection } from '../forms/index.ts';
+import type { StyleAnswer, StyleFrame, StyleSection } from '../forms/index.ts';
 import { readLines, layOut, type SheetUse } from '../make/index.ts';
 import { cutSizeOf, gridPositions } from '../piece/index.ts';
-import type { PlanRequest, Problem } from '../request/index.ts';
+import { papersOf, type PlanRequest, type Problem } from '../request/index.ts';
 import { solveAsWideAsFits } from './as-wide-as-fits.ts';
-import { frameFor } from './frame-for.ts';
+import { dressedFrame, frameFor } from './frame-for.ts';
 import { styleSummary } from '../styles/index.ts';
 import { compareCard, leastCard, type CardUse } from './least-card.ts';
 import { judgePairs, worstState, type BothLeans } from './judge-pairs.ts';
@@ -21,7 +21,7 @@ import {
   type MarkedPiece,
   type SolvedFrame,
 } from './put-to-solver.ts';
-import { mayBeTooLarge, sheetProblems } from './sheet-problems.ts';
+import { mayBeTooLarge, sheetProblems, tooLargeForSheet } from './sheet-problems.ts';
 import { snapMade } from './snap-made.ts';
 
 export type PlanResult =
@@ -34,7 +34,9 @@ export type PlanResult =
  * sheets, then the least card. What a punch board can't make is made along a ruler. Pure; the request has been
  * parsed by its schema.
  */
-export function planBox(request: PlanRequest): PlanResult {
+export function planBox(asked: PlanRequest): PlanResult {
+  const [first, ...papers] = papersOf(asked);
+  const request: PlanRequest = { ...asked, papers: [first, ...papers] };
   const result = planWith(request);
   if (result.ok) return result;
   const byHand = withoutItsPunchBoard(request);
@@ -68,15 +70,21 @@ function planWith(request: PlanRequest): PlanResult {
   return { ok: false, problems: first?.problems() ?? [] };
 }
 
-/** A gift one way up, with the frame of its box and its lengths, which are chosen as far as they are asked for. */
+/** A gift one way up, with the frame of its box, and what it comes to as far as that is asked for. */
 type Begun =
   | {
       readonly ok: true;
       readonly request: PlanRequest;
-      readonly frame: StyleFrame;
-      readonly lengths: FrameInStages;
+      /** The box without what it wears, which takes less card than with it. */
+      readonly bare: StyleFrame;
+      readonly dressed: () => Dressed;
     }
   | { readonly ok: false; readonly request: PlanRequest; readonly problems: readonly Problem[] };
+
+/** A frame with all that the box wears, and its lengths, which are chosen as far as they are asked for. */
+type Dressed =
+  | { readonly ok: true; readonly frame: StyleFrame; readonly lengths: FrameInStages }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
 
 function begin(request: PlanRequest, solver: StagedSolver): Begun {
   const answer = frameFor(request);
@@ -84,7 +92,23 @@ function begin(request: PlanRequest, solver: StagedSolver): Begun {
   const { frame } = answer;
   const lacking = kitProblems(frame, request);
   if (lacking.length > 0) return { ok: false, request, problems: lacking };
-  return { ok: true, request, frame, lengths: solveAsWideAsFits(frame, request, solver) };
+  let dressed: Dressed | undefined;
+  return {
+    ok: true,
+    request,
+    bare: frame,
+    dressed: () => (dressed ??= withLengths(frame, request, solver)),
+  };
+}
+
+function withLengths(bare: StyleFrame, request: PlanRequest, solver: StagedSolver): Dressed {
+  const answer: StyleAnswer =
+    request.additions.length === 0
+      ? { ok: true, frame: bare }
+      : dressedFrame(bare, request, solver);
+  if (!answer.ok) return { ok: false, problems: [answer.refusal] };
+  const { frame } = answer;
+  return { ok: true, frame, lengths: solveAsWideAsFits(frame, request, solver) };
 }
 
 /** A gift one way up, with a box whose every length is chosen. */
@@ -92,6 +116,8 @@ interface Standing {
   readonly request: PlanRequest;
   readonly leans: BothLeans;
   readonly sheets: readonly SheetUse[];
+  /** Its pieces, where what it wears had to be cut to them before the sheets were known. */
+  readonly drawn?: DrawnBox;
 }
 
 /** What stands in the way is worked out only when it is told. */
@@ -139,7 +165,7 @@ function stand(wishing: Begun, solver: StagedSolver): Stood {
   const { request } = wishing;
   const wishingLeast = begin(wishingLess(request, 0), solver);
   // Where it has no more to choose from, there is no more to be found.
-  if (wishing.ok && (!wishingLeast.ok || isNoWider(wishingLeast.frame, wishing.frame)))
+  if (wishing.ok && (!wishingLeast.ok || isNoWider(wishingLeast.bare, wishing.bare)))
     return wished;
   const least = standIn(wishingLeast);
   if (!least.ok) return wished;
@@ -203,24 +229,46 @@ function eachByLeastCard<Tried>(
 /** What a box takes at the least; what is cut already may be smaller than its frame lets it. */
 function leastOf(begun: Begun): CardUse {
   if (!begun.ok || begun.request.made.length > 0) return { sheets: 0, used: 0 };
-  return leastCard(begun.frame, begun.request.papers);
+  return leastCard(begun.bare, begun.request.papers);
 }
 
 /** A gift one way up in a box with the room that is wished for, where everything holds. */
 function standHolding(begun: Begun): Standing | undefined {
-  const box = begun.ok ? begun.lengths.held() : undefined;
+  const dressed = begun.ok ? begun.dressed() : undefined;
+  const box = dressed?.ok ? dressed.lengths.held() : undefined;
   if (!box || boardProblems(box, begun.request).length > 0) return undefined;
-  return layOutOnSheets(box, begun.request);
+  const stood = layOutOnSheets(box, begun.request);
+  return stood.ok ? stood.standing : undefined;
 }
 
-function layOutOnSheets(box: SolvedFrame, request: PlanRequest): Standing {
+function layOutOnSheets(box: SolvedFrame, request: PlanRequest): Stood {
+  if (box.frame.wears) return layOutDressed(box, request);
   const pieces = box.frame.pieces.map(({ id, paper, copies }) => ({
     id,
     paper,
     copies,
     ...cutSizeIn(box.solution, id),
   }));
-  return { request, leans: bothLeans(box, request), sheets: layOut(pieces, request.papers) };
+  const sheets = layOut(pieces, request.papers);
+  return { ok: true, standing: { request, leans: bothLeans(box, request), sheets } };
+}
+
+/** What a box wears is cut to its pieces, and lies on the sheets with them. */
+function layOutDressed(box: SolvedFrame, request: PlanRequest): Stood {
+  const answer = drawBox(box, request.kit);
+  if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
+  const { box: drawn } = answer;
+  const pieces = drawn.pieces.map(({ piece: { id, name, paper, copies, grid } }) => ({
+    id,
+    name,
+    paper,
+    copies,
+    ...cutSizeOf(grid),
+  }));
+  const tooLarge = pieces.flatMap((piece) => tooLargeForSheet(piece, request));
+  if (tooLarge.length > 0) return { ok: false, problems: () => tooLarge };
+  const sheets = layOut(pieces, request.papers);
+  return { ok: true, standing: { request, leans: bothLeans(box, request), sheets, drawn } };
 }
 
 /** The other lean is worked out once, and only where it is asked for. */
@@ -238,11 +286,16 @@ function bothLeans(box: SolvedFrame, request: PlanRequest): BothLeans {
 
 function standIn(begun: Begun): Stood {
   if (!begun.ok) return { ok: false, problems: () => begun.problems };
-  const { request, frame, lengths } = begun;
+  const { request } = begun;
+  const dressed = begun.dressed();
+  if (!dressed.ok) return { ok: false, problems: () => dressed.problems };
+  const { frame, lengths } = dressed;
   const box = lengths.best();
   if (!box && request.made.length > 0) return { ok: false, problems: () => [beyondRescue] };
   if (!box) return { ok: false, problems: () => withWayOut(sheetProblems(request, frame)) };
-  const standing = layOutOnSheets(box, request);
+  const stood = layOutOnSheets(box, request);
+  if (!stood.ok) return stood;
+  const { standing } = stood;
   // Where a larger lid would go on, it is its sheet that leaves no room for it.
   if (mayBeTooLarge(request, frame) && isTightAtBest(standing.leans, request)) {
     const problems = sheetProblems(request, frame);
@@ -253,9 +306,9 @@ function standIn(begun: Begun): Stood {
   return { ok: true, standing };
 }
 
-function finish({ request, leans, sheets }: Standing): Plan {
+function finish({ request, leans, sheets, drawn: known }: Standing): Plan {
   const { box } = leans;
-  const drawn = drawBox(box, request.kit);
+  const drawn = known ?? drawnBox(box, request.kit);
   const marks = drawn.pieces.map((marked) => readingsOf(marked, request.kit));
   const { pairs, finerStep } = judgePairs(leans, request);
   return {
@@ -273,6 +326,13 @@ function finish({ request, leans, sheets }: Standing): Plan {
     sheets: sheets.map((use) => ({ ...use, placements: [...use.placements] })),
     assembly: drawn.assembly,
   };
+}
+
+/** A box that wears nothing. */
+function drawnBox(box: SolvedFrame, kit: PlanRequest['kit']): DrawnBox {
+  const answer = drawBox(box, kit);
+  if (!answer.ok) throw new Error(answer.refusal.message);
+  return answer.box;
 }
 
 /** What is cut already leaves no box round this gift. */

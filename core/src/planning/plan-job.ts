@@ -1,6 +1,6 @@
 import { jobFor, type Job, type LidCorners } from '../make/index.ts';
 import type { LineRef } from '../piece/index.ts';
-import type { PlanRequest } from '../request/index.ts';
+import { papersOf, type PlanRequest } from '../request/index.ts';
 import type { Plan } from './plan.ts';
 
 /** How many boxes are made, and how the last corners of a lid are glued. */
@@ -12,9 +12,10 @@ export interface JobOrder {
 /** The whole job for so many boxes of a plan; what is made already is not made again. */
 export function planJob(
   plan: Plan,
-  { papers, kit, made }: Pick<PlanRequest, 'papers' | 'kit' | 'made'>,
+  request: Pick<PlanRequest, 'papers' | 'style' | 'additions' | 'kit' | 'made'>,
   { boxes, corners = 'round the base' }: JobOrder,
 ): Job {
+  const { kit, made } = request;
   const isMade = (piece: string, line: LineRef) => {
     const way = line.axis === 'column' ? 'across' : 'down';
     const mark = plan.marks
@@ -26,7 +27,7 @@ export function planJob(
     );
   };
   return jobFor(plan, {
-    papers,
+    papers: papersOf(request),
     kit,
     cut: made.map(({ piece }) => piece),
     isMade,

@@ -14,17 +14,19 @@ import {
   type Section,
   type Span,
 } from '../marks/index.ts';
-import type {
-  PieceTemplate,
-  SettledBox,
-  SettledFit,
-  SizeOf,
-  StyleFit,
-  StyleFrame,
+import {
+  drawFrame,
+  type PieceTemplate,
+  type Refusal,
+  type SettledBox,
+  type SettledFit,
+  type SizeOf,
+  type StyleFit,
+  type StyleFrame,
 } from '../forms/index.ts';
 import { hair, half, largest, minus, plus, smallest, times, zero } from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
-import type { Piece } from '../piece/index.ts';
+import { cutSizeOf, type Piece } from '../piece/index.ts';
 import type { MadeWay } from '../request/index.ts';
 import type { Kit } from '../tools/index.ts';
 import { cutDown } from './cut-down.ts';
@@ -224,29 +226,55 @@ export function cutSizeIn(solution: MarksSolution, piece: string) {
   };
 }
 
-/** Draws the pieces of a frame at the lengths that were chosen. */
-export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): DrawnBox {
+export type BoxAnswer =
+  | { readonly ok: true; readonly box: DrawnBox }
+  | { readonly ok: false; readonly refusal: Refusal };
+
+/** Draws the pieces of a frame at the lengths that were chosen, with what it wears. */
+export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): BoxAnswer {
   const size: SizeOf = (id) => {
     const found = solution.sections.get(id);
     if (found === undefined) throw new Error(`The solver left out ${id}`);
     return found;
   };
   const tools = markTools(frame, kit);
+  const drawn = drawFrame(frame, size);
+  const answer = frame.wears?.(drawn) ?? { ok: true, worn: undefined };
+  if (!answer.ok) return answer;
+  const { worn } = answer;
+  const { clearInside, assembly } = drawn;
   return {
-    ...frame.settle(size),
-    depths: depthsOf(frame, size, kit),
-    pieces: frame.pieces.map((template) => ({
-      piece: {
-        id: template.id,
-        name: template.name,
-        paper: template.paper,
-        copies: template.copies,
-        ...(template.punchBoard && { punchBoard: template.punchBoard }),
-        grid: template.draw(size),
-      },
-      across: acrossMarks(solution, template, size, tools),
-      down: chainMarks(solution, `${template.id} down`),
-    })),
+    ok: true,
+    box: {
+      clearInside,
+      assembly: worn
+        ? {
+            ...assembly,
+            parts: [...assembly.parts, ...worn.parts],
+            stacks: [...assembly.stacks, ...worn.stacks],
+          }
+        : assembly,
+      depths: depthsOf(frame, size, kit),
+      pieces: [
+        ...frame.pieces.flatMap((template, i): readonly MarkedPiece[] => {
+          const piece = drawn.pieces[i];
+          if (!piece) return [];
+          const across = acrossMarks(solution, template, size, tools);
+          return [{ piece, across, down: chainMarks(solution, `${template.id} down`) }];
+        }),
+        ...(worn?.pieces ?? []).map(unmarked),
+      ],
+    },
+  };
+}
+
+/** A piece that is cut and not scored. */
+function unmarked(piece: Piece): MarkedPiece {
+  const { width, height } = cutSizeOf(piece.grid);
+  return {
+    piece,
+    across: { id: `${piece.id} across`, cut: width, scores: [] },
+    down: { id: `${piece.id} down`, cut: height, scores: [] },
   };
 }
 

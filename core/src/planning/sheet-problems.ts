@@ -59,18 +59,31 @@ export function sheetProblems(request: PlanRequest, frame: StyleFrame): readonly
   if (!free) return [];
   return frame.pieces.flatMap((piece): readonly Problem[] => {
     const { width, height } = cutSizeIn(free, piece.id);
-    const { sheet, name, printRuns } = paperFor(request.papers, piece.paper);
-    if (fitsSheet(width, height, { sheet, mayTurn: printRuns === 'any way' }))
-      return tooLargeForBoard(piece, width, height, request);
-    const needs = formatSize(width, height, cutUnit(request.kit));
-    const has = formatSize(sheet.width, sheet.height, request.unit);
-    const slot = Math.min(piece.paper, request.papers.length - 1);
-    return [
-      {
-        field: `papers.${slot}.sheet`,
-        message: `The ${piece.name.toLowerCase()} ${piece.name.endsWith('s') ? 'need' : 'needs'} a piece of ${needs}, and a sheet of ${name} is ${has}.`,
-        needs: { width, height },
-      },
-    ];
+    const tooLarge = tooLargeForSheet({ ...piece, width, height }, request);
+    return tooLarge.length > 0 ? tooLarge : tooLargeForBoard(piece, width, height, request);
   });
+}
+
+/** A piece of this size, where its sheet is too small for it. */
+export function tooLargeForSheet(
+  {
+    name: piece,
+    paper,
+    width,
+    height,
+  }: Pick<PieceTemplate, 'name' | 'paper'> & Pick<Sheet, 'width' | 'height'>,
+  { papers, kit, unit }: PlanRequest,
+): readonly Problem[] {
+  const { sheet, name, printRuns } = paperFor(papers, paper);
+  if (fitsSheet(width, height, { sheet, mayTurn: printRuns === 'any way' })) return [];
+  const needs = formatSize(width, height, cutUnit(kit));
+  const has = formatSize(sheet.width, sheet.height, unit);
+  const slot = Math.min(paper, papers.length - 1);
+  return [
+    {
+      field: `papers.${slot}.sheet`,
+      message: `The ${piece.toLowerCase()} ${piece.endsWith('s') ? 'need' : 'needs'} a piece of ${needs}, and a sheet of ${name} is ${has}.`,
+      needs: { width, height },
+    },
+  ];
 }

@@ -44,6 +44,7 @@ export function usualRequest(gift: Gift, unit: Unit): PlanRequest {
     kit: usualKit(unit),
     lean: 'loose',
     made: [],
+    additions: [],
   };
 }
 

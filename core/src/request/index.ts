@@ -8,4 +8,5 @@ export {
   type ProjectDocument,
 } from './request.ts';
 export { nameOfField, optionInQuestion, problemsFrom, type Problem } from './problem.ts';
+export { papersOf } from './papers-of.ts';
 export { newProject, stockPaper, usualKit, usualRequest } from './first-project.ts';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { additionSchema } from '../additions/index.ts';
 import { giftSchema, roomSchema } from '../gift/index.ts';
 import { unitSchema } from '../length/index.ts';
 import { papersSchema } from '../paper/index.ts';
@@ -6,6 +7,9 @@ import { styleChoiceSchema } from '../styles/index.ts';
 import { kitSchema } from '../tools/index.ts';
 import { finishedSizeSchema } from './finished-size.ts';
 import { madeWaySchema } from './made.ts';
+
+/** The most things that one box wears. */
+const mostAdditions = 12;
 
 /** What a plan is asked for. Lengths are whole nanometres. */
 export const planRequestSchema = z.object({
@@ -24,6 +28,11 @@ export const planRequestSchema = z.object({
   finished: finishedSizeSchema.optional(),
   /** What has been cut and scored already, as it came out. */
   made: z.array(madeWaySchema).max(80).default([]),
+  /** What the box wears besides its own pieces, in the order in which it is put on. */
+  additions: z
+    .array(additionSchema)
+    .max(mostAdditions, { error: `A box wears ${mostAdditions} things at the most.` })
+    .default([]),
 });
 export type PlanRequest = z.infer<typeof planRequestSchema>;
 

@@ -2,6 +2,7 @@ import {
   closedFaces,
   foldingBox,
   paperFor,
+  papersOf,
   toMillimetres,
   cutSizeOf,
   type FoldingBox,
@@ -18,7 +19,7 @@ import { edgesOf, fromLine, isInRing, type Place } from './reader/index.ts';
 export function boxInSpace(plan: Plan, request: PlanRequest): FoldingBox {
   return foldingBox(
     plan.pieces,
-    ({ paper }) => paperFor(request.papers, paper).thickness,
+    ({ paper }) => paperFor(papersOf(request), paper).thickness,
     plan.assembly,
   );
 }

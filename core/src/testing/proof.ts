@@ -4,6 +4,7 @@ import {
   measureGap,
   outermostPoints,
   paperFor,
+  papersOf,
   vector,
   type FoldFault,
   type Plan,
@@ -16,7 +17,7 @@ const axes = { across: vector(1, 0, 0), deep: vector(0, 1, 0), high: vector(0, 0
 export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string[] {
   const box = foldingBox(
     plan.pieces,
-    ({ paper }) => paperFor(request.papers, paper).thickness,
+    ({ paper }) => paperFor(papersOf(request), paper).thickness,
     plan.assembly,
   );
   const partsOf = (piece: string) =>
@@ -30,6 +31,18 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
         : [],
     ),
   ];
+  // What ends below a lid is not under it.
+  const isCounted = (id: string) =>
+    request.additions.some(
+      (each) => id.startsWith(`${each.id} `) && each.underCover === 'counted',
+    );
+  /** Parts with what they wear outside. */
+  const withWorn = (parts: readonly string[]) => [
+    ...parts,
+    ...plan.assembly.parts.flatMap(({ id, worn }) =>
+      worn && parts.includes(worn.part) ? [id] : [],
+    ),
+  ];
   const gaps = plan.pairs.flatMap(({ outer, inner, fits }) =>
     fits.flatMap(({ direction, gap }): readonly string[] => {
       // A piece that closes on itself is proven by nothing going through anything.
@@ -40,7 +53,7 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
         (each) => each.outer === inner && each.inner === inner && each.state === 'tight',
       );
       if (isPushed) return [];
-      const inners = partsOf(inner);
+      const inners = [...partsOf(inner), ...withWorn(partsOf(inner)).filter(isCounted)];
       const outers = withLining([part]).filter((each) => !inners.includes(each));
       const measured = measureGap(box, outers, inners, axes[direction]);
       // A tube that is open above and below has no height to measure.
@@ -57,11 +70,11 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
   // the jam is large one of the two stands in the gift's room; nothing else may.
   const tight = plan.pairs.filter(({ state }) => state === 'tight');
   const jams = tight.flatMap(({ outer, inner }) => [
-    { over: withLining(partsOf(outer)), under: partsOf(inner) },
+    { over: withWorn(withLining(partsOf(outer))), under: withWorn(partsOf(inner)) },
     // What is forced through its cover meets what goes over that.
     ...plan.pairs
       .filter((next) => next.inner === outer)
-      .map((next) => ({ over: partsOf(next.outer), under: partsOf(inner) })),
+      .map((next) => ({ over: withWorn(partsOf(next.outer)), under: withWorn(partsOf(inner)) })),
   ]);
   const isPlanned = ({ inTheWay: parts = [] }: FoldFault) =>
     parts.length > 0 &&

@@ -1,4 +1,4 @@
-import { planJob, sayStep, toMillimetres, type Plan, type PlanRequest } from '../index.ts';
+import { papersOf, planJob, sayStep, toMillimetres, type Plan, type PlanRequest } from '../index.ts';
 import {
   boxInSpace,
   flatSize,
@@ -119,7 +119,7 @@ export function faultsInWords(
   pick: (ways: number) => number,
 ): readonly string[] {
   const steps = toldSteps(plan, request, boxes);
-  const sheets = request.papers.map(({ name, sheet, printRuns }) => ({
+  const sheets = papersOf(request).map(({ name, sheet, printRuns }) => ({
     paper: name,
     width: toMillimetres(sheet.width),
     height: toMillimetres(sheet.height),

@@ -48,6 +48,10 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
       const comes = nameOf(waitForOne(main) ? main.onto : main.piece).toLowerCase();
       return `Glue the ${main.pieces > 1 ? plural(comes) : comes} on`;
     }
+    case 'dress': {
+      const name = nameOf(main.piece).toLowerCase();
+      return `Glue the ${main.count > 1 ? plural(name) : name} on`;
+    }
     case 'thread':
       return {
         'ribbon pull': 'Thread the pull',
@@ -93,6 +97,8 @@ export function assemblyLine(operations: Operations, nameOf: NameOf): string {
       return main.how === 'place'
         ? 'in its place'
         : `${main.how} the ${nameOf(main.onto).toLowerCase()}`;
+    case 'dress':
+      return `glue on to the ${nameOf(main.onto.piece).toLowerCase()}`;
     case 'attach':
       return `glue to the ${nameOf(main.onto).toLowerCase()}`;
     default: {

@@ -39,6 +39,7 @@ export function faceInWords(face: FaceName): string {
       return of ? `tab of the ${faceInWords(of)}` : 'tab';
     case 'gusset':
       return of?.role === 'wall' ? `corner beside the ${faceInWords(of)}` : 'corner';
+    case 'panel':
     case 'waste':
       return roleInWords(role, 1);
   }

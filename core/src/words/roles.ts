@@ -14,6 +14,7 @@ const roles: Readonly<Record<CellRole, readonly [string, string]>> = {
   arch: ['top panel', 'top panels'],
   seat: ['seat', 'seats'],
   end: ['end', 'ends'],
+  panel: ['panel', 'panels'],
   waste: ['edge', 'edges'],
 };
 
@@ -59,6 +60,8 @@ const uses: Readonly<Record<CutoutUse, string>> = {
   'web corner': 'corner',
   tongue: 'tongue',
   'hang tab': 'hang tab',
+  'panel side': 'side of the panel',
+  clearing: 'opening',
 };
 
 /** What is cut out, or off. */

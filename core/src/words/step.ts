@@ -267,7 +267,7 @@ function sayAssembly(step: AssemblyStep, nameOf: NameOf, { kit }: Telling): Said
   const { operations } = step;
   const name = nameOf(step.piece);
   const narrow = operations.flatMap((each) =>
-    each.kind === 'glue' || each.kind === 'attach' ? [each.narrow] : [],
+    each.kind === 'glue' || each.kind === 'attach' || each.kind === 'dress' ? [each.narrow] : [],
   );
   const [least] = [...narrow].sort((a, b) => a - b);
   const isGift = operations[0].kind === 'put in';

@@ -123,6 +123,21 @@ export interface AttachOperation {
   readonly isFlat: boolean;
 }
 
+/** Glue a piece that is worn on to the outside of a face, or on to the layer under it, as far in from every edge. */
+export interface DressOperation {
+  readonly kind: 'dress';
+  readonly piece: string;
+  readonly onto:
+    | { readonly kind: 'faces'; readonly piece: string; readonly faces: readonly FaceName[] }
+    | { readonly kind: 'layer'; readonly piece: string };
+  /** How many are put on in one go: one on each face. */
+  readonly count: number;
+  /** Tape must be narrower than the piece. */
+  readonly narrow: Length;
+  /** Whether what it is put on lies flat for it, or is folded and glued already. */
+  readonly lies: 'flat' | 'folded';
+}
+
 /** Put the gift in. */
 export interface PutInOperation {
   readonly kind: 'put in';
@@ -156,5 +171,6 @@ export type AssemblyOperation =
   | ThreadOperation
   | JoinOperation
   | AttachOperation
+  | DressOperation
   | PutInOperation
   | CloseOperation;

@@ -62,7 +62,7 @@ const others = [
   /^Its last \w+ tabs are glued there\.$/,
   /^Slide the .+ (?:over the .+|into the .+, down to the floor)\.$/,
   /^Put the .+ in its place at the .+\.$/,
-  /^Lay the .+ flat, inside up\.$/,
+  /^Lay the .+ flat, (?:in|out)side up\.$/,
   /^As the walls come up, fold (?:each corner|\w+ corners) in half along its slanting score\.$/,
   /^Hook the two corners of each wall into each other by their slits\.$/,
   /^Push in .+\.$/,
@@ -177,6 +177,19 @@ export class Gluing {
       this.pending = { side: sideOf(side), what };
       return;
     }
+    const back = match('Adhesive all over the back of (?:the|each) (.+)\\.');
+    if (back) {
+      const [what = ''] = back;
+      if (this.pending) throw new Error(`What is glued to ${this.pending.what}?`);
+      this.pending = { side: 'inside', what: `the ${what}` };
+      return;
+    }
+    const wornOn = match(
+      'Press (?:it|one) onto the outside of (?:each of these: )?(.+) of the ([a-z ]+), as far in from every edge\\.',
+    );
+    const wornOnLayer = match(
+      'Press (?:it|one) onto (?:the|each) ([a-z ]+ panel), as far in from every edge\\.',
+    );
     const seam = match(
       'Fold the walls round, and press the (inside|outside) of the (.+) onto the seam, edges level\\.',
     );
@@ -239,6 +252,17 @@ export class Gluing {
           ? { above: above === undefined ? 0 : lengthOf(above) }
           : { isLevelAbove: true }),
       });
+    } else if (wornOn) {
+      const [names = '', under = ''] = wornOn;
+      const onPiece = pieceCalled(under);
+      const { pending } = this;
+      for (const face of this.faces(names, onPiece)) {
+        this.pending = pending;
+        this.glued({ onPiece, on: [face], onSide: 'outside' });
+      }
+    } else if (wornOnLayer) {
+      const [under = ''] = wornOnLayer;
+      this.glued({ onPiece: pieceCalled(under), onSide: 'outside' });
     } else if (lowered) {
       const [side, names = ''] = lowered;
       this.glued({ onPiece: here, on: this.faces(names), onSide: sideOf(side) });

@@ -1,0 +1,52 @@
+import type { DrawnFrame, WornAnswer } from '../forms/index.ts';
+import type { Length, Unit } from '../length/index.ts';
+import type { Paper } from '../paper/index.ts';
+import type { FaceChoice } from './face-choice.ts';
+import type { FlatFace } from './flat-faces.ts';
+
+/** A box that something is put on. */
+export interface Undressed {
+  readonly drawn: DrawnFrame;
+  /** Its faces that something may be glued on, and those of them that wear something already. */
+  readonly faces: readonly FlatFace[];
+  readonly taken: readonly FlatFace[];
+}
+
+/** How an addition is cut, and how what it says is worded. */
+export interface DressBrief {
+  /** The path of its field in the request. */
+  readonly field: string;
+  /** Which of the box’s papers the first of its own is. */
+  readonly firstPaper: number;
+  /** The step that cuts are made in. */
+  readonly step: Length;
+  readonly unit: Unit;
+}
+
+/** Card that an addition lays on the outside of a face which other pieces lie close over. */
+export interface LaidCard {
+  readonly face: FlatFace;
+  readonly card: Length;
+}
+
+/** Why an addition that is asked for is not on the box. */
+export interface LeftOff {
+  /** The addition. */
+  readonly id: string;
+  readonly why: 'no such face' | 'worn already';
+  readonly face?: FaceChoice;
+}
+
+/** Something that a box wears. */
+export interface Addition<Choice> {
+  /** Its own papers, in the order in which it counts them. */
+  readonly papers: (choice: Choice) => readonly Paper[];
+  /** What lies under something that goes over the box, so that room must be made for it. */
+  readonly laid: (choice: Choice, box: Undressed) => readonly LaidCard[];
+  /** Its pieces, cut to the box as it came. */
+  readonly wear: (choice: Choice, box: Undressed, brief: DressBrief) => WornAnswer;
+  /** What of it is not on the box. */
+  readonly leftOff: (choice: Choice, box: Undressed) => readonly LeftOff[];
+  /** The faces that it takes. */
+  readonly takes: (choice: Choice, box: Undressed) => readonly FlatFace[];
+}

@@ -1,0 +1,176 @@
+import { foldingBox, type FaceRef } from '../fold/index.ts';
+import {
+  drawFrame,
+  type DrawnFrame,
+  type Refusal,
+  type SizeOf,
+  type StyleFrame,
+  type Worn,
+  type WornAnswer,
+} from '../forms/index.ts';
+import type { Unit } from '../length/index.ts';
+import { paperFor, type Paper, type Papers } from '../paper/index.ts';
+import { cuttingMeans, type Kit } from '../tools/index.ts';
+import type { DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
+import { flatFaces, withoutOpenings, type FlatFace, type Over } from './flat-faces.ts';
+import { makeRoom, mayMakeRoom } from './make-room.ts';
+import { additionOf, type AdditionChoice } from './registry.ts';
+
+/** What a box is to wear, and how that is made. */
+export interface DressRequest {
+  readonly additions: readonly AdditionChoice[];
+  /** The papers of the box’s own pieces, each its own, and then those of what it wears. */
+  readonly papers: Papers;
+  readonly kit: Kit;
+  readonly unit: Unit;
+}
+
+/** The papers of what a box wears, in the order in which they follow those of its own pieces. */
+export function papersWorn(additions: readonly AdditionChoice[]): readonly Paper[] {
+  return additions.flatMap((choice) => additionOf(choice).papers(choice));
+}
+
+/** All faces of a box that something may be worn on, whether they wear anything or not. */
+export function wearable(
+  {
+    pieces,
+    assembly,
+    pairs,
+  }: Pick<DrawnFrame, 'pieces' | 'assembly'> & { readonly pairs: readonly Over[] },
+  papers: Papers,
+): readonly FlatFace[] {
+  const parts = assembly.parts.filter(({ worn }) => worn === undefined);
+  const isBare = ({ part }: FaceRef) => parts.some(({ id }) => id === part);
+  const bare = {
+    ...assembly,
+    parts,
+    stacks: assembly.stacks.filter(({ face }) => isBare(face)),
+  };
+  const box = foldingBox(
+    withoutOpenings(pieces),
+    ({ paper }) => paperFor(papers, paper).thickness,
+    bare,
+  );
+  return flatFaces(box, new Map(pieces.map(({ id, grid }) => [id, grid.cutouts])), pairs);
+}
+
+/** A drawn box that wears nothing yet. */
+function undressed(drawn: DrawnFrame, papers: Papers, pairs: readonly Over[]): Undressed {
+  return { drawn, faces: wearable({ ...drawn, pairs }, papers), taken: [] };
+}
+
+/** Each addition with the faces that those before it have left, and how it is cut. */
+function eachInTurn<Result>(
+  { additions, papers, kit, unit }: DressRequest,
+  bare: Undressed,
+  put: (choice: AdditionChoice, box: Undressed, brief: DressBrief) => Result,
+): readonly Result[] {
+  const taken: FlatFace[] = [];
+  let firstPaper = papers.length - papersWorn(additions).length;
+  return additions.map((choice, i) => {
+    const addition = additionOf(choice);
+    const box = { ...bare, taken: [...taken] };
+    const step = cuttingMeans(kit)?.step ?? kit.trimmer.step;
+    const result = put(choice, box, { field: `additions.${i}`, firstPaper, step, unit });
+    taken.push(...addition.takes(choice, box));
+    firstPaper += addition.papers(choice).length;
+    return result;
+  });
+}
+
+const nothing: Worn = { pieces: [], parts: [], stacks: [] };
+
+function wearAll(
+  request: DressRequest,
+  drawn: DrawnFrame,
+  fits: StyleFrame['fits'],
+): WornAnswer {
+  const bare = undressed(drawn, request.papers, fits);
+  let worn = nothing;
+  let refusal: Refusal | undefined;
+  eachInTurn(request, bare, (choice, box, brief) => {
+    const addition = additionOf(choice);
+    const narrow = addition.laid(choice, box).find((card) => !mayMakeRoom(fits, card));
+    if (narrow) refusal ??= noRoomFor(narrow, brief.field);
+    const answer = addition.wear(choice, box, brief);
+    if (!answer.ok) refusal ??= answer.refusal;
+    else
+      worn = {
+        pieces: [...worn.pieces, ...answer.worn.pieces],
+        parts: [...worn.parts, ...answer.worn.parts],
+        stacks: [...worn.stacks, ...answer.worn.stacks],
+      };
+  });
+  return refusal ? { ok: false, refusal } : { ok: true, worn };
+}
+
+export type DressAnswer =
+  | { readonly ok: true; readonly frame: StyleFrame }
+  | { readonly ok: false; readonly refusal: Refusal }
+  /** A box with a square floor can’t wear this: it must be asked for with one that may come out oblong. */
+  | { readonly ok: false; readonly refusal: 'square' };
+
+/** A frame with what the box is to wear, and no room made for it: nothing goes over anything of it. */
+export function dressAsItIs(frame: StyleFrame, request: DressRequest): StyleFrame {
+  return { ...frame, wears: (own) => wearAll(request, own, frame.fits) };
+}
+
+/**
+ * A style’s frame with what the box is to wear, and with room for it under what goes over it. Where that is, is seen
+ * on the box at sizes near those that it will come to.
+ */
+export function dressFrame(frame: StyleFrame, request: DressRequest, near: SizeOf): DressAnswer {
+  const bare = undressed(drawFrame(frame, near), request.papers, frame.fits);
+  const laid: LaidCard[] = [];
+  eachInTurn(request, bare, (choice, box) => laid.push(...additionOf(choice).laid(choice, box)));
+  const refusal = unlikeAllRound(laid, bare.faces);
+  if (refusal) return { ok: false, refusal };
+  const roomy = makeRoom(frame, laid);
+  if (!roomy) return { ok: false, refusal: 'square' };
+  return { ok: true, frame: dressAsItIs(roomy, request) };
+}
+
+function noRoomFor({ face: { name } }: LaidCard, field: string): Refusal {
+  return {
+    field,
+    message: `Nothing can be worn on the ${name.faces} there: another part of the box lies close over it, and can’t be made larger. Let it end below that, or take it off there.`,
+  };
+}
+
+/** What goes over many walls has all of its own alike, and goes over the same on each of them or on none. */
+function unlikeAllRound(
+  laid: readonly LaidCard[],
+  faces: readonly FlatFace[],
+): Refusal | undefined {
+  const isNumbered = ({ name, covers }: FlatFace) => name.nth !== undefined && covers.length > 0;
+  const [first] = laid.filter(({ face }) => isNumbered(face));
+  if (!first) return undefined;
+  const isAlike = faces
+    .filter((face) => isNumbered(face) && face.name.piece === first.face.name.piece)
+    .every((face) =>
+      laid.some(
+        (each) =>
+          each.face.part === face.part &&
+          each.face.name.at === face.name.at &&
+          each.card === first.card,
+      ),
+    );
+  return isAlike
+    ? undefined
+    : {
+        field: 'additions',
+        message:
+          'Under a lid all walls of a many-sided box must wear the same. Put the panel on all its walls, or let it end below the lid.',
+      };
+}
+
+/** What of the additions is not on this box, and why. */
+export function leftOff(
+  request: DressRequest,
+  plan: Pick<DrawnFrame, 'pieces' | 'assembly' | 'clearInside'> & { readonly pairs: readonly Over[] },
+): readonly LeftOff[] {
+  if (request.additions.length === 0) return [];
+  return eachInTurn(request, undressed(plan, request.papers, plan.pairs), (choice, box) =>
+    additionOf(choice).leftOff(choice, box),
+  ).flat();
+}

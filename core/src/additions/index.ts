@@ -1,0 +1,14 @@
+export type { LeftOff } from './addition.ts';
+export {
+  dressAsItIs,
+  dressFrame,
+  leftOff,
+  papersWorn,
+  wearable,
+  type DressAnswer,
+  type DressRequest,
+} from './dress-frame.ts';
+export { choiceOf, chosenFrom, isSameFace, type FaceChoice } from './face-choice.ts';
+export type { FlatFace } from './flat-faces.ts';
+export { marginLimits, mostLayers, type PanelChoice } from './panel.ts';
+export { additionSchema, type AdditionChoice } from './registry.ts';

@@ -1,0 +1,125 @@
+import type { Point } from '../piece/index.ts';
+
+/*
+ * Convex outlines in millimetres, x to the right and y up, corners anticlockwise.
+ */
+
+/** Twice the area inside a ring, above zero where its corners run anticlockwise. */
+function doubleArea(ring: readonly Point[]): number {
+  return ring.reduce((sum, a, i) => {
+    const b = ring[(i + 1) % ring.length] ?? a;
+    return sum + a.x * b.y - b.x * a.y;
+  }, 0);
+}
+
+/** How far a point lies to the left of a directed line. */
+function leftOf(from: Point, to: Point, { x, y }: Point): number {
+  const long = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+  return ((to.x - from.x) * (y - from.y) - (to.y - from.y) * (x - from.x)) / long;
+}
+
+/** How large an outline is, in square millimetres. */
+export function areaOf(outline: readonly Point[]): number {
+  return Math.abs(doubleArea(outline)) / 2;
+}
+
+/** What no trimmer shows, in millimetres. */
+const straight = 1e-4;
+
+/** The outline of a ring without corners that lie on its edges, anticlockwise. */
+export function outlineOf(ring: readonly Point[]): readonly Point[] {
+  const apart = ring.filter((here, i) => {
+    const next = ring[(i + 1) % ring.length] ?? here;
+    return Math.hypot(next.x - here.x, next.y - here.y) > straight;
+  });
+  const turned = doubleArea(apart) < 0 ? [...apart].reverse() : apart;
+  return turned.filter((here, i) => {
+    const before = turned[(i + turned.length - 1) % turned.length] ?? here;
+    const after = turned[(i + 1) % turned.length] ?? here;
+    return Math.abs(leftOf(before, after, here)) > straight;
+  });
+}
+
+/** Whether an outline has straight sides and no corner that points in: what a trimmer cuts. */
+export function isConvex(outline: readonly Point[]): boolean {
+  return (
+    outline.length >= 3 &&
+    outline.every((here, i) => {
+      const next = outline[(i + 1) % outline.length] ?? here;
+      const after = outline[(i + 2) % outline.length] ?? here;
+      return leftOf(here, next, after) > -straight;
+    })
+  );
+}
+
+/** What of an outline lies to the left of a directed line, or by `off` within it. */
+function cutLeftOf(outline: readonly Point[], from: Point, to: Point, off: number): readonly Point[] {
+  return outline.flatMap((here, i): readonly Point[] => {
+    const next = outline[(i + 1) % outline.length] ?? here;
+    const [a, b] = [leftOf(from, to, here) - off, leftOf(from, to, next) - off];
+    const crossing =
+      a > 0 === b > 0
+        ? []
+        : [{ x: here.x + ((next.x - here.x) * a) / (a - b), y: here.y + ((next.y - here.y) * a) / (a - b) }];
+    return a > 0 ? [here, ...crossing] : crossing;
+  });
+}
+
+/** What of an outline lies inside another one, or by `off` within each of its sides; no corners where nothing does. */
+export function cutTo(
+  outline: readonly Point[],
+  by: readonly Point[],
+  off: number,
+): readonly Point[] {
+  const left = by.reduce<readonly Point[]>((rest, from, i) => {
+    const to = by[(i + 1) % by.length] ?? from;
+    return cutLeftOf(rest, from, to, off);
+  }, outline);
+  return outlineOf(left);
+}
+
+/** The rectangle round some points. */
+export interface Bounds {
+  readonly left: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly top: number;
+}
+
+export function boundsOf(points: readonly Point[]): Bounds {
+  const xs = points.map(({ x }) => x);
+  const ys = points.map(({ y }) => y);
+  return {
+    left: Math.min(...xs),
+    right: Math.max(...xs),
+    bottom: Math.min(...ys),
+    top: Math.max(...ys),
+  };
+}
+
+/** The corners of a rectangle, anticlockwise. */
+export function cornersOf({ left, right, bottom, top }: Bounds): readonly Point[] {
+  return [
+    { x: left, y: bottom },
+    { x: right, y: bottom },
+    { x: right, y: top },
+    { x: left, y: top },
+  ];
+}
+
+/** What is cut off a rectangle, one bit for each of the sides of an outline that slant through it. */
+export function cutOff(bounds: Bounds, outline: readonly Point[]): readonly (readonly Point[])[] {
+  return outline.flatMap((from, i) => {
+    const to = outline[(i + 1) % outline.length] ?? from;
+    const isLevel = Math.abs(from.y - to.y) < straight || Math.abs(from.x - to.x) < straight;
+    if (isLevel) return [];
+    // Turned round, what lies outside of the side is on its left.
+    const bit = cutLeftOf(cornersOf(bounds), to, from, 0);
+    return bit.length >= 3 && Math.abs(doubleArea(bit)) > 0.02 ? [bit] : [];
+  });
+}
+
+/** Whether a place lies in an outline. */
+export function isWithinOutline(outline: readonly Point[], place: Point): boolean {
+  return outline.every((from, i) => leftOf(from, outline[(i + 1) % outline.length] ?? from, place) > 0);
+}

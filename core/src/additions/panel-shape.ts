@@ -1,0 +1,196 @@
+import {
+  half,
+  millimetres,
+  minus,
+  nanometres,
+  roundDown,
+  toMillimetres,
+  zero,
+  type Length,
+} from '../length/index.ts';
+import type { Cutout, Point, Spot } from '../piece/index.ts';
+import type { Opening } from './flat-faces.ts';
+import { boundsOf, cornersOf, cutOff, cutTo, isWithinOutline, type Bounds } from './outline.ts';
+
+/** What is narrower is no panel: it can’t be held to be cut. */
+export const leastPanel: Length = millimetres(5);
+
+/** So much card is left beside an opening, in millimetres. */
+const leastStrip = 3;
+
+/** A panel as it is cut, and where it lies on its face. */
+export interface PanelShape {
+  readonly width: Length;
+  readonly height: Length;
+  readonly cutouts: readonly Cutout[];
+  /** Its outline on the face, without what is cut out of it. */
+  readonly outline: readonly Point[];
+  /** The rectangle that it is cut from, on the face. */
+  readonly bounds: Bounds;
+  /** A place where there is card, on the face. */
+  readonly on: Point;
+}
+
+export type ShapeAnswer =
+  | { readonly ok: true; readonly shape: PanelShape }
+  | { readonly ok: false; readonly why: 'margin' | 'opening' };
+
+/** A size out of arithmetic in space as it is cut: on the marks, and never over. */
+function cutFrom(size: number, step: Length): Length {
+  return roundDown(nanometres(Math.max(0, Math.floor(size * 1e6 + 50))), step);
+}
+
+/** The middle of a rectangle, with other sides. */
+function centred({ left, right, bottom, top }: Bounds, width: number, height: number): Bounds {
+  const [x, y] = [(left + right) / 2, (bottom + top) / 2];
+  return { left: x - width / 2, right: x + width / 2, bottom: y - height / 2, top: y + height / 2 };
+}
+
+/** A place on a face as one of the piece that is cut: from its upper left corner, on its edges where it is near them. */
+function spotOn(
+  { left, top }: Bounds,
+  { width, height }: Pick<PanelShape, 'width' | 'height'>,
+  { x, y }: Point,
+): Spot {
+  const snapped = (at: number, whole: Length): Length => {
+    const exact = nanometres(Math.round(at * 1e6));
+    if (exact < 2000) return zero;
+    return minus(whole, exact) < 2000 ? whole : exact;
+  };
+  return { x: snapped(x - left, width), y: snapped(top - y, height) };
+}
+
+/** What is cut out of a panel over an opening of its face: a hole, or a bite as far as its edge. */
+function clearing(
+  { centre, radius }: Opening,
+  margin: number,
+  outline: readonly Point[],
+  bounds: Bounds,
+  size: Pick<PanelShape, 'width' | 'height'>,
+): Cutout | 'clear' | 'too large' {
+  const reach = radius + margin;
+  const { left, right, bottom, top } = bounds;
+  const isClear =
+    centre.x + reach <= left ||
+    centre.x - reach >= right ||
+    centre.y + reach <= bottom ||
+    centre.y - reach >= top;
+  if (isClear) return 'clear';
+  const clearOfEdges = cutTo(outline, outline, reach + leastStrip);
+  if (clearOfEdges.length >= 3 && isWithinOutline(clearOfEdges, centre))
+    return {
+      shape: 'hole',
+      use: 'clearing',
+      centre: spotOn(bounds, size, centre),
+      radius: nanometres(Math.round(reach * 1e6)),
+    };
+  // A bite from the nearest edge on, which a slanting one is no good for.
+  if (cutOff(bounds, outline).length > 0) return 'too large';
+  const box = {
+    left: Math.max(left, centre.x - reach),
+    right: Math.min(right, centre.x + reach),
+    bottom: Math.max(bottom, centre.y - reach),
+    top: Math.min(top, centre.y + reach),
+  };
+  const ways = [
+    { from: box.bottom - bottom, bite: { ...box, bottom } },
+    { from: top - box.top, bite: { ...box, top } },
+    { from: box.left - left, bite: { ...box, left } },
+    { from: right - box.right, bite: { ...box, right } },
+  ].sort((a, b) => a.from - b.from);
+  const [nearest] = ways;
+  if (!nearest) return 'clear';
+  const { bite } = nearest;
+  const isWhole = (low: number, high: number, from: number, to: number) =>
+    low < from + leastStrip && high > to - leastStrip;
+  const cutsThrough =
+    isWhole(bite.left, bite.right, left, right) || isWhole(bite.bottom, bite.top, bottom, top);
+  if (cutsThrough) return 'too large';
+  return {
+    shape: 'trim',
+    use: 'clearing',
+    corners: cornersOf(bite)
+      .map((corner) => spotOn(bounds, size, corner))
+      .reverse(),
+  };
+}
+
+/** A place of an outline that is well inside it and clear of openings. */
+function placeOnCard(
+  outline: readonly Point[],
+  bounds: Bounds,
+  openings: readonly Opening[],
+  margin: number,
+): Point | undefined {
+  const shares = [0.5, 0.2, 0.8, 0.08, 0.92, 0.35, 0.65, 0.03, 0.97];
+  const { left, right, bottom, top } = bounds;
+  const places = shares.flatMap((down) =>
+    shares.map((across) => ({
+      x: left + (right - left) * across,
+      y: bottom + (top - bottom) * down,
+    })),
+  );
+  return places.find(
+    (place) =>
+      isWithinOutline(outline, place) &&
+      openings.every(({ centre, radius }) => {
+        // Bites are as wide as their opening.
+        const reach = (radius + margin) * Math.SQRT2 + 0.2;
+        return Math.hypot(place.x - centre.x, place.y - centre.y) > reach;
+      }),
+  );
+}
+
+/** The panel that keeps so far in from the outline of what it lies on, cut on the marks. */
+export function panelShape({
+  outline,
+  openings,
+  margin,
+  step,
+}: {
+  readonly outline: readonly Point[];
+  readonly openings: readonly Opening[];
+  readonly margin: Length;
+  readonly step: Length;
+}): ShapeAnswer {
+  const inset = toMillimetres(margin);
+  const inner = cutTo(outline, outline, inset);
+  if (inner.length < 3) return { ok: false, why: 'margin' };
+  const room = boundsOf(inner);
+  const width = cutFrom(room.right - room.left, step);
+  const height = cutFrom(room.top - room.bottom, step);
+  if (width < leastPanel || height < leastPanel) return { ok: false, why: 'margin' };
+  const bounds = centred(room, toMillimetres(width), toMillimetres(height));
+  const size = { width, height };
+  const own = cutTo(inner, cornersOf(bounds), 0);
+  const clearings = openings.map((opening) => clearing(opening, inset, own, bounds, size));
+  const on = placeOnCard(own, bounds, openings, inset);
+  if (!on || clearings.includes('too large')) return { ok: false, why: 'opening' };
+  return {
+    ok: true,
+    shape: {
+      ...size,
+      bounds,
+      on,
+      outline: own,
+      cutouts: [
+        ...cutOff(bounds, inner).map((bit): Cutout => ({
+          shape: 'trim',
+          use: 'panel side',
+          corners: [...bit].reverse().map((corner) => spotOn(bounds, size, corner)),
+        })),
+        ...clearings.filter((each) => typeof each !== 'string'),
+      ],
+    },
+  };
+}
+
+/** The widest margin, in steps, that leaves a panel on what it lies on; undefined where none does. */
+export function widestMargin(outline: readonly Point[], step: Length): Length | undefined {
+  const { left, right, bottom, top } = boundsOf(outline);
+  const narrow = nanometres(Math.max(0, Math.floor(Math.min(right - left, top - bottom) * 1e6)));
+  const most = roundDown(minus(half(narrow), half(leastPanel)), step);
+  for (let margin = most; margin > 0; margin = minus(margin, step))
+    if (panelShape({ outline, openings: [], margin, step }).ok) return margin;
+  return panelShape({ outline, openings: [], margin: zero, step }).ok ? zero : undefined;
+}

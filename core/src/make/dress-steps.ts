@@ -1,0 +1,64 @@
+import type { FoldingBox, FoldingPart, Joint } from '../fold/index.ts';
+import { faceNames, type FaceName } from './face-name.ts';
+import type { DressOperation } from './operations/assembly.ts';
+
+/** When something is worn: on the flat piece, or, where it goes over a corner's tab or the like, on the folded one. */
+export type DressTime = 'flat' | 'folded';
+
+function partOf({ parts }: FoldingBox, id: string): FoldingPart | undefined {
+  return parts.find(({ part }) => part.id === id);
+}
+
+/** Whether a joint is that of something that is worn. */
+export function isWorn(box: FoldingBox, { face }: Pick<Joint, 'face'>): boolean {
+  return partOf(box, face.part)?.part.worn !== undefined;
+}
+
+/** Whether what is worn on a face lies over other parts of its piece there too. */
+export function bridges({ assembly }: FoldingBox, carrier: FoldingPart['part']['worn']): boolean {
+  return (
+    carrier !== undefined &&
+    assembly.parts.some(
+      ({ id, worn }) =>
+        worn?.part === carrier.part &&
+        worn.spot.column === carrier.spot.column &&
+        worn.spot.row === carrier.spot.row &&
+        assembly.stacks.some(({ face, holds }) => face.part === id && holds === 'rest'),
+    )
+  );
+}
+
+function uniqueFaces(faces: readonly FaceName[]): readonly FaceName[] {
+  return faces.filter((face, i) => faces.findIndex(({ at }) => at === face.at) === i);
+}
+
+/** How often in a box something is put on, piece by piece, in the order in which one lies on the other. */
+export function dressings(
+  box: FoldingBox,
+  joints: readonly Joint[],
+  wanted: DressTime,
+): readonly { readonly operation: DressOperation; readonly times: number }[] {
+  const worn = joints.filter((joint) => joint.holds === 'glue' && isWorn(box, joint));
+  const pieces = [...new Set(worn.map(({ face }) => face.piece))];
+  return pieces.flatMap((piece) => {
+    const here = worn.filter(({ face }) => face.piece === piece);
+    const [first] = here;
+    const carrier = first && partOf(box, first.face.part)?.part.worn;
+    if (!first || (bridges(box, carrier) ? 'folded' : 'flat') !== wanted) return [];
+    const under = box.parts.find(({ piece: { id } }) => id === first.on.piece);
+    if (!under) return [];
+    const names = faceNames(box, under);
+    const isOnLayer = under.part.worn !== undefined;
+    const faces = isOnLayer ? [] : uniqueFaces(here.flatMap(({ on }) => names[on.face] ?? []));
+    const each = isOnLayer ? here.length : faces.length;
+    const onto = isOnLayer
+      ? { kind: 'layer' as const, piece: first.on.piece }
+      : { kind: 'faces' as const, piece: first.on.piece, faces };
+    return [
+      {
+        operation: { kind: 'dress', piece, onto, count: each, lies: wanted, narrow: first.narrow },
+        times: Math.max(1, Math.round(here.length / Math.max(1, each))),
+      },
+    ];
+  });
+}

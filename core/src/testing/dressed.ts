@@ -1,0 +1,81 @@
+import fc from 'fast-check';
+import {
+  choiceOf,
+  inchFraction,
+  millimetres,
+  papersOf,
+  planBox,
+  wearable,
+  type AdditionChoice,
+  type Length,
+  type Paper,
+  type PlanRequest,
+} from '../index.ts';
+import { anyPaper } from './requests.ts';
+
+/** What is drawn of a panel before it is known which faces there are. */
+interface DrawnPanel {
+  readonly at: number;
+  readonly isOnWalls: boolean;
+  readonly layers: readonly { readonly margin: Length; readonly paper: Paper }[];
+  readonly underCover: 'counted' | 'ends';
+}
+
+const margin = fc.oneof(
+  { weight: 6, arbitrary: fc.constantFrom(inchFraction(1, 8), inchFraction(1, 16), millimetres(2)) },
+  { weight: 1, arbitrary: fc.constantFrom(millimetres(0), millimetres(6), millimetres(15)) },
+);
+
+/** Sheets that are large enough for any panel. */
+const metre = { name: 'A metre', width: millimetres(1000), height: millimetres(1000) };
+
+const drawnPanel: fc.Arbitrary<DrawnPanel> = fc.record({
+  at: fc.nat(60),
+  isOnWalls: fc.boolean(),
+  layers: fc.array(
+    fc.record({ margin, paper: anyPaper.map((paper) => ({ ...paper, sheet: metre })) }),
+    { minLength: 1, maxLength: 3 },
+  ),
+  underCover: fc.constantFrom('counted' as const, 'counted' as const, 'ends' as const),
+});
+
+/** The papers of panels are told apart by their names. */
+function named(panels: readonly DrawnPanel[]): readonly DrawnPanel[] {
+  return panels.map((panel, i) => ({
+    ...panel,
+    layers: panel.layers.map((layer, j) => ({
+      ...layer,
+      paper: { ...layer.paper, id: `worn-${i}-${j}`, name: `Worn ${i * 10 + j + 1}` },
+    })),
+  }));
+}
+
+/** The same requests with up to three panels, each on any face of the box or on all its walls. */
+export function dressed(requests: fc.Arbitrary<PlanRequest>): fc.Arbitrary<PlanRequest> {
+  return fc
+    .tuple(requests, fc.array(drawnPanel, { minLength: 1, maxLength: 3 }).map(named))
+    .map(([request, panels]) => {
+      const bare = planBox(request);
+      if (!bare.ok) return request;
+      const faces = wearable(bare.plan, papersOf(request));
+      return {
+        ...request,
+        additions: panels.flatMap(({ at, isOnWalls, ...panel }, i): readonly AdditionChoice[] => {
+          const face = faces[at % Math.max(1, faces.length)];
+          if (!face) return [];
+          return [
+            {
+              addition: 'panel',
+              id: `panel-${i + 1}`,
+              on:
+                isOnWalls && face.name.role === 'wall'
+                  ? { which: 'walls', piece: face.name.piece }
+                  : { which: 'face', face: choiceOf(face.name) },
+              ...panel,
+              layers: [...panel.layers],
+            },
+          ];
+        }),
+      };
+    });
+}

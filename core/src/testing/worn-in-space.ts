@@ -1,0 +1,112 @@
+import {
+  closedFaces,
+  papersOf,
+  subdivide,
+  toMillimetres,
+  type PlacedFace,
+  type Plan,
+  type PlanRequest,
+  type Vector,
+} from '../index.ts';
+import { boxInSpace, dot, between, middleOf } from './joints-in-space.ts';
+import { edgesOf, fromLine, isInRing } from './reader/index.ts';
+
+/* Whether what a box wears lies where it should, measured in space with arithmetic of its own. */
+
+const off = 0.03;
+
+function cross(a: Vector, b: Vector): Vector {
+  return { x: a.y * b.z - a.z * b.y, y: a.z * b.x - a.x * b.z, z: a.x * b.y - a.y * b.x };
+}
+
+/** How far within the hull of a ring a place is, seen along `out`; below zero outside of it. */
+function within(ring: readonly Vector[], out: Vector, place: Vector): number {
+  const middle = middleOf({ ring });
+  let least = Infinity;
+  for (const a of ring)
+    for (const b of ring) {
+      const along = between(a, b);
+      const long = Math.sqrt(dot(along, along));
+      if (long < 0.5) continue;
+      const inward = cross(out, along);
+      const sign = dot(inward, between(a, middle)) > 0 ? 1 : -1;
+      const depth = (of: Vector) => (sign * dot(inward, between(a, of))) / long;
+      // Only what bounds the ring: all of it lies to one side.
+      if (ring.some((each) => depth(each) < -1e-6)) continue;
+      least = Math.min(least, depth(place));
+    }
+  return least;
+}
+
+/** Whether a face has card there, seen straight from outside; nothing is judged next to its edges. */
+function isOn({ ring, holes, out }: PlacedFace, place: Vector): boolean {
+  const middle = middleOf({ ring });
+  const [first = middle] = ring;
+  const right = between(middle, first);
+  const up = cross(out, right);
+  const long = Math.sqrt(dot(right, right)) || 1;
+  const flat = (of: Vector) => ({
+    x: dot(between(middle, of), right) / long,
+    y: dot(between(middle, of), up) / long,
+  });
+  const at = flat(place);
+  const isIn = (all: readonly Vector[]) => isInRing(all.map(flat), at);
+  const isAtEdge = [ring, ...holes].some((all) =>
+    edgesOf(all.map(flat)).some((edge) => fromLine(edge, at) < off),
+  );
+  return isIn(ring) && !holes.some(isIn) && !isAtEdge;
+}
+
+/** What doesn't hold of the panels of a planned box; nothing where all of them lie right. */
+export function wornFaults(plan: Plan, request: PlanRequest): readonly string[] {
+  const box = boxInSpace(plan, request);
+  const placed = closedFaces(box);
+  const papers = papersOf(request);
+  const faults: string[] = [];
+  const margins = new Map(
+    request.additions.flatMap(({ id, layers }) =>
+      layers.map(({ margin }, layer) => [`${id} ${layer + 1}`, toMillimetres(margin)] as const),
+    ),
+  );
+  for (const { face, on, holds, side } of plan.assembly.stacks) {
+    const part = plan.assembly.parts.find(({ id }) => id === face.part);
+    if (!part?.worn || holds !== 'glue') continue;
+    const faceOf = (ref: typeof face): PlacedFace | undefined => {
+      const at = box.parts.find((each) => each.part.id === ref.part)?.pattern.faceAt(ref.spot);
+      return placed.find((each) => each.part === ref.part && each.face === at);
+    };
+    const [upper, lower] = [faceOf(face), faceOf(on)];
+    const [margin] = [...margins].flatMap(([key, each]) => (part.id.startsWith(`${key} on`) ? [each] : []));
+    if (!upper || !lower || margin === undefined || side !== 'outside') {
+      faults.push(`${part.id} has no face or no margin`);
+      continue;
+    }
+    const apart = -dot(between(lower.ring[0] ?? upper.out, upper.ring[0] ?? upper.out), lower.out);
+    const isUneven = plan.assembly.stacks.some(
+      (each) => each.face.part === part.id && each.holds === 'rest',
+    );
+    const cards = (upper.card + lower.card) / 2;
+    if (apart < cards - off || (!isUneven && apart > cards + off))
+      faults.push(`${part.id} lies ${apart.toFixed(2)} mm out, and not ${cards.toFixed(2)}`);
+    const depths = upper.ring.map((place) => within(lower.ring, lower.out, place));
+    const nearest = Math.min(...depths);
+    if (nearest < margin - off)
+      faults.push(`${part.id} keeps in by ${nearest.toFixed(2)} mm, and not by ${margin.toFixed(2)}`);
+    const step = toMillimetres(request.kit.trimmer.step);
+    if (part.piece.startsWith('panel') && request.additions.every(({ underCover }) => underCover === 'counted') && nearest > margin + step / 2 + 0.6)
+      faults.push(`${part.id} keeps in by as much as ${nearest.toFixed(2)} mm`);
+    // Openings of what it lies on stay open.
+    for (const hole of lower.holes)
+      if (hole.some((place) => isOn(upper, place)))
+        faults.push(`${part.id} covers an opening`);
+  }
+  for (const piece of plan.pieces) {
+    const { width, height } = papers[piece.paper]?.sheet ?? { width: 0, height: 0 };
+    if (width === 0 || height === 0) faults.push(`${piece.name} has no paper`);
+    if (piece.grid.columns.some((section) => section <= 0)) faults.push(`${piece.name} is nothing`);
+    const kept = subdivide(piece.grid).faces.filter(({ role }) => role === 'panel');
+    if (piece.grid.roles[0]?.[0] === 'panel' && kept.length !== 1)
+      faults.push(`${piece.name} falls into ${kept.length} bits`);
+  }
+  return faults;
+}
