@@ -41,7 +41,7 @@ const coreRooms = {
   ],
   words: ['keeping', 'length', 'paper', 'tools', 'piece', 'make', 'request', 'planning'],
   compare: ['length', 'gift', 'piece', 'styles', 'make', 'request', 'planning'],
-  'ways-out': ['length', 'gift', 'paper', 'tools', 'styles', 'request', 'planning'],
+  'ways-out': ['length', 'gift', 'paper', 'tools', 'styles', 'additions', 'request', 'planning'],
   trial: ['length', 'paper', 'request', 'planning'],
   rescue: ['length', 'paper', 'piece', 'make', 'request', 'planning', 'words', 'compare'],
 };

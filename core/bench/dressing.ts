@@ -18,7 +18,10 @@ for (const [i, style] of styles.entries()) {
   let [checked, refused, failed, worn] = [0, 0, 0, 0];
   const times: number[] = [];
   const why = new Map<string, number>();
-  const requests = fc.sample(dressed(tableRequestsIn(style)), { numRuns: 4 * each, seed: seed + i });
+  const requests = fc.sample(dressed(tableRequestsIn(style)), {
+    numRuns: 4 * each,
+    seed: seed + i,
+  });
   for (const request of requests) {
     if (checked >= each) break;
     if (request.additions.length === 0) continue;

@@ -41,6 +41,8 @@ export interface LeftOff {
 export interface Addition<Choice> {
   /** Its own papers, in the order in which it counts them. */
   readonly papers: (choice: Choice) => readonly Paper[];
+  /** The same with another paper in place of one of its own. */
+  readonly withPaper: (choice: Choice, at: number, paper: Paper) => Choice;
   /** What lies under something that goes over the box, so that room must be made for it. */
   readonly laid: (choice: Choice, box: Undressed) => readonly LaidCard[];
   /** Its pieces, cut to the box as it came. */

@@ -30,6 +30,22 @@ export function papersWorn(additions: readonly AdditionChoice[]): readonly Paper
   return additions.flatMap((choice) => additionOf(choice).papers(choice));
 }
 
+/** The same additions with another paper in place of one of those that they wear, as these are counted. */
+export function withWornPaper(
+  additions: readonly AdditionChoice[],
+  at: number,
+  paper: Paper,
+): readonly AdditionChoice[] {
+  let first = 0;
+  return additions.map((choice) => {
+    const addition = additionOf(choice);
+    const own = at - first;
+    const count = addition.papers(choice).length;
+    first += count;
+    return own >= 0 && own < count ? addition.withPaper(choice, own, paper) : choice;
+  });
+}
+
 /** All faces of a box that something may be worn on, whether they wear anything or not. */
 export function wearable(
   {
@@ -80,12 +96,7 @@ function eachInTurn<Result>(
 
 const nothing: Worn = { pieces: [], parts: [], stacks: [] };
 
-function wearAll(
-  request: DressRequest,
-  drawn: DrawnFrame,
-  fits: StyleFrame['fits'],
-): WornAnswer {
-  const bare = undressed(drawn, request.papers, fits);
+function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits']): WornAnswer {
   let worn = nothing;
   let refusal: Refusal | undefined;
   eachInTurn(request, bare, (choice, box, brief) => {
@@ -112,7 +123,17 @@ export type DressAnswer =
 
 /** A frame with what the box is to wear, and no room made for it: nothing goes over anything of it. */
 export function dressAsItIs(frame: StyleFrame, request: DressRequest): StyleFrame {
-  return { ...frame, wears: (own) => wearAll(request, own, frame.fits) };
+  return {
+    ...frame,
+    wears: (own) => wearAll(request, undressed(own, request.papers, frame.fits), frame.fits),
+  };
+}
+
+/** Whether two boxes have come out the same. */
+function isAlike(one: DrawnFrame, other: DrawnFrame): boolean {
+  const sizes = ({ pieces }: DrawnFrame) =>
+    pieces.flatMap(({ grid: { columns, rows } }) => [...columns, ...rows]).join(' ');
+  return sizes(one) === sizes(other);
 }
 
 /**
@@ -127,7 +148,17 @@ export function dressFrame(frame: StyleFrame, request: DressRequest, near: SizeO
   if (refusal) return { ok: false, refusal };
   const roomy = makeRoom(frame, laid);
   if (!roomy) return { ok: false, refusal: 'square' };
-  return { ok: true, frame: dressAsItIs(roomy, request) };
+  if (laid.length > 0) return { ok: true, frame: dressAsItIs(roomy, request) };
+  // With no room to be made it mostly comes out as it was looked at.
+  const wears = (own: DrawnFrame) =>
+    wearAll(
+      request,
+      isAlike(own, bare.drawn)
+        ? { ...bare, drawn: own }
+        : undressed(own, request.papers, frame.fits),
+      frame.fits,
+    );
+  return { ok: true, frame: { ...frame, wears } };
 }
 
 function noRoomFor({ face: { name } }: LaidCard, field: string): Refusal {
@@ -167,7 +198,9 @@ function unlikeAllRound(
 /** What of the additions is not on this box, and why. */
 export function leftOff(
   request: DressRequest,
-  plan: Pick<DrawnFrame, 'pieces' | 'assembly' | 'clearInside'> & { readonly pairs: readonly Over[] },
+  plan: Pick<DrawnFrame, 'pieces' | 'assembly' | 'clearInside'> & {
+    readonly pairs: readonly Over[];
+  },
 ): readonly LeftOff[] {
   if (request.additions.length === 0) return [];
   return eachInTurn(request, undressed(plan, request.papers, plan.pairs), (choice, box) =>

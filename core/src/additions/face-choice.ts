@@ -43,7 +43,10 @@ export function isSameFace(one: FaceChoice, other: FaceChoice): boolean {
  * Of these faces the one that is chosen; in a box of another kind, which has no such piece, the one that is the
  * same part of it on the same side, where there is only one.
  */
-export function chosenFrom(faces: readonly FaceChoice[], choice: FaceChoice): FaceChoice | undefined {
+export function chosenFrom(
+  faces: readonly FaceChoice[],
+  choice: FaceChoice,
+): FaceChoice | undefined {
   const same = faces.find((each) => isSameFace(each, choice));
   if (same || faces.some(({ piece }) => piece === choice.piece)) return same;
   const [like, ...more] = faces.filter(

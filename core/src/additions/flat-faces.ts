@@ -19,7 +19,13 @@ import {
 } from '../fold/index.ts';
 import { toMillimetres } from '../length/index.ts';
 import { faceNames, type FaceName } from '../make/index.ts';
-import { gridPositions, interiorPoint, type CellRole, type Cutout, type Point } from '../piece/index.ts';
+import {
+  gridPositions,
+  interiorPoint,
+  type CellRole,
+  type Cutout,
+  type Point,
+} from '../piece/index.ts';
 import { areaOf, boundsOf, cornersOf, cutTo, isConvex, outlineOf } from './outline.ts';
 
 /** How the outside of a face is measured: as its inside is drawn, with `up` as the box stands. */
@@ -112,9 +118,9 @@ function isRound(cutout: Cutout): cutout is Extract<Cutout, { shape: 'hole' | 'n
 }
 
 /** The same pieces without their holes and round bites: what is worn keeps clear of these by itself. */
-export function withoutOpenings<Piece extends { readonly grid: { readonly cutouts: readonly Cutout[] } }>(
-  pieces: readonly Piece[],
-): readonly Piece[] {
+export function withoutOpenings<
+  Piece extends { readonly grid: { readonly cutouts: readonly Cutout[] } },
+>(pieces: readonly Piece[]): readonly Piece[] {
   return pieces.map((piece) => ({
     ...piece,
     grid: { ...piece.grid, cutouts: piece.grid.cutouts.filter((cutout) => !isRound(cutout)) },
@@ -146,7 +152,9 @@ function placeOnCard(part: FoldingPart, face: number, openings: readonly Cutout[
 }
 
 /** What finds whether a face is in its place before the gift is in, and is never opened again. */
-function staying({ assembly: { giftEnters } }: FoldingBox): (part: FoldingPart, face: number) => boolean {
+function staying({
+  assembly: { giftEnters },
+}: FoldingBox): (part: FoldingPart, face: number) => boolean {
   const known = new Map<FoldingPart, ReadonlyMap<number, number>>();
   const stagesOf = ({ pattern, root }: FoldingPart) => {
     const stages = new Map([[root, 0]]);
@@ -215,18 +223,26 @@ export function flatFaces(
   const faces = closedFaces(box);
   const partOf = (id: string) => box.parts.find(({ part }) => part.id === id);
   const stays = staying(box);
-  const isHiddenForGood = (part: FoldingPart, at: number) => {
-    const placed = faces.find((face) => face.part === part.part.id && face.face === at);
-    if (!placed || !stays(part, at)) return false;
-    const axes = axesOf(placed);
-    const outline = outlineOf(placed.ring.map((place) => onFace(axes, place)));
-    return faces.some((other) => {
+  const isHiddenForGood = (
+    part: FoldingPart,
+    placed: PlacedFace,
+    seen: Pick<FlatFace, 'axes' | 'outline'>,
+  ) => {
+    if (!stays(part, placed.face)) return false;
+    const over = faces.filter((other) => {
       const cover = partOf(other.part);
-      if (!cover || cover.piece.id === part.piece.id || !stays(cover, other.face)) return false;
-      return (
-        coversOf(placed, { axes, outline }, [other], () => false, String, () => false).length > 0
-      );
+      return cover && cover.piece.id !== part.piece.id && stays(cover, other.face);
     });
+    return (
+      coversOf(
+        placed,
+        seen,
+        over,
+        () => false,
+        String,
+        () => false,
+      ).length > 0
+    );
   };
   const faceOf = ({ part, spot }: { readonly part: string; readonly spot: GridSpot }) =>
     partOf(part)?.pattern.faceAt(spot);
@@ -235,17 +251,23 @@ export function flatFaces(
     upper: faceOf(stack.face),
     lower: faceOf(stack.on),
   }));
+  const namesOf = new Map<string, readonly FaceName[]>();
+  const placedAt = new Map(faces.map((face) => [`${face.part} ${face.face}`, face]));
   const found = box.parts.flatMap((part) => {
     const { id } = part.part;
-    const first = box.parts.find(({ piece }) => piece.id === part.piece.id) ?? part;
-    const names = faceNames(box, first);
+    const names = namesOf.get(part.piece.id) ?? faceNames(box, part);
+    namesOf.set(part.piece.id, names);
     const rounds = (cutouts.get(part.piece.id) ?? []).filter(isRound);
     return part.pattern.faces.flatMap((pattern, at): readonly FlatFace[] => {
       const name = names[at];
-      const placed = faces.find((face) => face.part === id && face.face === at);
+      const placed = placedAt.get(`${id} ${at}`);
       if (!name || !placed || !worn.has(pattern.role)) return [];
       // Its back lies on something.
-      if (stacks.some(({ face, upper, side }) => face.part === id && upper === at && side === 'inside'))
+      if (
+        stacks.some(
+          ({ face, upper, side }) => face.part === id && upper === at && side === 'inside',
+        )
+      )
         return [];
       const laid = stacks.filter(
         ({ on, lower, side }) => on.part === id && lower === at && side === 'outside',
@@ -260,11 +282,14 @@ export function flatFaces(
         return there && dot(there.out, placed.out) < 0 ? 'inside' : 'outside';
       };
       const outline = outlineOf(placed.ring.map((place) => onFace(axes, place)));
-      if (looksInside(box, placed) || isHiddenForGood(part, at)) return [];
+      if (looksInside(box, placed) || isHiddenForGood(part, placed, { axes, outline })) return [];
       if (placed.holes.length > 0 || outline.length > 12 || !isConvex(outline)) return [];
       const frame = part.faces[at] ?? part.closed;
       const openings = rounds.flatMap(({ centre, radius }): readonly Opening[] => {
-        const place = placeInto(frame, vector(toMillimetres(centre.x), -toMillimetres(centre.y), 0));
+        const place = placeInto(
+          frame,
+          vector(toMillimetres(centre.x), -toMillimetres(centre.y), 0),
+        );
         const there = onFace(axes, place);
         const reach = toMillimetres(radius);
         const isHere = outline.every((from, i) => {
@@ -318,5 +343,7 @@ function isOnAllCopies(
   { piece, at }: FaceName,
 ): boolean {
   const copies = parts.filter((part) => part.piece.id === piece);
-  return found.filter(({ name }) => name.piece === piece && name.at === at).length === copies.length;
+  return (
+    found.filter(({ name }) => name.piece === piece && name.at === at).length === copies.length
+  );
 }

@@ -5,10 +5,12 @@ export {
   leftOff,
   papersWorn,
   wearable,
+  withWornPaper,
   type DressAnswer,
   type DressRequest,
 } from './dress-frame.ts';
 export { choiceOf, chosenFrom, isSameFace, type FaceChoice } from './face-choice.ts';
 export type { FlatFace } from './flat-faces.ts';
+export { newPanel, usualMargin, withLayer } from './new-panel.ts';
 export { marginLimits, mostLayers, type PanelChoice } from './panel.ts';
 export { additionSchema, type AdditionChoice } from './registry.ts';

@@ -1,6 +1,14 @@
 import { vector, type Assembly } from '../fold/index.ts';
 import type { SizeOf, StyleFit, StyleFrame } from '../forms/index.ts';
-import { largest, millimetres, plus, times, toMillimetres, zero, type Length } from '../length/index.ts';
+import {
+  largest,
+  millimetres,
+  plus,
+  times,
+  toMillimetres,
+  zero,
+  type Length,
+} from '../length/index.ts';
 import type { LaidCard } from './addition.ts';
 
 type Axis = StyleFit['direction'];

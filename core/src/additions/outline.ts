@@ -53,14 +53,24 @@ export function isConvex(outline: readonly Point[]): boolean {
 }
 
 /** What of an outline lies to the left of a directed line, or by `off` within it. */
-function cutLeftOf(outline: readonly Point[], from: Point, to: Point, off: number): readonly Point[] {
+function cutLeftOf(
+  outline: readonly Point[],
+  from: Point,
+  to: Point,
+  off: number,
+): readonly Point[] {
   return outline.flatMap((here, i): readonly Point[] => {
     const next = outline[(i + 1) % outline.length] ?? here;
     const [a, b] = [leftOf(from, to, here) - off, leftOf(from, to, next) - off];
     const crossing =
       a > 0 === b > 0
         ? []
-        : [{ x: here.x + ((next.x - here.x) * a) / (a - b), y: here.y + ((next.y - here.y) * a) / (a - b) }];
+        : [
+            {
+              x: here.x + ((next.x - here.x) * a) / (a - b),
+              y: here.y + ((next.y - here.y) * a) / (a - b),
+            },
+          ];
     return a > 0 ? [here, ...crossing] : crossing;
   });
 }
@@ -121,5 +131,7 @@ export function cutOff(bounds: Bounds, outline: readonly Point[]): readonly (rea
 
 /** Whether a place lies in an outline. */
 export function isWithinOutline(outline: readonly Point[], place: Point): boolean {
-  return outline.every((from, i) => leftOf(from, outline[(i + 1) % outline.length] ?? from, place) > 0);
+  return outline.every(
+    (from, i) => leftOf(from, outline[(i + 1) % outline.length] ?? from, place) > 0,
+  );
 }

@@ -94,9 +94,7 @@ function roomOn(face: FlatFace, { underCover }: PanelChoice): readonly Point[] {
   if (underCover === 'counted' || face.covers.length === 0) return face.outline;
   const { left, right, bottom } = boundsOf(face.outline);
   const top = Math.min(...face.covers.map(({ from }) => from)) - belowCover;
-  return top <= bottom
-    ? []
-    : cutTo(face.outline, cornersOf({ left, right, bottom, top }), 0);
+  return top <= bottom ? [] : cutTo(face.outline, cornersOf({ left, right, bottom, top }), 0);
 }
 
 /** A panel on one face, layer by layer. */
@@ -105,7 +103,8 @@ interface OnFace {
   readonly shapes: readonly PanelShape[];
 }
 
-type Cut = { readonly ok: true; readonly on: OnFace } | { readonly ok: false; readonly refusal: Refusal };
+type Cut =
+  { readonly ok: true; readonly on: OnFace } | { readonly ok: false; readonly refusal: Refusal };
 
 function said({ name }: FlatFace): string {
   const where = name.nth === undefined ? name.faces : 'wall';
@@ -116,7 +115,13 @@ function said({ name }: FlatFace): string {
 function tooWide(
   face: FlatFace,
   outline: readonly Point[],
-  { layer, margin, step, unit, field }: DressBrief & { readonly layer: number; readonly margin: Length },
+  {
+    layer,
+    margin,
+    step,
+    unit,
+    field,
+  }: DressBrief & { readonly layer: number; readonly margin: Length },
 ): Refusal {
   const widest = outline.length < 3 ? undefined : widestMargin(outline, step);
   const where = `the ${said(face)}`;
@@ -175,7 +180,9 @@ function cutAll(
   choice: PanelChoice,
   box: Undressed,
   brief: DressBrief,
-): { readonly ok: true; readonly all: readonly OnFace[] } | { readonly ok: false; readonly refusal: Refusal } {
+):
+  | { readonly ok: true; readonly all: readonly OnFace[] }
+  | { readonly ok: false; readonly refusal: Refusal } {
   const all: OnFace[] = [];
   for (const face of takes(choice, box)) {
     const answer = cut(face, choice, brief);
@@ -304,6 +311,10 @@ function wear(choice: PanelChoice, box: Undressed, brief: DressBrief) {
 /** Covers in layers on flat faces. */
 export const panel: Addition<PanelChoice> = {
   papers: ({ layers }) => layers.map(({ paper }) => paper),
+  withPaper: (choice, at, paper) => ({
+    ...choice,
+    layers: choice.layers.map((layer, i) => (i === at ? { ...layer, paper } : layer)),
+  }),
   takes,
   leftOff,
   laid: (choice, box) =>

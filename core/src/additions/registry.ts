@@ -6,10 +6,10 @@ import { panel, panelSchema } from './panel.ts';
 export const additionSchema = z.discriminatedUnion('addition', [panelSchema]);
 export type AdditionChoice = z.infer<typeof additionSchema>;
 
+/** Everything that a box may wear. */
+const additions = { panel } as const;
+
 /** How a chosen addition is made. */
 export function additionOf({ addition }: AdditionChoice): Addition<AdditionChoice> {
-  switch (addition) {
-    case 'panel':
-      return panel;
-  }
+  return additions[addition];
 }

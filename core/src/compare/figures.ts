@@ -1,6 +1,6 @@
 import { secondsToMake } from '../make/index.ts';
 import type { Plan } from '../planning/index.ts';
-import type { PlanRequest } from '../request/index.ts';
+import { papersOf, type PlanRequest } from '../request/index.ts';
 import { largest, plus, zero, type Length } from '../length/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { traitsOf } from '../styles/index.ts';
@@ -73,7 +73,7 @@ export function figuresOf(plan: Plan, request: PlanRequest): BoxFigures {
     lyings,
     offGrid: plan.offGrid,
     glue: plus(zero, ...strips),
-    minutes: secondsToMake(plan, request) / 60,
+    minutes: secondsToMake(plan, { papers: papersOf(request), kit: request.kit }) / 60,
     ...traitsOf(plan.style),
   };
 }

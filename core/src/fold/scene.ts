@@ -143,7 +143,10 @@ export function posePart(part: FoldingPart, pose: PartPose): readonly PlacedFace
 }
 
 /** The part that wears another one; undefined for what is worn by none. */
-export function wearerOf(box: FoldingBox, { part: { worn } }: FoldingPart): FoldingPart | undefined {
+export function wearerOf(
+  box: FoldingBox,
+  { part: { worn } }: FoldingPart,
+): FoldingPart | undefined {
   return worn && box.parts.find(({ part: { id } }) => id === worn.part);
 }
 

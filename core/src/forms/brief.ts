@@ -124,8 +124,7 @@ export interface Worn {
 }
 
 export type WornAnswer =
-  | { readonly ok: true; readonly worn: Worn }
-  | { readonly ok: false; readonly refusal: Refusal };
+  { readonly ok: true; readonly worn: Worn } | { readonly ok: false; readonly refusal: Refusal };
 
 /** A style put to the solver. */
 export interface StyleFrame {

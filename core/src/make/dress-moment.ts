@@ -24,7 +24,11 @@ export function wornOn(box: FoldingBox, wearer: FoldingPart): readonly FoldingPa
 }
 
 /** Whether something is on its part by a step that is about that part alone. */
-export function isWornBefore(box: FoldingBox, part: FoldingPart, { operations }: AssemblyStep): boolean {
+export function isWornBefore(
+  box: FoldingBox,
+  part: FoldingPart,
+  { operations }: AssemblyStep,
+): boolean {
   const isStillBare = operations.every(({ kind }) => kind === 'fold' || kind === 'thread');
   return !isStillBare && !bridges(box, part.part.worn);
 }
@@ -49,7 +53,8 @@ export function dressScene(
   const coming = worn.filter(isComing);
   const last = Math.max(...coming.map((part) => worn.indexOf(part)));
   const there = worn.filter(
-    (part, i) => i <= last && (isComing(part) || lies === 'folded' || !bridges(box, part.part.worn)),
+    (part, i) =>
+      i <= last && (isComing(part) || lies === 'folded' || !bridges(box, part.part.worn)),
   );
   const placed = there.flatMap((part) => {
     const own = poseWorn(part, wearer, pose);

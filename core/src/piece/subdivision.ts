@@ -36,36 +36,75 @@ const strength: Record<Make, number> = { edge: 3, cut: 2, slit: 1, score: 0 };
 
 class CornerIndex {
   readonly corners: Point[] = [];
-  readonly #byPlace = new Map<string, number>();
+  readonly #byPlace = new Map<number, Map<number, number>>();
 
   at(point: Point): number {
     const x = point.x / same;
     const y = point.y / same;
     // A place close to the border of two cells is looked for in both.
-    for (const column of new Set([Math.round(x - 0.2), Math.round(x + 0.2)]))
-      for (const row of new Set([Math.round(y - 0.2), Math.round(y + 0.2)])) {
-        const known = this.#byPlace.get(`${column},${row}`);
-        if (known !== undefined) return known;
-      }
-    this.corners.push(point);
-    this.#byPlace.set(`${Math.round(x)},${Math.round(y)}`, this.corners.length - 1);
-    return this.corners.length - 1;
+    const [left, right] = [Math.round(x - 0.2), Math.round(x + 0.2)];
+    const [top, bottom] = [Math.round(y - 0.2), Math.round(y + 0.2)];
+    const known =
+      this.#known(left, top) ??
+      (top === bottom ? undefined : this.#known(left, bottom)) ??
+      (left === right ? undefined : (this.#known(right, top) ?? this.#known(right, bottom)));
+    if (known !== undefined) return known;
+    const corner = this.corners.push(point) - 1;
+    const column = this.#byPlace.get(Math.round(x)) ?? new Map<number, number>();
+    this.#byPlace.set(Math.round(x), column.set(Math.round(y), corner));
+    return corner;
   }
+
+  #known(column: number, row: number): number | undefined {
+    return this.#byPlace.get(column)?.get(row);
+  }
+}
+
+/** More corners than any piece has. */
+const manyCorners = 1_000_000;
+
+/** A run between two corners as one number, told from the same run the other way. */
+function runKey(from: number, to: number): number {
+  return from * manyCorners + to;
 }
 
 function cross(o: Point, a: Point, b: Point): number {
   return (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
 }
 
-function isApart(a: number, b: number, c: number, d: number): boolean {
-  return Math.max(a, b) + same < Math.min(c, d) || Math.max(c, d) + same < Math.min(a, b);
+/** A line with the rectangle round it, a hair wider. */
+interface Bounded {
+  readonly segment: Segment;
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+function withBounds(segment: Segment): Bounded {
+  const { from, to } = segment;
+  return {
+    segment,
+    left: Math.min(from.x, to.x) - same / 2,
+    right: Math.max(from.x, to.x) + same / 2,
+    top: Math.min(from.y, to.y) - same / 2,
+    bottom: Math.max(from.y, to.y) + same / 2,
+  };
+}
+
+function isApart(one: Bounded, other: Bounded): boolean {
+  return (
+    one.right < other.left ||
+    other.right < one.left ||
+    one.bottom < other.top ||
+    other.bottom < one.top
+  );
 }
 
 /** How far along `segment` (0–1) the other one meets it, for every meeting point. */
 function meetings(segment: Segment, other: Segment): readonly number[] {
   const { from: a, to: b } = segment;
   const { from: c, to: d } = other;
-  if (isApart(a.x, b.x, c.x, d.x) || isApart(a.y, b.y, c.y, d.y)) return [];
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   const otherLength = Math.hypot(d.x - c.x, d.y - c.y);
   const along = (point: Point) =>
@@ -94,10 +133,13 @@ interface Run {
 
 /** Splits all segments where they meet; where two lie on one another the stronger make stays. */
 function splitRuns(segments: readonly Segment[], index: CornerIndex): readonly Run[] {
-  const runs = new Map<string, Run>();
-  for (const segment of segments) {
+  const runs = new Map<number, Run>();
+  const bounded = segments.map(withBounds);
+  for (const here of bounded) {
+    const { segment } = here;
     const stops = [0, 1];
-    for (const other of segments) if (other !== segment) stops.push(...meetings(segment, other));
+    for (const other of bounded)
+      if (other !== here && !isApart(here, other)) stops.push(...meetings(segment, other.segment));
     const places = stops
       .sort((a, b) => a - b)
       .map((t) =>
@@ -109,7 +151,7 @@ function splitRuns(segments: readonly Segment[], index: CornerIndex): readonly R
     places.forEach((to, i) => {
       const from = places[i - 1];
       if (from === undefined || from === to) return;
-      const key = from < to ? `${from} ${to}` : `${to} ${from}`;
+      const key = from < to ? runKey(from, to) : runKey(to, from);
       const known = runs.get(key);
       if (!known || strength[known.segment.make] < strength[segment.make])
         runs.set(key, { from, to, segment });
@@ -124,7 +166,7 @@ function traceRings(
   runs: readonly Run[],
 ): {
   readonly rings: readonly (readonly number[])[];
-  readonly ringOf: Map<string, number>;
+  readonly ringOf: Map<number, number>;
 } {
   const spokes: { to: number; angle: number }[][] = corners.map(() => []);
   const addSpoke = (from: number, to: number) => {
@@ -137,19 +179,19 @@ function traceRings(
     addSpoke(to, from);
   }
   for (const each of spokes) each.sort((a, b) => a.angle - b.angle);
-  const ringOf = new Map<string, number>();
+  const ringOf = new Map<number, number>();
   const rings: (readonly number[])[] = [];
   for (const run of runs)
     for (const [start, next] of [
       [run.from, run.to],
       [run.to, run.from],
     ] as const) {
-      if (ringOf.has(`${start} ${next}`)) continue;
+      if (ringOf.has(runKey(start, next))) continue;
       const ring: number[] = [];
       let [from, to] = [start, next];
       do {
         ring.push(from);
-        ringOf.set(`${from} ${to}`, rings.length);
+        ringOf.set(runKey(from, to), rings.length);
         const around: readonly { to: number }[] = spokes[to] ?? [];
         const back = around.findIndex((spoke) => spoke.to === from);
         const onward: number = around[(back + around.length - 1) % around.length]?.to ?? from;
@@ -209,7 +251,7 @@ export function subdivide(grid: ScoreGrid): Subdivision {
     role: roleAt(interiorPoint(pointsOf(face.corners), face.holes.map(pointsOf))),
   }));
   const edges = runs.map(({ from, to, segment }): SubdivisionEdge => {
-    const sides = [ringOf.get(`${from} ${to}`), ringOf.get(`${to} ${from}`)]
+    const sides = [ringOf.get(runKey(from, to)), ringOf.get(runKey(to, from))]
       .map((ring) => (ring === undefined ? undefined : faceOf.get(ring)))
       .filter((face) => face !== undefined);
     return {

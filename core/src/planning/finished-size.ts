@@ -19,14 +19,14 @@ import {
   times,
 } from '../length/index.ts';
 import { marksWindow } from '../forms/index.ts';
-import { paperFor } from '../paper/index.ts';
-import { optionInQuestion, type FinishedSize, type PlanRequest } from '../request/index.ts';
+import { paperFor, type Papers } from '../paper/index.ts';
+import { optionInQuestion, papersOf, type FinishedSize, type PlanRequest } from '../request/index.ts';
 import { withOption } from '../styles/index.ts';
 import { planBox, type PlanResult } from './plan-box.ts';
 import type { Plan } from './plan.ts';
 
 /** What the closed box measures outside, card and all: a handle counts too. */
-export function outsideOf(plan: Plan, papers: PlanRequest['papers']): Extents {
+export function outsideOf(plan: Plan, papers: Papers): Extents {
   const faces = closedFaces(
     foldingBox(plan.pieces, ({ paper }) => paperFor(papers, paper).thickness, plan.assembly),
   );
@@ -49,9 +49,10 @@ export function outsideOf(plan: Plan, papers: PlanRequest['papers']): Extents {
 const apart = inchFraction(1, 16);
 
 /** What the size that is asked for comes to, where no box on these marks comes near it; undefined where one does. */
-export function missedSize(plan: Plan, { finished, papers }: PlanRequest): Extents | undefined {
+export function missedSize(plan: Plan, request: PlanRequest): Extents | undefined {
+  const { finished } = request;
   if (!finished) return undefined;
-  const came = finished.of === 'inside' ? plan.clearInside : outsideOf(plan, papers);
+  const came = finished.of === 'inside' ? plan.clearInside : outsideOf(plan, papersOf(request));
   const isNear = directions.every((way) => absolute(minus(came[way], finished[way])) <= apart);
   return isNear ? undefined : came;
 }
@@ -131,7 +132,7 @@ function giftForOutside(request: PlanRequest, asked: FinishedSize): BlockGift {
       );
       continue;
     }
-    const came = outsideOf(result.plan, request.papers);
+    const came = outsideOf(result.plan, papersOf(request));
     const off = eachWay((direction) => asked[direction] - came[direction]);
     const miss = directions.reduce((sum, direction) => sum + Math.abs(off[direction]), 0);
     if (!best || miss < best.miss) best = { gift, miss };

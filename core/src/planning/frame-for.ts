@@ -28,8 +28,9 @@ export function dressedFrame(
 
 /** Where what is worn lies under something is seen on the bare box; one that fits no sheet is not to be dressed. */
 function dress(frame: StyleFrame, request: PlanRequest, solver: StagedSolver): DressAnswer {
-  // Where nothing goes over anything, there is no room to be made.
-  if (frame.fits.length === 0) return { ok: true, frame: dressAsItIs(frame, request) };
+  // Where no piece goes over another, there is no room to be made.
+  if (frame.fits.every(({ outer, inner }) => outer === inner))
+    return { ok: true, frame: dressAsItIs(frame, request) };
   const bare = solveAsWideAsFits(frame, request, solver).best();
   if (!bare) return { ok: true, frame };
   return dressFrame(frame, request, (id) => bare.solution.sections.get(id) ?? zero);
@@ -42,7 +43,8 @@ function asAnswer(dressed: DressAnswer): StyleAnswer {
     ok: false,
     refusal: {
       field: 'additions',
-      message: 'This box is as wide as it is deep, and can’t wear more on two of its sides than on the others. Put the same on all four.',
+      message:
+        'This box is as wide as it is deep, and can’t wear more on two of its sides than on the others. Put the same on all four.',
     },
   };
 }

@@ -1,23 +1,21 @@
 import { extentsOf, waysUp, type DirectedRoom, type Gift } from '../gift/index.ts';
 import { half, minus, plus, smallest, times, zero } from '../length/index.ts';
 import { StagedSolver } from '../marks/index.ts';
-import type { StyleAnswer, StyleFrame, StyleSection } from '../forms/index.ts';
+import type { StyleFrame, StyleSection } from '../forms/index.ts';
 import { readLines, layOut, type SheetUse } from '../make/index.ts';
 import { cutSizeOf, gridPositions } from '../piece/index.ts';
 import { papersOf, type PlanRequest, type Problem } from '../request/index.ts';
-import { solveAsWideAsFits } from './as-wide-as-fits.ts';
-import { dressedFrame, frameFor } from './frame-for.ts';
+import { begin, type Begun } from './begin-box.ts';
 import { styleSummary } from '../styles/index.ts';
 import { compareCard, leastCard, type CardUse } from './least-card.ts';
 import { judgePairs, worstState, type BothLeans } from './judge-pairs.ts';
-import { boardProblems, kitProblems } from './kit-problems.ts';
+import { boardProblems } from './kit-problems.ts';
 import type { Plan } from './plan.ts';
 import {
   cutSizeIn,
   drawBox,
   solveFrameAgain,
   type DrawnBox,
-  type FrameInStages,
   type MarkedPiece,
   type SolvedFrame,
 } from './put-to-solver.ts';
@@ -68,47 +66,6 @@ function planWith(request: PlanRequest): PlanResult {
   // One way up is enough to say what stands in the way.
   const [first] = tried.flatMap((each) => (each.ok ? [] : [each]));
   return { ok: false, problems: first?.problems() ?? [] };
-}
-
-/** A gift one way up, with the frame of its box, and what it comes to as far as that is asked for. */
-type Begun =
-  | {
-      readonly ok: true;
-      readonly request: PlanRequest;
-      /** The box without what it wears, which takes less card than with it. */
-      readonly bare: StyleFrame;
-      readonly dressed: () => Dressed;
-    }
-  | { readonly ok: false; readonly request: PlanRequest; readonly problems: readonly Problem[] };
-
-/** A frame with all that the box wears, and its lengths, which are chosen as far as they are asked for. */
-type Dressed =
-  | { readonly ok: true; readonly frame: StyleFrame; readonly lengths: FrameInStages }
-  | { readonly ok: false; readonly problems: readonly Problem[] };
-
-function begin(request: PlanRequest, solver: StagedSolver): Begun {
-  const answer = frameFor(request);
-  if (!answer.ok) return { ok: false, request, problems: [answer.refusal] };
-  const { frame } = answer;
-  const lacking = kitProblems(frame, request);
-  if (lacking.length > 0) return { ok: false, request, problems: lacking };
-  let dressed: Dressed | undefined;
-  return {
-    ok: true,
-    request,
-    bare: frame,
-    dressed: () => (dressed ??= withLengths(frame, request, solver)),
-  };
-}
-
-function withLengths(bare: StyleFrame, request: PlanRequest, solver: StagedSolver): Dressed {
-  const answer: StyleAnswer =
-    request.additions.length === 0
-      ? { ok: true, frame: bare }
-      : dressedFrame(bare, request, solver);
-  if (!answer.ok) return { ok: false, problems: [answer.refusal] };
-  const { frame } = answer;
-  return { ok: true, frame, lengths: solveAsWideAsFits(frame, request, solver) };
 }
 
 /** A gift one way up, with a box whose every length is chosen. */
@@ -165,8 +122,7 @@ function stand(wishing: Begun, solver: StagedSolver): Stood {
   const { request } = wishing;
   const wishingLeast = begin(wishingLess(request, 0), solver);
   // Where it has no more to choose from, there is no more to be found.
-  if (wishing.ok && (!wishingLeast.ok || isNoWider(wishingLeast.bare, wishing.bare)))
-    return wished;
+  if (wishing.ok && (!wishingLeast.ok || isNoWider(wishingLeast.bare, wishing.bare))) return wished;
   const least = standIn(wishingLeast);
   if (!least.ok) return wished;
   const some = standIn(begin(wishingLess(request, 0.5), solver));

@@ -227,8 +227,7 @@ export function cutSizeIn(solution: MarksSolution, piece: string) {
 }
 
 export type BoxAnswer =
-  | { readonly ok: true; readonly box: DrawnBox }
-  | { readonly ok: false; readonly refusal: Refusal };
+  { readonly ok: true; readonly box: DrawnBox } | { readonly ok: false; readonly refusal: Refusal };
 
 /** Draws the pieces of a frame at the lengths that were chosen, with what it wears. */
 export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): BoxAnswer {

@@ -13,7 +13,7 @@ import { asDrawn, cardSoFar, handlingOf, laidAs } from '../make/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
 import { planWithLessRoom, type Plan } from '../planning/index.ts';
-import type { MadeWay, PlanRequest } from '../request/index.ts';
+import { papersOf, type MadeWay, type PlanRequest } from '../request/index.ts';
 import { cutListEntry, laidInWords } from '../words/index.ts';
 import { cutDown, factsAfter, onTable, trimFor, trimmedAt } from './facts.ts';
 import type { DoneSoFar, Mishap } from './mishap.ts';
@@ -54,7 +54,7 @@ function worst({ pairs }: Plan): number {
 
 /** How a piece is scored, one sentence for each way in which it lies: `Base: score at 5/8 in on all four sides.` */
 function scoreSentences({ plan, request }: Answered, piece: Piece): readonly string[] {
-  const paper = paperFor(request.papers, piece.paper);
+  const paper = paperFor(papersOf(request), piece.paper);
   const { strips } = cutListEntry(plan, piece, paper, request.kit);
   return [...new Set(strips.map(({ said }) => `${piece.name}: ${said}.`))];
 }
@@ -98,7 +98,7 @@ function lyingSentence(
   done: DoneSoFar,
   mishap: Mishap,
 ): string | undefined {
-  const paper = paperFor(request.papers, piece.paper);
+  const paper = paperFor(papersOf(request), piece.paper);
   const table = onTable(plan, done, mishap);
   const [across, down] = (['across', 'down'] as const).map((way) =>
     table.find((each) => each.way === way),

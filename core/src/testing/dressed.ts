@@ -22,7 +22,10 @@ interface DrawnPanel {
 }
 
 const margin = fc.oneof(
-  { weight: 6, arbitrary: fc.constantFrom(inchFraction(1, 8), inchFraction(1, 16), millimetres(2)) },
+  {
+    weight: 6,
+    arbitrary: fc.constantFrom(inchFraction(1, 8), inchFraction(1, 16), millimetres(2)),
+  },
   { weight: 1, arbitrary: fc.constantFrom(millimetres(0), millimetres(6), millimetres(15)) },
 );
 

@@ -1,4 +1,11 @@
-import { papersOf, planJob, sayStep, toMillimetres, type Plan, type PlanRequest } from '../index.ts';
+import {
+  papersOf,
+  planJob,
+  sayStep,
+  toMillimetres,
+  type Plan,
+  type PlanRequest,
+} from '../index.ts';
 import {
   boxInSpace,
   flatSize,

@@ -76,7 +76,9 @@ export function wornFaults(plan: Plan, request: PlanRequest): readonly string[] 
       return placed.find((each) => each.part === ref.part && each.face === at);
     };
     const [upper, lower] = [faceOf(face), faceOf(on)];
-    const [margin] = [...margins].flatMap(([key, each]) => (part.id.startsWith(`${key} on`) ? [each] : []));
+    const [margin] = [...margins].flatMap(([key, each]) =>
+      part.id.startsWith(`${key} on`) ? [each] : [],
+    );
     if (!upper || !lower || margin === undefined || side !== 'outside') {
       faults.push(`${part.id} has no face or no margin`);
       continue;
@@ -91,14 +93,19 @@ export function wornFaults(plan: Plan, request: PlanRequest): readonly string[] 
     const depths = upper.ring.map((place) => within(lower.ring, lower.out, place));
     const nearest = Math.min(...depths);
     if (nearest < margin - off)
-      faults.push(`${part.id} keeps in by ${nearest.toFixed(2)} mm, and not by ${margin.toFixed(2)}`);
+      faults.push(
+        `${part.id} keeps in by ${nearest.toFixed(2)} mm, and not by ${margin.toFixed(2)}`,
+      );
     const step = toMillimetres(request.kit.trimmer.step);
-    if (part.piece.startsWith('panel') && request.additions.every(({ underCover }) => underCover === 'counted') && nearest > margin + step / 2 + 0.6)
+    if (
+      part.piece.startsWith('panel') &&
+      request.additions.every(({ underCover }) => underCover === 'counted') &&
+      nearest > margin + step / 2 + 0.6
+    )
       faults.push(`${part.id} keeps in by as much as ${nearest.toFixed(2)} mm`);
     // Openings of what it lies on stay open.
     for (const hole of lower.holes)
-      if (hole.some((place) => isOn(upper, place)))
-        faults.push(`${part.id} covers an opening`);
+      if (hole.some((place) => isOn(upper, place))) faults.push(`${part.id} covers an opening`);
   }
   for (const piece of plan.pieces) {
     const { width, height } = papers[piece.paper]?.sheet ?? { width: 0, height: 0 };

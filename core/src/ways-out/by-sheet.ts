@@ -49,7 +49,7 @@ function largeEnough({ width, height }: Needs, { unit }: PlanRequest): readonly 
 }
 
 /** The sheets of one paper that hold each of its pieces by itself, from the smallest on. */
-function sheetsFor(needs: readonly Needs[], request: PlanRequest): readonly Sheet[] {
+export function sheetsFor(needs: readonly Needs[], request: PlanRequest): readonly Sheet[] {
   const holds = (sheet: Sheet) =>
     needs.every(
       ({ width, height }) =>

@@ -4,6 +4,7 @@ import { waysByMeasure, waysByRoom, waysByTurning } from './by-gift.ts';
 import { waysByKind } from './by-kind.ts';
 import { waysByItsOption, waysByOption } from './by-option.ts';
 import { waysBySheet } from './by-sheet.ts';
+import { waysByUndressing, waysByWearing } from './by-wearing.ts';
 import { waysByLean, waysByTools } from './by-tools.ts';
 import type { WayOut } from './way-out.ts';
 
@@ -22,6 +23,7 @@ function familiesOf(request: PlanRequest, problems: readonly Problem[]): readonl
   const byItsOption = problems.flatMap((problem) => waysByItsOption(request, problem));
   const byMeasure = problems.flatMap((problem) => waysByMeasure(request, problem));
   return [
+    { ways: waysByWearing(request, problems), enough: 2 },
     { ways: byItsOption, enough: 2 },
     { ways: waysBySheet(request, problems), enough: 1 },
     { ways: waysByTurning(request), enough: 1 },
@@ -30,6 +32,7 @@ function familiesOf(request: PlanRequest, problems: readonly Problem[]): readonl
     { ways: waysByRoom(request), enough: 1 },
     { ways: byMeasure, enough: 1 },
     { ways: waysByLean(request), enough: 1 },
+    { ways: waysByUndressing(request), enough: 1 },
   ];
 }
 

@@ -2,7 +2,7 @@ import type { PlanRequest } from '../request/index.ts';
 
 /** What a way out changes. */
 export type WayOutKind =
-  'option' | 'sheet' | 'turn' | 'room' | 'tools' | 'lean' | 'gift' | 'other kind';
+  'option' | 'sheet' | 'turn' | 'room' | 'tools' | 'lean' | 'gift' | 'dress' | 'other kind';
 
 /** A change of a request that can't be planned, with which it can. */
 export interface WayOut {

@@ -3,18 +3,17 @@ import type {
   AssemblyOperation,
   AttachOperation,
   CloseOperation,
-  DressOperation,
   FoldCornersOperation,
   FoldOperation,
   FoldUpOperation,
   GlueOperation,
-  FaceName,
   JoinOperation,
   OutFolds,
   RowWay,
   ThreadOperation,
   TuckOperation,
 } from '../make/index.ts';
+import { dressSentences } from './dress.ts';
 import { faceInWords, facesInWords, nextTo, rowOfFaces } from './faces.ts';
 import { formatNearest } from './measures.ts';
 import { atCorners, placeInWords } from './places.ts';
@@ -312,31 +311,6 @@ function isSamePlace(one: Joint, other: Joint): boolean {
     one.isLevelAbove === other.isLevelAbove &&
     (one.isLevelAbove === true || one.above === other.above)
   );
-}
-
-/** What is worn is glued on, in the middle of its face. */
-function dressSentences(dress: DressOperation, nameOf: NameOf): readonly string[] {
-  const { piece, onto, count, lies } = dress;
-  const [name, under] = [nameOf(piece).toLowerCase(), nameOf(onto.piece).toLowerCase()];
-  const isOne = count === 1;
-  const adhesive = `Adhesive all over the back of ${isOne ? 'the' : 'each'} ${name}.`;
-  const press = isOne ? 'Press it' : 'Press one';
-  if (onto.kind === 'layer')
-    return [adhesive, `${press} onto ${isOne ? 'the' : 'each'} ${under}, as far in from every edge.`];
-  const where = wornOn(onto.faces);
-  const each = isOne ? where : `each of these: ${where}`;
-  return [
-    ...(lies === 'flat' ? [`Lay the ${under} flat, outside up.`] : []),
-    adhesive,
-    `${press} onto the outside of ${each} of the ${under}, as far in from every edge.`,
-  ];
-}
-
-/** The faces that wear something: of walls that are counted only their number, where it is all of them. */
-function wornOn(faces: readonly FaceName[]): string {
-  const [first] = faces;
-  const isCounted = faces.length > 4 && faces.every(({ nth }) => nth !== undefined);
-  return first && isCounted ? allInWords(first.role, faces.length) : facesInWords(faces);
 }
 
 function closeSentences({ way }: CloseOperation): readonly string[] {

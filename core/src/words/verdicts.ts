@@ -11,7 +11,7 @@ import {
   type Unit,
 } from '../length/index.ts';
 import type { Plan, PlannedPair } from '../planning/index.ts';
-import type { PlanRequest } from '../request/index.ts';
+import { papersOf, type PlanRequest } from '../request/index.ts';
 import { flatOperations, leftOver, missingTools } from '../make/index.ts';
 import { cutSizeOf } from '../piece/index.ts';
 import { scoringMeans } from '../tools/index.ts';
@@ -154,7 +154,7 @@ function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
   ].flatMap(({ share, what }) => (share === 0 ? [] : [`, ${share}% ${what}`]));
   const detail = plan.sheets
     .map(({ paper, sheets }) => {
-      const found = request.papers.find(({ id }) => id === paper);
+      const found = papersOf(request).find(({ id }) => id === paper);
       return `${sheets} of ${found?.name ?? paper}, ${found?.sheet.name ?? ''}`;
     })
     .join('; ');

@@ -11,6 +11,7 @@ import {
   formatSize,
   outermostPoints,
   paperFor,
+  papersOf,
   planBox,
   problemsFrom,
   projectDocumentSchema,
@@ -109,7 +110,7 @@ function writeFolds(directory: string, title: string, plan: Plan): void {
 function check(plan: Plan, request: PlanRequest): boolean {
   const box = foldingBox(
     plan.pieces,
-    ({ paper }) => paperFor(request.papers, paper).thickness,
+    ({ paper }) => paperFor(papersOf(request), paper).thickness,
     plan.assembly,
   );
   const faults = checkFolding(box, outermostPoints(plan.gift));

@@ -4,6 +4,7 @@ import {
   cutSizeOf,
   cutUnit,
   paperFor,
+  papersOf,
   planJob,
   sayStep,
   type Piece,
@@ -35,18 +36,16 @@ const props = defineProps<{
 
 const highlight = useHighlight();
 
+/** The papers of all pieces, those that are worn among them. */
+const papers = computed(() => papersOf(props.request));
+
 /** What is shown of each piece, by its id. */
 const entries = computed(
   () =>
     new Map(
       props.plan.pieces.map((piece) => [
         piece.id,
-        cutListEntry(
-          props.plan,
-          piece,
-          paperFor(props.request.papers, piece.paper),
-          props.request.kit,
-        ),
+        cutListEntry(props.plan, piece, paperFor(papers.value, piece.paper), props.request.kit),
       ]),
     ),
 );
@@ -121,8 +120,8 @@ const sentences = computed(() => {
     >
       <h2>
         <i
-          :title="paperFor(request.papers, piece.paper).name"
-          :style="{ background: paperFor(request.papers, piece.paper).colour }"
+          :title="paperFor(papers, piece.paper).name"
+          :style="{ background: paperFor(papers, piece.paper).colour }"
         />
         <button
           v-if="isMany"
@@ -133,7 +132,7 @@ const sentences = computed(() => {
           {{ piece.name }}
         </button>
         <template v-else>{{ piece.name }}</template>
-        <span class="paper quiet">{{ paperFor(request.papers, piece.paper).name }}</span>
+        <span class="paper quiet">{{ paperFor(papers, piece.paper).name }}</span>
       </h2>
       <p class="size">
         <MeasureText :length="cutSizeOf(piece.grid).width" :unit="cutUnit(request.kit)" />

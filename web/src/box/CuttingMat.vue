@@ -4,7 +4,12 @@ import {
   cutSizeOf,
   linesAtMark,
   paperFor,
+  papersOf,
+  toMillimetres,
+  type FaceChoice,
+  nanometres,
   type LineRef,
+  type Piece,
   type Plan,
   type PlanRequest,
 } from '@rangoli/core';
@@ -15,6 +20,10 @@ import { layPieces } from '../parts/lay-pieces.ts';
 import GlueHatch from '../parts/GlueHatch.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import { useHighlight } from '../stores/highlight.ts';
+import { useDressing } from '../dress/dressing.ts';
+import FaceMenu from '../dress/FaceMenu.vue';
+import { usePointing } from '../dress/pointing.ts';
+import type { WearableFace } from '../dress/wearable-faces.ts';
 import MatMeasures from '../parts/MatMeasures.vue';
 import FinishedSizes from './FinishedSizes.vue';
 
@@ -25,6 +34,8 @@ const props = defineProps<{ plan: Plan; request: PlanRequest; stale: boolean }>(
 const FoldView = defineAsyncComponent(() => import('../fold/FoldView.vue'));
 
 const highlight = useHighlight();
+const dressing = useDressing();
+const pointing = usePointing();
 const mat = useTemplateRef('mat');
 const { width, height } = useElementSize(mat, { width: 660, height: 360 });
 const head = 18;
@@ -46,8 +57,55 @@ const bar = computed(() =>
     ? { text: '1 in', size: 25.4 * layout.value.scale }
     : { text: '20 mm', size: 20 * layout.value.scale },
 );
+/** The papers of all pieces, those that are worn among them. */
+const papers = computed(() => papersOf(props.request));
+const section = useTemplateRef<HTMLElement>('section');
+const whole = useElementSize(section);
+
+/** The faces of a flat piece that something may be worn on; on a piece that is worn, the one that it covers. */
+function facesOf(piece: string): readonly Pick<WearableFace, 'face' | 'said' | 'ring'>[] {
+  const own = dressing.faces.filter(({ face }) => face.piece === piece);
+  if (own.length > 0) return own;
+  const covered = dressing.faces.find(({ worn }) => worn.includes(piece));
+  const sheet = props.plan.pieces.find(({ id }) => id === piece);
+  if (!covered || !sheet) return [];
+  const { width: wide, height: high } = cutSizeOf(sheet.grid);
+  const [right, bottom] = [toMillimetres(wide), toMillimetres(high)];
+  const ring = [
+    { x: 0, y: 0 },
+    { x: right, y: 0 },
+    { x: right, y: bottom },
+    { x: 0, y: bottom },
+  ];
+  return [{ face: covered.face, said: covered.said, ring }];
+}
+
+/** How wide a line is reached, in pixels: between two of them the face is reached as well. */
+function reachOf({ grid: { columns, rows } }: Piece): number {
+  const narrowest = toMillimetres(nanometres(Math.min(...columns, ...rows)));
+  return Math.min(14, narrowest * layout.value.scale * 0.5);
+}
+
+function pathOf(ring: WearableFace['ring']): string {
+  return `M${ring.map(({ x, y }) => `${x} ${y}`).join('L')}Z`;
+}
+
+/** Points at a face, with its menu where the pointer is. */
+function pointAt({ clientX, clientY }: MouseEvent, face: FaceChoice): void {
+  const { left = 0, top = 0 } = section.value?.getBoundingClientRect() ?? {};
+  pointing.point(face, { x: clientX - left, y: clientY - top });
+}
+
+function pointInSpace(event: MouseEvent, at: { part: string; face: number }): void {
+  const found = dressing.faces.find(({ inSpace }) =>
+    inSpace.some(({ part, face }) => part === at.part && face === at.face),
+  );
+  if (found) pointAt(event, found.face);
+  else pointing.leave();
+}
+
 const faceUp = computed(() => {
-  const printed = props.request.papers.some(({ print }) => print === 'one face');
+  const printed = papers.value.some(({ print }) => print === 'one face');
   return printed ? 'Drawn inside face up, print down' : 'Drawn inside face up';
 });
 
@@ -90,7 +148,7 @@ const lines = computed(() =>
 </script>
 
 <template>
-  <section class="mat" aria-label="Pieces on the cutting mat" :class="{ stale }">
+  <section ref="section" class="mat" aria-label="Pieces on the cutting mat" :class="{ stale }">
     <div ref="mat" class="pieces">
       <svg :width="width" :height="height" role="img" :aria-label="faceUp">
         <GlueHatch :every="5 / layout.scale" />
@@ -111,9 +169,21 @@ const lines = computed(() =>
           <g :transform="`scale(${layout.scale})`">
             <PieceDrawing
               :piece="placed.piece"
-              :colour="paperFor(request.papers, placed.piece.paper).colour"
+              :colour="paperFor(papers, placed.piece.paper).colour"
               :grain="1 / layout.scale"
             />
+            <path
+              v-for="{ face, said, ring } in facesOf(placed.piece.id)"
+              :key="said"
+              class="face-spot"
+              :class="{ held: pointing.isInHand(face) }"
+              :d="pathOf(ring)"
+              @click="pointAt($event, face)"
+              @pointerenter="pointing.hover(face)"
+              @pointerleave="pointing.hover(undefined)"
+            >
+              <title>{{ said }}</title>
+            </path>
           </g>
           <MatMeasures :placed="placed" :unit="unit" />
           <g v-for="(line, at) in lines[i]" :key="at">
@@ -123,6 +193,7 @@ const lines = computed(() =>
             </g>
             <line
               class="reach"
+              :stroke-width="reachOf(placed.piece)"
               v-bind="line.run"
               @pointerenter="highlight.light(placed.piece.id, [line.of])"
               @pointerleave="highlight.unlight()"
@@ -152,12 +223,13 @@ const lines = computed(() =>
           </g>
         </g>
       </svg>
-      <p class="face">{{ faceUp }}</p>
+      <p class="face">{{ faceUp }} · click a face to dress it</p>
     </div>
     <div class="folding">
-      <FoldView :plan="plan" :request="request" />
+      <FoldView :plan="plan" :request="request" @face="pointInSpace" />
       <FinishedSizes v-if="!stale" :plan="plan" :request="request" />
     </div>
+    <FaceMenu :width="whole.width.value" :height="whole.height.value" />
     <slot />
   </section>
 </template>
@@ -207,7 +279,19 @@ const lines = computed(() =>
 
 .reach {
   stroke: transparent;
-  stroke-width: 14;
+}
+
+.face-spot {
+  fill: transparent;
+  cursor: pointer;
+}
+
+.face-spot:hover,
+.face-spot.held {
+  fill: rgb(242 179 28 / 34%);
+  stroke: var(--turmeric);
+  stroke-width: 3;
+  vector-effect: non-scaling-stroke;
 }
 
 .lit {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { outsideOf, sizeInWords, type Plan, type PlanRequest } from '@rangoli/core';
+import { papersOf, outsideOf, sizeInWords, type Plan, type PlanRequest } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
 import Worded from '../parts/Worded.vue';
@@ -14,7 +14,7 @@ const settled = refDebounced(
 
 const words = computed(() => {
   const { plan, request } = settled.value;
-  const outside = sizeInWords(outsideOf(plan, request.papers), request.unit);
+  const outside = sizeInWords(outsideOf(plan, papersOf(request)), request.unit);
   return `Outside ${outside} · inside ${sizeInWords(plan.clearInside, request.unit)}`;
 });
 </script>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  papersOf,
   extentsOf,
   inchFraction,
   millimetres,
@@ -30,6 +31,7 @@ import { computed, ref } from 'vue';
 import Pick from '../parts/Pick.vue';
 import Worded from '../parts/Worded.vue';
 import { useProject } from '../stores/project.ts';
+import DressControl from '../dress/DressControl.vue';
 import PaperControl from './PaperControl.vue';
 import GiftDrawing from './GiftDrawing.vue';
 import RowsControl from './RowsControl.vue';
@@ -88,13 +90,14 @@ function asBlock({ across, deep, high }: Extents): BlockGift {
 
 /** What was known before is gone over from what it has come to, on the ruler’s marks. */
 function setKnown(next: Known): void {
-  const { gift, unit, papers, finished } = props.request;
+  const { gift, unit, finished } = props.request;
   const now = plan.value;
   if (next === 'gift') {
     setGift(finished?.told ?? gift, 'known');
     return;
   }
-  const size = now && next === 'outside' ? outsideOf(now, papers) : now?.clearInside;
+  const size =
+    now && next === 'outside' ? outsideOf(now, papersOf(props.request)) : now?.clearInside;
   const mark = unit === 'inch' ? inchFraction(1, 16) : millimetres(1);
   const near = (length: Length) => roundToGrid(length, mark);
   const { across, deep, high } = size ?? extentsOf(gift);
@@ -248,6 +251,7 @@ function setItem(changed: GiftItem, what: string): void {
       :project="project.id"
       @change="(papers, what) => project.changeBox(what, { papers: [...papers] })"
     />
+    <DressControl :request="request" :project="project.id" />
     <ToolControl
       :request="request"
       :kit="request.kit"

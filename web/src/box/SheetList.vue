@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { cutSizeOf, toMillimetres, type Paper, type Plan, type PlanRequest } from '@rangoli/core';
+import {
+  papersOf,
+  cutSizeOf,
+  toMillimetres,
+  type Paper,
+  type Plan,
+  type PlanRequest,
+} from '@rangoli/core';
 import { computed } from 'vue';
 
 /** Every sheet that the box takes, small and to one scale, with the pieces where they are cut. */
@@ -20,7 +27,7 @@ interface DrawnSheet {
 
 const sheets = computed((): readonly DrawnSheet[] =>
   props.plan.sheets.flatMap((use) => {
-    const paper = props.request.papers.find(({ id }) => id === use.paper);
+    const paper = papersOf(props.request).find(({ id }) => id === use.paper);
     if (!paper) return [];
     return Array.from({ length: use.sheets }, (_, sheet): DrawnSheet => ({
       key: `${use.paper} ${paper.sheet.name} ${sheet}`,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  papersOf,
   formatGap,
   formatWithUnit,
   styleSummary,
@@ -29,7 +30,7 @@ const values = computed(
 );
 /** The small picture waits until a measure has come to rest. */
 const pictured = refDebounced(
-  computed(() => props.plan && { plan: props.plan, papers: props.request.papers }),
+  computed(() => props.plan && { plan: props.plan, papers: papersOf(props.request) }),
   200,
 );
 const bad = computed(() => props.plan?.pairs.find(({ state }) => state !== 'holds'));

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  papersOf,
   cutSizeOf,
   paperFor,
   requestIn,
@@ -27,7 +28,13 @@ const emit = defineEmits<{ take: [] }>();
 
 const WouldDo = defineAsyncComponent(() => import('./WouldDo.vue'));
 
-const papers = computed(() => [props.request.papers[0]] as const);
+const papers = computed(() =>
+  papersOf({
+    papers: [props.request.papers[0]],
+    style: props.compared.choice,
+    additions: props.request.additions,
+  }),
+);
 const paper = computed(() => paperFor(props.request.papers, 0));
 const view = computed(() => {
   const { width, height } = paper.value.sheet;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Plan, PlanRequest } from '@rangoli/core';
+import { papersOf, type Plan, type PlanRequest } from '@rangoli/core';
 import { PackageOpen, Pause, Play } from '@lucide/vue';
 import {
   refDebounced,
@@ -10,6 +10,8 @@ import {
 } from '@vueuse/core';
 import Slider from 'primevue/slider';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { useDressing } from '../dress/dressing.ts';
+import { usePointing } from '../dress/pointing.ts';
 import { useHighlight } from '../stores/highlight.ts';
 import BoxPicture from './BoxPicture.vue';
 import { coloursOf, foldingBoxOf } from './box-faces.ts';
@@ -18,9 +20,12 @@ import { hasWebGL, whenIdle } from './loading.ts';
 
 /** The box folding from flat card to closed, the gift inside: turned by mouse, touch and keys. */
 const props = defineProps<{ plan: Plan; request: PlanRequest }>();
+const emit = defineEmits<{ face: [event: MouseEvent, face: { part: string; face: number }] }>();
 
 const highlight = useHighlight();
-const canvas = useTemplateRef('canvas');
+const pointing = usePointing();
+const dressing = useDressing();
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas');
 const frame = useTemplateRef('frame');
 const { width, height } = useElementSize(frame);
 const stage = shallowRef<FoldStage>();
@@ -29,7 +34,7 @@ const share = ref(0.72);
 
 /** While a measure is dragged the figures follow it; the body in space waits until it has come to rest. */
 const settled = refDebounced(
-  computed(() => ({ plan: props.plan, papers: props.request.papers })),
+  computed(() => ({ plan: props.plan, papers: papersOf(props.request) })),
   180,
 );
 const box = computed(() => foldingBoxOf(settled.value.plan, settled.value.papers));
@@ -78,6 +83,32 @@ watch(
   () => highlight.lines,
   (lines) => stage.value?.light(lines),
 );
+
+/** The uppermost thing on the face in hand. */
+const marked = computed(() => {
+  const face = pointing.hovered ?? pointing.pointed?.face;
+  return face && dressing.faceOf(face)?.inSpace.at(-1);
+});
+watch([stage, marked], () => stage.value?.mark(marked.value));
+
+/** Where the pointer went down: a face is clicked, the box is dragged. */
+let pressed: { readonly x: number; readonly y: number } | undefined;
+
+function press({ clientX, clientY }: MouseEvent): void {
+  pressed = { x: clientX, y: clientY };
+}
+
+function click(event: MouseEvent): void {
+  const { clientX, clientY } = event;
+  const isDragged = !pressed || Math.hypot(clientX - pressed.x, clientY - pressed.y) > 4;
+  const bounds = canvas.value?.getBoundingClientRect();
+  if (isDragged || !bounds) return;
+  const face = stage.value?.faceAt(
+    ((clientX - bounds.left) / bounds.width) * 2 - 1,
+    1 - ((clientY - bounds.top) / bounds.height) * 2,
+  );
+  if (face) emit('face', event, { part: face.part, face: face.face });
+}
 
 function foldTo(part: number): void {
   isOpen.value = false;
@@ -136,7 +167,7 @@ function onKey(event: KeyboardEvent): void {
       :aria-label="`The box folding, ${Math.round(share * 100)} of 100 parts done. Arrow keys turn it.`"
       @keydown="onKey"
     >
-      <canvas v-show="!isDrawn" ref="canvas" />
+      <canvas v-show="!isDrawn" ref="canvas" @pointerdown="press" @click="click" />
       <BoxPicture
         v-if="isDrawn"
         :plan="settled.plan"

@@ -81,6 +81,15 @@ export class CardMesh {
     this.move(faces);
   }
 
+  /** Which of the faces a triangle of the body belongs to, by their places. */
+  faceAt(triangle: number): number {
+    let before = 0;
+    return this.#patterns.findIndex(({ triangles, corners }) => {
+      before += 2 * triangles.length + 2 * corners;
+      return triangle < before;
+    });
+  }
+
   /** Moves the card to where its faces are now. */
   move(faces: readonly PlacedFace[]): void {
     let at = 0;

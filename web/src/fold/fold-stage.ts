@@ -13,8 +13,10 @@ import {
   PCFShadowMap,
   PerspectiveCamera,
   PlaneGeometry,
+  Raycaster,
   Scene as ThreeScene,
   ShadowMaterial,
+  Vector2,
   Vector3,
   WebGLRenderer,
 } from 'three';
@@ -27,6 +29,12 @@ import { litEdges, type LitLine } from './lit-edges.ts';
 
 const turmeric = '#f2b31c';
 
+function geometryOf(points: readonly PlacedFace['out'][]): BufferGeometry {
+  const geometry = new BufferGeometry();
+  const places = new Float32Array(points.flatMap(({ x, y, z }) => [x, y, z]));
+  return geometry.setAttribute('position', new BufferAttribute(places, 3));
+}
+
 /** The three-dimensional view on a canvas: drawn when something has changed, never in a loop of its own. */
 export class FoldStage {
   readonly #renderer: WebGLRenderer;
@@ -36,6 +44,8 @@ export class FoldStage {
   readonly #world = new Group();
   readonly #sun = new DirectionalLight('#fff6e2', 2.1);
   readonly #lit: LineSegments;
+  readonly #marked: LineSegments;
+  #mark: Pick<PlacedFace, 'part' | 'face'> | undefined;
   #box: FoldingBox | undefined;
   #card: CardMesh | undefined;
   #cardMesh: Mesh | undefined;
@@ -77,7 +87,9 @@ export class FoldStage {
       new LineBasicMaterial({ color: turmeric, linewidth: 3, depthTest: false }),
     );
     this.#lit.renderOrder = 2;
-    this.#world.add(this.#lit);
+    this.#marked = new LineSegments(new BufferGeometry(), this.#lit.material);
+    this.#marked.renderOrder = 2;
+    this.#world.add(this.#lit, this.#marked);
   }
 
   /** Shows another box, or the same one after a change; the view stays as it was turned. */
@@ -113,6 +125,7 @@ export class FoldStage {
     this.#gift.visible = scene.gift > 0;
     this.#gift.position.z = (1 - scene.gift) * 120;
     this.#drawOutline();
+    this.#drawMark();
     this.draw();
   }
 
@@ -120,15 +133,39 @@ export class FoldStage {
   light(lines: readonly LitLine[]): void {
     if (!this.#box) return;
     const points = litEdges(this.#box, this.#faces, lines);
-    const geometry = new BufferGeometry();
-    geometry.setAttribute(
-      'position',
-      new BufferAttribute(new Float32Array(points.flatMap(({ x, y, z }) => [x, y, z])), 3),
-    );
     this.#lit.geometry.dispose();
-    this.#lit.geometry = geometry;
+    this.#lit.geometry = geometryOf(points);
     this.#lit.visible = points.length > 0;
     this.draw();
+  }
+
+  /** The face that is seen at a place of the canvas, from −1 to 1 to the right and upwards. */
+  faceAt(x: number, y: number): PlacedFace | undefined {
+    if (!this.#cardMesh || !this.#card) return undefined;
+    const ray = new Raycaster();
+    ray.setFromCamera(new Vector2(x, y), this.#camera);
+    const [hit] = ray.intersectObject(this.#cardMesh);
+    if (hit?.faceIndex === undefined || hit.faceIndex === null) return undefined;
+    return this.#faces[this.#card.faceAt(hit.faceIndex)];
+  }
+
+  /** Draws a line round a face, as it stands now and as it moves; round none where none is given. */
+  mark(face: Pick<PlacedFace, 'part' | 'face'> | undefined): void {
+    this.#mark = face;
+    this.#drawMark();
+    this.draw();
+  }
+
+  #drawMark(): void {
+    const marked = this.#mark;
+    const face =
+      marked && this.#faces.find((each) => each.part === marked.part && each.face === marked.face);
+    this.#marked.visible = face !== undefined;
+    if (!face) return;
+    const { ring } = face;
+    const points = ring.flatMap((from, i) => [from, ring[(i + 1) % ring.length] ?? from]);
+    this.#marked.geometry.dispose();
+    this.#marked.geometry = geometryOf(points);
   }
 
   /** Turns the view by so many degrees round the box and over it. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  papersOf,
   cutUnit,
   allStyles,
   cutSizeOf,
@@ -169,7 +170,7 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
           />
         </div>
         <section v-if="plan" class="box" aria-label="The box for it">
-          <BoxPicture :plan="plan" :papers="request.papers" class="picture" />
+          <BoxPicture :plan="plan" :papers="papersOf(request)" class="picture" />
           <ul>
             <li v-for="piece in plan.pieces" :key="piece.id">
               {{ piece.name }}

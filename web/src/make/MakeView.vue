@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { countInWords, doneOf, isDone, type Step } from '@rangoli/core';
+import { papersOf, countInWords, doneOf, isDone, type Step } from '@rangoli/core';
 import { useEventListener, useSwipe } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef, useTemplateRef, watch } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -230,7 +230,7 @@ const boxesMade = computed(() => {
           :figure="boxesMade"
           :name="project.document?.name ?? ''"
           :plan="shown.plan"
-          :papers="shown.request.papers"
+          :papers="papersOf(shown.request)"
           @learned="rests = true"
           @back="walk(-1)"
           @more="makeMore"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  papersOf,
   cutUnit,
   cutSizeOf,
   formatSize,
@@ -54,9 +55,9 @@ const layout = computed(
 function sheetWords(): string {
   const now = shown.value;
   if (!now) return '';
-  return sheetsFor(now.plan, now.request.papers, making.progress.boxes)
+  return sheetsFor(now.plan, papersOf(now.request), making.progress.boxes)
     .map(({ paper, sheets }) => {
-      const found = now.request.papers.find(({ id }) => id === paper);
+      const found = papersOf(now.request).find(({ id }) => id === paper);
       return `${sheets} of ${found?.name ?? paper}, ${found?.sheet.name ?? ''}`;
     })
     .join('; ');
@@ -77,7 +78,7 @@ const cardWords = computed(() => {
   if (!now) return '';
   return now.plan.pieces
     .map((piece) => {
-      const { name, thickness } = paperFor(now.request.papers, piece.paper);
+      const { name, thickness } = paperFor(papersOf(now.request), piece.paper);
       return `${piece.name}, ${name} ${toMillimetres(thickness)} mm`;
     })
     .join('; ');

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  papersOf,
   cutSizeOf,
   paperFor,
   sheetsFor,
@@ -26,14 +27,14 @@ const frame = useTemplateRef('frame');
 const { width, height } = useFrameSize(frame);
 
 const use = computed(() =>
-  sheetsFor(props.plan, props.request.papers, props.boxes).find(
+  sheetsFor(props.plan, papersOf(props.request), props.boxes).find(
     ({ paper: id, placements }) =>
       id === props.trim.paper && placements.some(({ piece }) => piece === props.trim.piece),
   ),
 );
 const paper = computed(() =>
   paperFor(
-    props.request.papers,
+    papersOf(props.request),
     props.plan.pieces.find(({ id }) => id === props.trim.piece)?.paper ?? 0,
   ),
 );

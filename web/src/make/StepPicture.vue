@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  papersOf,
   madeBefore,
   paperFor,
   type FlatStep,
@@ -27,7 +28,7 @@ const props = defineProps<{
 const emit = defineEmits<{ choose: [at: number] }>();
 
 const piece = computed(() => props.plan.pieces.find(({ id }) => id === props.step.piece));
-const paper = computed(() => paperFor(props.request.papers, piece.value?.paper ?? 0));
+const paper = computed(() => paperFor(papersOf(props.request), piece.value?.paper ?? 0));
 const cut = computed(() =>
   props.step.kind === 'cut' ? (props.step.cuts[props.at] ?? props.step.cuts[0]) : undefined,
 );
@@ -77,7 +78,7 @@ const folding = computed(() => {
   <AssemblyPicture
     v-else-if="folding"
     :plan="plan"
-    :papers="request.papers"
+    :papers="papersOf(request)"
     :gift="request.gift"
     :step="folding"
     :at="at"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { paperFor, type Plan, type PlanRequest, type CutOperation } from '@rangoli/core';
+import { papersOf, paperFor, type Plan, type PlanRequest, type CutOperation } from '@rangoli/core';
 import { computed } from 'vue';
 import SheetPicture from './SheetPicture.vue';
 import TrimmerDrawing from './TrimmerDrawing.vue';
@@ -14,7 +14,7 @@ const props = defineProps<{
 
 const colour = computed(() => {
   const piece = props.plan.pieces.find(({ id }) => id === props.trim.piece);
-  return paperFor(props.request.papers, piece?.paper ?? 0).colour;
+  return paperFor(papersOf(props.request), piece?.paper ?? 0).colour;
 });
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cutUnit, cutSizeOf, extentsOf, paperFor, planBox } from '@rangoli/core';
+import { papersOf, cutUnit, cutSizeOf, extentsOf, paperFor, planBox } from '@rangoli/core';
 import { Copy, Ruler, Trash2 } from '@lucide/vue';
 import { useIntersectionObserver } from '@vueuse/core';
 import { computed, onBeforeUnmount, shallowRef, useTemplateRef } from 'vue';
@@ -76,12 +76,12 @@ const actions = computed(() => {
           >
             <PieceDrawing
               :piece="placed.piece"
-              :colour="paperFor(box.papers, placed.piece.paper).colour"
+              :colour="paperFor(papersOf(box), placed.piece.paper).colour"
               :grain="0.75 / layout.scale"
             />
           </g>
         </svg>
-        <BoxPicture :plan="plan" :papers="box.papers" class="folded" />
+        <BoxPicture :plan="plan" :papers="papersOf(box)" class="folded" />
       </span>
       <span v-else-if="!isSeen" class="mat" />
       <span v-else class="mat impossible">Too large for its sheet</span>

@@ -1,0 +1,85 @@
+import { withWornPaper, type AdditionChoice } from '../additions/index.ts';
+import { formatWithUnit } from '../length/index.ts';
+import { papersOf, type PlanRequest, type Problem } from '../request/index.ts';
+import { styleSummary } from '../styles/index.ts';
+import { sheetsFor } from './by-sheet.ts';
+import type { WayOut } from './way-out.ts';
+
+function way(said: string, additions: readonly AdditionChoice[]): WayOut {
+  return { kind: 'dress', said, part: { additions: [...additions] } };
+}
+
+function replaced(
+  { additions }: PlanRequest,
+  at: number,
+  choice: AdditionChoice,
+): readonly AdditionChoice[] {
+  return additions.map((each, i) => (i === at ? choice : each));
+}
+
+/** The margin that would do, where one is too wide. */
+function byMargin(
+  request: PlanRequest,
+  at: number,
+  { field, nearest }: Problem,
+): readonly WayOut[] {
+  const choice = request.additions[at];
+  const [, layer] = /\.layers\.(\d+)\.margin$/.exec(field) ?? [];
+  if (!choice || layer === undefined || nearest === undefined) return [];
+  const layers = choice.layers.map((each, i) =>
+    i === Number(layer) ? { ...each, margin: nearest } : each,
+  );
+  const said = `A margin of ${formatWithUnit(nearest, request.unit)}`;
+  return [way(said, replaced(request, at, { ...choice, layers }))];
+}
+
+/** The panel under what goes over it, or ending below that: the other of the two. */
+function byCover(request: PlanRequest, at: number): readonly WayOut[] {
+  const choice = request.additions[at];
+  if (!choice) return [];
+  const isCounted = choice.underCover === 'counted';
+  const said = isCounted ? 'Let the panel end below it' : 'Let the panel go under it';
+  const changed: AdditionChoice = { ...choice, underCover: isCounted ? 'ends' : 'counted' };
+  return [way(said, replaced(request, at, changed))];
+}
+
+/** A larger sheet of the paper of something worn. */
+function bySheet(request: PlanRequest, { field, needs }: Problem): readonly WayOut[] {
+  const [, slot] = /^papers\.(\d+)\.sheet$/.exec(field) ?? [];
+  const own = Number(slot) - styleSummary(request.style.style).papers.length;
+  const paper = papersOf(request)[Number(slot)];
+  if (!needs || !paper || !(own >= 0)) return [];
+  return sheetsFor([needs], request).map((sheet) =>
+    way(
+      `${paper.name} in sheets of ${sheet.name}`,
+      withWornPaper(request.additions, own, { ...paper, sheet }),
+    ),
+  );
+}
+
+/** Ways out by what the box wears: its margin, its paper’s sheet, where it ends, or without it. */
+export function waysByWearing(
+  request: PlanRequest,
+  problems: readonly Problem[],
+): readonly WayOut[] {
+  const { additions } = request;
+  if (additions.length === 0) return [];
+  return problems.flatMap((problem) => {
+    const [, nth] = /^additions\.(\d+)/.exec(problem.field) ?? [];
+    if (nth === undefined) return bySheet(request, problem);
+    const at = Number(nth);
+    return [
+      ...byMargin(request, at, problem),
+      ...byCover(request, at),
+      way(
+        'Leave that panel off',
+        additions.filter((_, i) => i !== at),
+      ),
+    ];
+  });
+}
+
+/** The box with nothing on it: what always can be tried where it can’t be made with what it wears. */
+export function waysByUndressing({ additions }: PlanRequest): readonly WayOut[] {
+  return additions.length === 0 ? [] : [way('Take off all that it wears', [])];
+}

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { X } from '@lucide/vue';
+import { onClickOutside, useEventListener } from '@vueuse/core';
+import Button from 'primevue/button';
+import { computed, nextTick, useTemplateRef, watch } from 'vue';
+import QuietButton from '../parts/QuietButton.vue';
+import { useDressing } from './dressing.ts';
+import { usePointing } from './pointing.ts';
+
+/** What may be done with the face that was pointed at, beside where it was. */
+const props = defineProps<{ width: number; height: number }>();
+
+const dressing = useDressing();
+const pointing = usePointing();
+const menu = useTemplateRef<HTMLElement>('menu');
+
+const found = computed(() => pointing.pointed && dressing.faceOf(pointing.pointed.face));
+const worn = computed(() => found.value && dressing.wornOn(found.value.face));
+const isShown = computed(() => pointing.pointed?.at !== undefined && found.value !== undefined);
+
+/** All walls of the piece, where the face is one of them and none of them wears anything yet. */
+const walls = computed(() => {
+  const face = found.value?.face;
+  if (face?.role !== 'wall' || face.isOnLid) return undefined;
+  const all = dressing.facesOf({
+    addition: 'panel',
+    id: 'all walls',
+    on: { which: 'walls', piece: face.piece },
+    layers: [],
+    underCover: 'counted',
+  });
+  return all.length > 1 && all.every((each) => !dressing.wornOn(each.face)) ? all : undefined;
+});
+
+const place = computed(() => {
+  const { x = 0, y = 0 } = pointing.pointed?.at ?? {};
+  return {
+    left: `${Math.max(8, Math.min(x + 10, props.width - 228))}px`,
+    top: `${Math.max(8, Math.min(y + 10, props.height - 150))}px`,
+  };
+});
+
+watch(isShown, async (shown) => {
+  if (!shown) return;
+  await nextTick();
+  menu.value?.querySelector('button')?.focus({ preventScroll: true });
+});
+onClickOutside(menu, () => pointing.leave());
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (event.key === 'Escape') pointing.leave();
+});
+
+function putOn(): void {
+  const face = found.value?.face;
+  if (face) dressing.putOn({ which: 'face', face });
+  pointing.leave();
+}
+
+function putOnWalls(): void {
+  const piece = found.value?.face.piece;
+  if (piece !== undefined) dressing.putOn({ which: 'walls', piece });
+  pointing.leave();
+}
+
+function addLayer(): void {
+  if (worn.value) dressing.addLayer(worn.value);
+  pointing.leave();
+}
+
+function takeOff(): void {
+  if (worn.value) dressing.takeOff(worn.value);
+  pointing.leave();
+}
+</script>
+
+<template>
+  <div
+    v-if="isShown && found"
+    ref="menu"
+    class="face-menu"
+    role="dialog"
+    :aria-label="found.said"
+    :style="place"
+  >
+    <div class="said">
+      <strong>{{ found.said }}</strong>
+      <button type="button" class="close" aria-label="Close" @click="pointing.leave()">
+        <X :size="16" />
+      </button>
+    </div>
+    <template v-if="worn">
+      <Button size="small" label="Layer on top" @click="addLayer" />
+      <QuietButton @click="takeOff">Take the panel off</QuietButton>
+    </template>
+    <template v-else>
+      <Button size="small" label="Panel here" @click="putOn" />
+      <QuietButton v-if="walls" @click="putOnWalls"
+        >Panels on all {{ walls.length }} walls</QuietButton
+      >
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.face-menu {
+  position: absolute;
+  z-index: 3;
+  display: grid;
+  gap: 5px;
+  width: 220px;
+  padding: 8px 10px 10px;
+  color: var(--ink);
+  background: var(--paper);
+  border-radius: var(--radius);
+  box-shadow: 0 4px 18px rgb(20 48 45 / 38%);
+}
+
+.said {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 6px;
+}
+
+.close {
+  display: grid;
+  place-items: center;
+  width: 26px;
+  height: 26px;
+  padding: 0;
+  border: 0;
+  color: var(--ink-soft);
+  background: none;
+  cursor: pointer;
+}
+</style>

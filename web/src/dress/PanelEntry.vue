@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { marginLimits, mostLayers, type AdditionChoice, type Unit } from '@rangoli/core';
+import { Plus, X } from '@lucide/vue';
+import { computed } from 'vue';
+import MeasureField from '../parts/MeasureField.vue';
+import Pick from '../parts/Pick.vue';
+import QuietButton from '../parts/QuietButton.vue';
+import { usePapers } from '../stores/papers.ts';
+import { whereWorn } from './dress-words.ts';
+import { useDressing } from './dressing.ts';
+import { usePointing } from './pointing.ts';
+
+/** A panel that the box wears: its layers with their papers and margins, to be changed in place. */
+const props = defineProps<{ panel: AdditionChoice; unit: Unit; project: string }>();
+
+const dressing = useDressing();
+const pointing = usePointing();
+const papers = usePapers();
+
+const faces = computed(() => dressing.facesOf(props.panel));
+const where = computed(() => whereWorn(props.panel, faces.value));
+const isInHand = computed(() => faces.value.some(({ face }) => pointing.isInHand(face)));
+const isCovered = computed(() => faces.value.some((face) => face.isCovered));
+/** The uppermost layer is shown uppermost. */
+const layers = computed(() => props.panel.layers.map((layer, at) => ({ layer, at })).reverse());
+
+const covers = [
+  { value: 'counted', label: 'goes under it, and it is made larger' },
+  { value: 'ends', label: 'ends below it' },
+] as const;
+
+function paperChoices({ id, name, colour }: AdditionChoice['layers'][number]['paper']) {
+  const all = papers.atHand.map((paper) => ({
+    value: paper.id,
+    label: paper.name,
+    colour: paper.colour,
+  }));
+  return all.some(({ value }) => value === id) ? all : [{ value: id, label: name, colour }, ...all];
+}
+
+function setPaper(at: number, id: string): void {
+  const paper = papers.atHand.find((each) => each.id === id);
+  const sheet = props.panel.layers[at]?.paper.sheet;
+  if (paper) dressing.changeLayer(props.panel, at, { paper: papers.learned(paper, sheet) });
+}
+
+function layerName(at: number): string {
+  if (props.panel.layers.length === 1) return 'Panel';
+  return at === 0 ? 'On the box' : `Layer ${at + 1}`;
+}
+</script>
+
+<template>
+  <li
+    class="panel-entry"
+    :class="{ held: isInHand }"
+    @pointerenter="pointing.hover(faces[0]?.face)"
+    @pointerleave="pointing.hover(undefined)"
+  >
+    <div class="where">
+      <strong>{{ where }}</strong>
+      <button
+        type="button"
+        :aria-label="`Take the panel off: ${where}`"
+        @click="dressing.takeOff(panel)"
+      >
+        <X :size="16" />
+      </button>
+    </div>
+    <p v-if="faces.length === 0" class="none">This kind of box has no such face: it is left off.</p>
+    <div v-for="{ layer, at } in layers" :key="at" class="layer">
+      <span class="which">{{ layerName(at) }}</span>
+      <Pick
+        :label="`${where}, ${layerName(at).toLowerCase()}: paper`"
+        :value="layer.paper.id"
+        :options="paperChoices(layer.paper)"
+        @change="(id) => setPaper(at, id)"
+      />
+      <MeasureField
+        :field="`${project} ${panel.id} ${at} margin`"
+        :label="`${where}, ${layerName(at).toLowerCase()}: margin`"
+        hide-label
+        fault-from="right"
+        :length="layer.margin"
+        :unit="unit"
+        :least="marginLimits.least"
+        :most="marginLimits.most"
+        @change="(margin) => dressing.changeLayer(panel, at, { margin })"
+      />
+      <button
+        v-if="panel.layers.length > 1"
+        type="button"
+        :aria-label="`Take ${layerName(at).toLowerCase()} off: ${where}`"
+        @click="dressing.removeLayer(panel, at)"
+      >
+        <X :size="14" />
+      </button>
+    </div>
+    <label v-if="isCovered" class="cover">
+      <span>Where something goes over it, the panel</span>
+      <Pick
+        :label="`${where}: under what goes over it`"
+        :value="panel.underCover"
+        :options="covers"
+        @change="(way) => dressing.setUnderCover(panel, way)"
+      />
+    </label>
+    <QuietButton
+      v-if="panel.layers.length < mostLayers"
+      class="more"
+      @click="dressing.addLayer(panel)"
+      ><Plus :size="15" />Layer on top</QuietButton
+    >
+  </li>
+</template>
+
+<style scoped>
+.panel-entry {
+  display: grid;
+  gap: 3px;
+  padding: 5px 0 3px 8px;
+  border-left: 3px solid var(--line);
+}
+
+.held {
+  border-left-color: var(--turmeric);
+}
+
+.where {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  font-size: 13px;
+}
+
+.layer {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 84px 24px;
+  gap: 1px 4px;
+  align-items: center;
+}
+
+.which {
+  grid-column: 1 / -1;
+  font-size: 12px;
+  line-height: 1.2;
+  color: var(--ink-soft);
+}
+
+.panel-entry button:not(.more) {
+  display: grid;
+  place-items: center;
+  width: 24px;
+  height: 24px;
+  padding: 0;
+  border: 0;
+  border-radius: var(--radius);
+  color: var(--ink-soft);
+  background: none;
+  cursor: pointer;
+}
+
+.panel-entry button:not(.more):hover {
+  color: var(--vermilion);
+}
+
+.cover {
+  display: grid;
+  gap: 2px;
+  font-size: 12px;
+  color: var(--ink-soft);
+}
+
+.none {
+  font-size: 13px;
+  color: var(--ink-soft);
+}
+
+.more {
+  justify-self: start;
+  font-size: 13px;
+}
+</style>

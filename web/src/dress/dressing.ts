@@ -1,0 +1,133 @@
+import {
+  chosenFrom,
+  isSameFace,
+  newPanel,
+  papersOf,
+  withLayer,
+  type AdditionChoice,
+  type FaceChoice,
+  type Paper,
+} from '@rangoli/core';
+import { refDebounced } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed } from 'vue';
+import { usePapers } from '../stores/papers.ts';
+import { useProject } from '../stores/project.ts';
+import { wearableFaces, type WearableFace } from './wearable-faces.ts';
+
+/** So long a measure has to rest before the faces of the box are looked for anew. */
+const pause = 200;
+
+/** What the open box wears, and where something more may be put on. */
+export const useDressing = defineStore('dressing', () => {
+  const project = useProject();
+  const papers = usePapers();
+  const shown = computed(() => project.shown);
+  const settled = refDebounced(shown, pause);
+
+  const faces = computed((): readonly WearableFace[] =>
+    settled.value ? wearableFaces(settled.value.plan, settled.value.request) : [],
+  );
+  const additions = computed(
+    (): readonly AdditionChoice[] => project.document?.box.additions ?? [],
+  );
+
+  function faceOf(choice: FaceChoice): WearableFace | undefined {
+    const found = chosenFrom(
+      faces.value.map(({ face }) => face),
+      choice,
+    );
+    return found && faces.value.find(({ face }) => face === found);
+  }
+
+  /** The faces that an addition lies on. */
+  function facesOf({ on }: AdditionChoice): readonly WearableFace[] {
+    if (on.which === 'face') return [faceOf(on.face)].flatMap((face) => face ?? []);
+    return faces.value.filter(
+      ({ face }) => face.piece === on.piece && face.role === 'wall' && face.isOnLid !== true,
+    );
+  }
+
+  /** What a face wears. */
+  function wornOn(face: FaceChoice): AdditionChoice | undefined {
+    return additions.value.find((each) =>
+      facesOf(each).some((other) => isSameFace(other.face, face)),
+    );
+  }
+
+  function change(what: string, next: readonly AdditionChoice[]): void {
+    project.changeBox(what, { additions: [...next] });
+  }
+
+  function replace(what: string, choice: AdditionChoice): void {
+    change(
+      `${choice.id} ${what}`,
+      additions.value.map((each) => (each.id === choice.id ? choice : each)),
+    );
+  }
+
+  /** A paper that is not that of the face, nor of the layer under it: a print, where the maker has one. */
+  function paperBeside(taken: readonly string[]): Paper | undefined {
+    const others = papers.atHand.filter(({ id }) => !taken.includes(id));
+    const chosen = others.find(({ print }) => print !== 'plain') ?? others[0] ?? papers.atHand[0];
+    const now = project.document?.box;
+    return chosen ? papers.learned(chosen) : now?.papers[0];
+  }
+
+  /** Puts a panel on a face, or on all walls of a piece. */
+  function putOn(on: AdditionChoice['on']): void {
+    const box = project.document?.box;
+    if (!box) return;
+    const paper = paperBeside(papersOf(box).map(({ id }) => id));
+    if (!paper) return;
+    const panel = newPanel(additions.value, { on, paper, unit: box.unit });
+    change(`put on ${panel.id}`, [...additions.value, panel]);
+  }
+
+  /** Puts one more layer on a panel. */
+  function addLayer(choice: AdditionChoice): void {
+    const box = project.document?.box;
+    const paper = paperBeside(choice.layers.map((each) => each.paper.id));
+    if (box && paper) replace('layer', withLayer(choice, paper, box.unit));
+  }
+
+  /** Changes one layer of a panel. */
+  function changeLayer(
+    choice: AdditionChoice,
+    at: number,
+    part: Partial<AdditionChoice['layers'][number]>,
+  ): void {
+    const layers = choice.layers.map((layer, i) => (i === at ? { ...layer, ...part } : layer));
+    replace(`layer ${at} ${Object.keys(part).join()}`, { ...choice, layers });
+  }
+
+  function removeLayer(choice: AdditionChoice, at: number): void {
+    if (choice.layers.length === 1) takeOff(choice);
+    else replace('fewer layers', { ...choice, layers: choice.layers.filter((_, i) => i !== at) });
+  }
+
+  function setUnderCover(choice: AdditionChoice, underCover: AdditionChoice['underCover']): void {
+    replace('cover', { ...choice, underCover });
+  }
+
+  function takeOff({ id }: AdditionChoice): void {
+    change(
+      `take off ${id}`,
+      additions.value.filter((each) => each.id !== id),
+    );
+  }
+
+  return {
+    faces,
+    additions,
+    faceOf,
+    facesOf,
+    wornOn,
+    putOn,
+    addLayer,
+    changeLayer,
+    removeLayer,
+    setUnderCover,
+    takeOff,
+  };
+});

@@ -1,0 +1,35 @@
+import { isSameFace, type FaceChoice } from '@rangoli/core';
+import { defineStore } from 'pinia';
+import { shallowRef } from 'vue';
+
+/** A face that was pointed at, and where on the screen. */
+export interface Pointed {
+  readonly face: FaceChoice;
+  /** In pixels from the upper left corner of the mat; none where it was chosen from the list. */
+  readonly at?: { readonly x: number; readonly y: number };
+}
+
+/** The face of the box that is in hand: on the flat piece, on the box in space and in the list at once. */
+export const usePointing = defineStore('pointing', () => {
+  const pointed = shallowRef<Pointed>();
+  const hovered = shallowRef<FaceChoice>();
+
+  function point(face: FaceChoice, at?: Pointed['at']): void {
+    pointed.value = { face, ...(at && { at }) };
+  }
+
+  function leave(): void {
+    pointed.value = undefined;
+    hovered.value = undefined;
+  }
+
+  function hover(face: FaceChoice | undefined): void {
+    hovered.value = face;
+  }
+
+  function isInHand(face: FaceChoice): boolean {
+    return [pointed.value?.face, hovered.value].some((each) => each && isSameFace(each, face));
+  }
+
+  return { pointed, hovered, point, hover, leave, isInHand };
+});
