@@ -112,7 +112,19 @@ function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits'
         stacks: [...worn.stacks, ...answer.worn.stacks],
       };
   });
-  return refusal ? { ok: false, refusal } : { ok: true, worn };
+  return refusal
+    ? { ok: false, refusal }
+    : { ok: true, worn: { ...worn, pieces: apartByName(worn.pieces) } };
+}
+
+/** Pieces that would have the same name are told apart by a letter. */
+function apartByName(pieces: Worn['pieces']): Worn['pieces'] {
+  const letters = 'abcdefghijklmnopqrstuvwxyz';
+  return pieces.map((piece) => {
+    const alike = pieces.filter(({ name }) => name === piece.name);
+    if (alike.length === 1) return piece;
+    return { ...piece, name: `${piece.name} ${letters.charAt(alike.indexOf(piece))}` };
+  });
 }
 
 export type DressAnswer =

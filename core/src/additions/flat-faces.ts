@@ -261,7 +261,8 @@ export function flatFaces(
     return part.pattern.faces.flatMap((pattern, at): readonly FlatFace[] => {
       const name = names[at];
       const placed = placedAt.get(`${id} ${at}`);
-      if (!name || !placed || !worn.has(pattern.role)) return [];
+      // The pleats of a top are drawn together: nothing stiff is worn there.
+      if (!name || !placed || !worn.has(pattern.role) || name.above !== undefined) return [];
       // Its back lies on something.
       if (
         stacks.some(

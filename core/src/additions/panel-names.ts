@@ -1,7 +1,20 @@
 import type { FaceName } from '../make/index.ts';
 import type { FlatFace } from './flat-faces.ts';
 
-const ordinals = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
+const ordinals = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+  'eleventh',
+  'twelfth',
+];
 
 /** Which of several layers it is, from the lowest. */
 function wordForLayer(layer: number, layers: number): string {
@@ -17,10 +30,11 @@ function capitalised(words: string): string {
 
 /** What a face is called as the panel of it is: `front`, `lid top`. */
 function wordFor({ role, faces, isOnLid, nth, leans, above, of }: FaceName): string {
-  if (role === 'flap') return of?.role === 'tab' ? 'petal' : `${faces} flap`;
+  if (role === 'flap')
+    return of?.role === 'tab' ? 'petal' : `${of?.faces ?? ''} ${faces} flap`.trim();
   if (role === 'end') return `${faces} end`;
   if (role === 'seat') return 'seat';
-  if (nth !== undefined) return 'wall';
+  if (nth !== undefined) return `${ordinals[nth - 1] ?? ''} wall`.trim();
   if (leans) return `${faces} roof`;
   const side = above === undefined ? faces : `${faces} ${above}`;
   return isOnLid ? `lid ${side}` : side;
@@ -33,8 +47,10 @@ function wordForAll(faces: readonly FlatFace[]): string {
   const words = [...new Set(faces.map(({ name }) => wordFor(name)))];
   const [only = 'wall'] = words;
   if (words.length === 1) return only;
-  const roofs = words.every((word) => word.endsWith(' roof'));
-  if (roofs) return 'roof';
+  const shared = ['roof', 'flap', 'petal'].find((noun) =>
+    words.every((word) => word.endsWith(noun)),
+  );
+  if (shared !== undefined) return shared;
   const [lid, sides] = words.every((word) => word.startsWith('lid '))
     ? ['lid ', words.map((word) => word.slice(4))]
     : ['', words];

@@ -201,14 +201,17 @@ interface Alike {
 
 function alikeIn(all: readonly OnFace[]): readonly Alike[] {
   const found = new Map<string, Alike>();
-  for (const on of all)
+  for (const on of all) {
+    // What lies on unlike panels is told by them, however alike it is itself.
+    let key = on.face.name.piece;
     on.shapes.forEach((shape, layer) => {
       const { width, height, cutouts } = shape;
-      const key = JSON.stringify([on.face.name.piece, layer, width, height, cutouts]);
+      key = JSON.stringify([key, width, height, cutouts]);
       const known = found.get(key);
       if (known) known.on.push(on);
       else found.set(key, { shape, layer, on: [on] });
     });
+  }
   return [...found.values()].sort((a, b) => a.layer - b.layer);
 }
 

@@ -33,6 +33,11 @@ export function isWornBefore(
   return !isStillBare && !bridges(box, part.part.worn);
 }
 
+/** A flat piece with its outside up: turned over like a page. */
+function turnedOver({ right, up, out, at }: Frame): Frame {
+  return { right: scale(right, -1), up, out: scale(out, -1), at };
+}
+
 /** Something worn comes straight on to its face; what lies under it is there already. */
 export function dressScene(
   box: FoldingBox,
@@ -44,8 +49,9 @@ export function dressScene(
   const first = box.parts.find(isComing);
   const wearer = first && wearerOf(box, first);
   if (!wearer) return { faces: [], gift: 0, moving: [] };
+  const flat = lying[box.parts.indexOf(wearer)] ?? wearer.closed;
   const pose: PartPose = {
-    place: lying[box.parts.indexOf(wearer)] ?? wearer.closed,
+    place: lies === 'flat' ? turnedOver(flat) : flat,
     progress: foldedTo(lies === 'flat' ? 0 : box.assembly.giftEnters),
     settled: lies === 'flat' ? 0 : 1,
   };

@@ -32,6 +32,14 @@ function uniqueFaces(faces: readonly FaceName[]): readonly FaceName[] {
   return faces.filter((face, i) => faces.findIndex(({ at }) => at === face.at) === i);
 }
 
+/** Whether these are all of a piece’s walls, which are told by their number. */
+function isAllRound(faces: readonly FaceName[], names: readonly FaceName[]): boolean {
+  const isNumbered = ({ role, nth }: FaceName) => role === 'wall' && nth !== undefined;
+  return (
+    faces.length > 4 && faces.every(isNumbered) && names.filter(isNumbered).length === faces.length
+  );
+}
+
 /** How often in a box something is put on, piece by piece, in the order in which one lies on the other. */
 export function dressings(
   box: FoldingBox,
@@ -51,9 +59,10 @@ export function dressings(
     const isOnLayer = under.part.worn !== undefined;
     const faces = isOnLayer ? [] : uniqueFaces(here.flatMap(({ on }) => names[on.face] ?? []));
     const each = isOnLayer ? here.length : faces.length;
-    const onto = isOnLayer
-      ? { kind: 'layer' as const, piece: first.on.piece }
-      : { kind: 'faces' as const, piece: first.on.piece, faces };
+    const onto: DressOperation['onto'] =
+      isOnLayer || names.length === 1
+        ? { kind: isOnLayer ? 'layer' : 'piece', piece: first.on.piece }
+        : { kind: 'faces', piece: first.on.piece, faces, isAllRound: isAllRound(faces, names) };
     return [
       {
         operation: { kind: 'dress', piece, onto, count: each, lies: wanted, narrow: first.narrow },

@@ -20,7 +20,12 @@ import {
 } from '../length/index.ts';
 import { marksWindow } from '../forms/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
-import { optionInQuestion, papersOf, type FinishedSize, type PlanRequest } from '../request/index.ts';
+import {
+  optionInQuestion,
+  papersOf,
+  type FinishedSize,
+  type PlanRequest,
+} from '../request/index.ts';
 import { withOption } from '../styles/index.ts';
 import { planBox, type PlanResult } from './plan-box.ts';
 import type { Plan } from './plan.ts';

@@ -29,14 +29,14 @@ const margin = fc.oneof(
   { weight: 1, arbitrary: fc.constantFrom(millimetres(0), millimetres(6), millimetres(15)) },
 );
 
-/** Sheets that are large enough for any panel. */
-const metre = { name: 'A metre', width: millimetres(1000), height: millimetres(1000) };
-
 const drawnPanel: fc.Arbitrary<DrawnPanel> = fc.record({
   at: fc.nat(60),
   isOnWalls: fc.boolean(),
   layers: fc.array(
-    fc.record({ margin, paper: anyPaper.map((paper) => ({ ...paper, sheet: metre })) }),
+    fc.record({
+      margin,
+      paper: anyPaper,
+    }),
     { minLength: 1, maxLength: 3 },
   ),
   underCover: fc.constantFrom('counted' as const, 'counted' as const, 'ends' as const),
@@ -75,7 +75,11 @@ export function dressed(requests: fc.Arbitrary<PlanRequest>): fc.Arbitrary<PlanR
                   ? { which: 'walls', piece: face.name.piece }
                   : { which: 'face', face: choiceOf(face.name) },
               ...panel,
-              layers: [...panel.layers],
+              // Its sheets are those that the maker has of the others.
+              layers: panel.layers.map(({ margin: each, paper }) => ({
+                margin: each,
+                paper: { ...paper, sheet: request.papers[0].sheet },
+              })),
             },
           ];
         }),

@@ -1,13 +1,16 @@
-import type { DressOperation, FaceName } from '../make/index.ts';
+import type { DressOperation } from '../make/index.ts';
 import { facesInWords } from './faces.ts';
-import { allInWords } from './roles.ts';
+import { countInWords } from './plain.ts';
 import type { NameOf } from './said.ts';
 
-/** The faces that wear something: of walls that are counted only their number, where it is all of them. */
-function wornOn(faces: readonly FaceName[]): string {
-  const [first] = faces;
-  const isCounted = faces.length > 4 && faces.every(({ nth }) => nth !== undefined);
-  return first && isCounted ? allInWords(first.role, faces.length) : facesInWords(faces);
+type OnFaces = Extract<DressOperation['onto'], { kind: 'faces' }>;
+
+/** The faces that wear something, each one: of walls only their number is told, where it is all of them. */
+function eachOf({ faces, isAllRound }: OnFaces): string {
+  const all = facesInWords(faces);
+  if (isAllRound) return `each of the ${countInWords(faces.length)} walls`;
+  const [, among] = /^all (four walls.*)$/.exec(all) ?? [];
+  return among === undefined ? `each of these: ${all}` : `each of the ${among}`;
 }
 
 /** What is worn is glued on, in the middle of its face. */
@@ -24,11 +27,17 @@ export function dressSentences(
       adhesive,
       `${press} onto ${isOne ? 'the' : 'each'} ${under}, as far in from every edge.`,
     ];
-  const where = wornOn(onto.faces);
-  const each = isOne ? where : `each of these: ${where}`;
+  const flat = lies === 'flat' ? [`Lay the ${under} flat, outside up.`] : [];
+  if (onto.kind === 'piece')
+    return [
+      ...flat,
+      adhesive,
+      `${press} onto the outside of the ${under}, as far in from every edge.`,
+    ];
+  const where = isOne ? facesInWords(onto.faces) : eachOf(onto);
   return [
-    ...(lies === 'flat' ? [`Lay the ${under} flat, outside up.`] : []),
+    ...flat,
     adhesive,
-    `${press} onto the outside of ${each} of the ${under}, as far in from every edge.`,
+    `${press} onto the outside of ${where} of the ${under}, as far in from every edge.`,
   ];
 }

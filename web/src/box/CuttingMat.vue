@@ -16,7 +16,7 @@ import {
 import { useElementSize } from '@vueuse/core';
 import { computed, defineAsyncComponent, useTemplateRef } from 'vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
-import { layPieces } from '../parts/lay-pieces.ts';
+import { isPlainPiece, layPieces } from '../parts/lay-pieces.ts';
 import GlueHatch from '../parts/GlueHatch.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import { useHighlight } from '../stores/highlight.ts';
@@ -45,7 +45,14 @@ const isMany = computed(() => props.plan.pieces.length > 2);
 const freeRoom = computed(() => {
   const longest = Math.max(...props.plan.pieces.map(({ name }) => name.length));
   return isMany.value
-    ? { title: 42, titleWidth: Math.max(110, longest * 9), measures: 40, between: 12, border: 14 }
+    ? {
+        title: 42,
+        titleWidth: 96,
+        titleOf: ({ name }: Piece) => name.length * 8.2,
+        measures: 40,
+        between: 12,
+        border: 14,
+      }
     : { title: 34, titleWidth: (longest + 13) * 8.5, measures: 46, between: 20, border: 20 };
 });
 const layout = computed(() =>
@@ -185,7 +192,7 @@ const lines = computed(() =>
               <title>{{ said }}</title>
             </path>
           </g>
-          <MatMeasures :placed="placed" :unit="unit" />
+          <MatMeasures v-if="!isPlainPiece(placed.piece)" :placed="placed" :unit="unit" />
           <g v-for="(line, at) in lines[i]" :key="at">
             <g v-if="highlight.isLit(placed.piece.id, line.of)" class="lit">
               <line v-bind="line.run" />

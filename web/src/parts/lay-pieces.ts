@@ -22,6 +22,8 @@ export interface FreeRoom {
   readonly title: number;
   /** The least width of a piece with its measures, so that titles stand apart. */
   readonly titleWidth: number;
+  /** How wide the title of a piece is, where they differ. */
+  readonly titleOf?: (piece: Piece) => number;
   readonly measures: number;
   readonly between: number;
   readonly border: number;
@@ -31,12 +33,37 @@ interface Sized {
   readonly piece: Piece;
   readonly width: number;
   readonly height: number;
+  /** Whether it is one panel, whose size is all that there is to it: it needs no measures. */
+  readonly isPlain: boolean;
+}
+
+/** Whether nothing is scored on a piece, so that its size says all. */
+export function isPlainPiece({ grid: { columns, rows } }: Pick<Piece, 'grid'>): boolean {
+  return columns.length === 1 && rows.length === 1;
+}
+
+/** Pixels left free below and beside a piece for its measures. */
+function measuresOf({ isPlain }: Sized, { measures }: FreeRoom): number {
+  return isPlain ? 6 : measures;
 }
 
 type Row = readonly Sized[];
 
-/** Every way of breaking a line of pieces into rows. */
+/** With more pieces not every way of breaking them is tried: there are too many. */
+const mostTried = 8;
+
+/** Rows of as many pieces each, for every number of rows. */
+function evenRows(pieces: Row): readonly (readonly Row[])[] {
+  return pieces.map((_, i) => {
+    const each = Math.ceil(pieces.length / (i + 1));
+    const rows = Math.ceil(pieces.length / each);
+    return Array.from({ length: rows }, (__, row) => pieces.slice(row * each, (row + 1) * each));
+  });
+}
+
+/** The ways of breaking a line of pieces into rows: of few pieces every one. */
 function waysToBreak(pieces: Row): readonly (readonly Row[])[] {
+  if (pieces.length > mostTried) return evenRows(pieces);
   const [first, ...rest] = pieces;
   if (!first) return [[]];
   if (rest.length === 0) return [[[first]]];
@@ -51,8 +78,9 @@ function waysToBreak(pieces: Row): readonly (readonly Row[])[] {
 
 const sum = (values: readonly number[]) => values.reduce((a, b) => a + b, 0);
 
-function slotWidth({ width }: Sized, scale: number, room: FreeRoom): number {
-  return Math.max(width * scale + room.measures, room.titleWidth);
+function slotWidth(each: Sized, scale: number, room: FreeRoom): number {
+  const titleWidth = Math.max(room.titleWidth, room.titleOf?.(each.piece) ?? 0);
+  return Math.max(each.width * scale + measuresOf(each, room), titleWidth);
 }
 
 function rowWidth(row: Row, scale: number, room: FreeRoom): number {
@@ -60,7 +88,8 @@ function rowWidth(row: Row, scale: number, room: FreeRoom): number {
 }
 
 function rowHeight(row: Row, scale: number, room: FreeRoom): number {
-  return room.title + Math.max(...row.map(({ height }) => height)) * scale + room.measures;
+  const high = row.map((each) => each.height * scale + measuresOf(each, room));
+  return room.title + Math.max(...high);
 }
 
 function columnHeight(rows: readonly Row[], scale: number, room: FreeRoom): number {
@@ -93,7 +122,12 @@ export function layPieces(
 ): PiecesLayout {
   const sized = pieces.map((piece): Sized => {
     const size = cutSizeOf(piece.grid);
-    return { piece, width: toMillimetres(size.width), height: toMillimetres(size.height) };
+    return {
+      piece,
+      width: toMillimetres(size.width),
+      height: toMillimetres(size.height),
+      isPlain: isPlainPiece(piece),
+    };
   });
   const space = { width: width - 2 * room.border, height: height - 2 * room.border };
   const [best = { rows: [sized], scale: 0 }] = waysToBreak(sized)
@@ -106,9 +140,10 @@ export function layPieces(
     const high = rowHeight(row, scale, room);
     const inRow = row.map((each): LaidPiece => {
       const slot = slotWidth(each, scale, room);
-      const left = x + (slot - room.measures - each.width * scale) / 2;
+      const measures = measuresOf(each, room);
+      const left = x + (slot - measures - each.width * scale) / 2;
       x += slot + room.between;
-      const free = high - room.title - room.measures - each.height * scale;
+      const free = high - room.title - measures - each.height * scale;
       const inPixels = (sections: Piece['grid']['columns']) =>
         gridPositions(sections).map((at) => toMillimetres(at) * scale);
       return {

@@ -128,7 +128,15 @@ export interface DressOperation {
   readonly kind: 'dress';
   readonly piece: string;
   readonly onto:
-    | { readonly kind: 'faces'; readonly piece: string; readonly faces: readonly FaceName[] }
+    | {
+        readonly kind: 'faces';
+        readonly piece: string;
+        readonly faces: readonly FaceName[];
+        /** Whether these are all the walls of a piece that goes round in many. */
+        readonly isAllRound: boolean;
+      }
+    /** A piece that is one face, and a layer that lies there already. */
+    | { readonly kind: 'piece'; readonly piece: string }
     | { readonly kind: 'layer'; readonly piece: string };
   /** How many are put on in one go: one on each face. */
   readonly count: number;

@@ -1,6 +1,6 @@
 import type { CardFace } from './card-faces.ts';
 import { countOf, figure, lengthOf } from './english.ts';
-import type { NamedFaces } from './named-faces.ts';
+import { ordinals, type NamedFaces } from './named-faces.ts';
 
 export type CardSide = 'inside' | 'outside';
 
@@ -43,6 +43,13 @@ export function namesOfFaces(phrase: string): readonly string[] {
     if (row !== '') return own(row).map((side) => `${side} ${shared}`);
     return own(group);
   });
+}
+
+/** All walls of a piece: round four corners each by its name, round more by their number. */
+function wallsOf(all: string): readonly string[] {
+  const [, number = '', lid = ''] = /^the (\w+) walls( of the lid)?$/.exec(all) ?? [];
+  if (number === 'four') return namesOfFaces(`all four walls${lid}`);
+  return Array.from({ length: countOf(number) }, (_, i) => `${ordinals[i] ?? ''} wall`);
 }
 
 /** What is done where nothing comes to lie on anything: it is understood, and leaves no joint. */
@@ -185,8 +192,14 @@ export class Gluing {
       return;
     }
     const wornOn = match(
-      'Press (?:it|one) onto the outside of (?:each of these: )?(.+) of the ([a-z ]+), as far in from every edge\\.',
+      'Press (?:it|one) onto the outside of (?:each of these: )?(?:each of (the \\w+ walls(?: of the lid)?)|(.+)) of the ([a-z ]+), as far in from every edge\\.',
     );
+    const onWhole = match(
+      'Press (?:it|one) onto the outside of the ([a-z ]+), as far in from every edge\\.',
+    );
+    const wornOnPiece = this.names.some((name) => name.toLowerCase() === onWhole?.[0])
+      ? onWhole
+      : undefined;
     const wornOnLayer = match(
       'Press (?:it|one) onto (?:the|each) ([a-z ]+ panel), as far in from every edge\\.',
     );
@@ -252,14 +265,18 @@ export class Gluing {
           ? { above: above === undefined ? 0 : lengthOf(above) }
           : { isLevelAbove: true }),
       });
-    } else if (wornOn) {
-      const [names = '', under = ''] = wornOn;
+    } else if (wornOn && !wornOnPiece) {
+      const [all, names = '', under = ''] = wornOn;
       const onPiece = pieceCalled(under);
       const { pending } = this;
-      for (const face of this.faces(names, onPiece)) {
+      // A wall may be scored across: it is one place to glue to, whatever its parts.
+      for (const name of all === undefined ? namesOfFaces(names) : wallsOf(all)) {
         this.pending = pending;
-        this.glued({ onPiece, on: [face], onSide: 'outside' });
+        this.glued({ onPiece, on: this.named(name, onPiece), onSide: 'outside' });
       }
+    } else if (wornOnPiece) {
+      const [under = ''] = wornOnPiece;
+      this.glued({ onPiece: pieceCalled(under), onSide: 'outside' });
     } else if (wornOnLayer) {
       const [under = ''] = wornOnLayer;
       this.glued({ onPiece: pieceCalled(under), onSide: 'outside' });

@@ -13,7 +13,7 @@ export interface NamedFaces {
   readonly tabs: (count: number) => readonly CardFace[];
 }
 
-const ordinals = [
+export const ordinals = [
   'first',
   'second',
   'third',
