@@ -9,6 +9,7 @@ import {
   type Step,
   type StepWords,
 } from '../index.ts';
+import { dressed } from '../testing/dressed.ts';
 import { anyRequest, requestsIn } from '../testing/requests.ts';
 import { faultsInWords } from '../testing/told.ts';
 
@@ -112,4 +113,21 @@ describe('whoever reads only the words', () => {
       );
     },
   );
+
+  it('dresses a box of any kind as it is planned', () => {
+    fc.assert(
+      fc.property(
+        dressed(anyRequest),
+        fc.constantFrom(1, 6),
+        fc.infiniteStream(fc.nat(11)),
+        (request, boxes, dice) => {
+          const result = planBox(request);
+          if (!result.ok) return;
+          const pick = (ways: number) => Number(dice.next().value) % Math.max(1, ways);
+          expect(faultsInWords(result.plan, request, boxes, pick)).toEqual([]);
+        },
+      ),
+      { numRuns: isFirstFailureEnough ? 10 : 45 },
+    );
+  });
 });
