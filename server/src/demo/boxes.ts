@@ -4,13 +4,16 @@ import {
   genericBoards,
   genericDiagonalBoards,
   genericTrimmers,
-  kitOf,
   inches,
   inchFraction,
+  kitOf,
   millimetres,
+  newPanel,
   stockPaper,
   usualRequest,
+  withLayer,
   withOption,
+  type AdditionChoice,
   type Gift,
   type Kit,
   type Length,
@@ -32,6 +35,23 @@ interface DemoBox {
   readonly fineTools?: true;
   /** Made on a diagonal punch board. */
   readonly punchBoard?: true;
+  /** What it wears: where, and of which papers from the box outwards. */
+  readonly wears?: readonly {
+    readonly on: AdditionChoice['on'];
+    readonly papers: readonly [string, ...string[]];
+  }[];
+}
+
+/** What a demo box wears, each layer as far in as is usual. */
+function additionsFor({ wears = [] }: DemoBox): AdditionChoice[] {
+  return wears.reduce<AdditionChoice[]>((worn, { on, papers: [first, ...others] }) => {
+    const lowest = newPanel(worn, { on, paper: stockPaper(first), unit: 'inch' });
+    const panel = others.reduce(
+      (below, paper) => withLayer(below, stockPaper(paper), 'inch'),
+      lowest,
+    );
+    return [...worn, panel];
+  }, []);
 }
 
 function fineKit(): Kit {
@@ -61,6 +81,12 @@ const openNight: readonly DemoBox[] = [
     gift: { shape: 'block', across: inches(2), deep: inches(2), high: inches(3.75) },
     style: 'pinch-top',
     papers: ['graphite'],
+    wears: [
+      {
+        on: { which: 'face', face: { piece: 'bag', role: 'wall', faces: 'front' } },
+        papers: ['eggshell', 'orbits'],
+      },
+    ],
   },
   {
     name: 'Hand lens',
@@ -86,6 +112,12 @@ const openNight: readonly DemoBox[] = [
     gift: { shape: 'card', across: inches(6), deep: inches(2.25), thick: inchFraction(1, 4) },
     style: 'mailer',
     papers: ['sodium'],
+    wears: [
+      {
+        on: { which: 'face', face: { piece: 'mailer', role: 'lid', faces: 'top' } },
+        papers: ['eggshell', 'star-trails'],
+      },
+    ],
   },
   {
     name: 'Rolled star chart',
@@ -157,6 +189,7 @@ export function demoProjects(): readonly ProjectDocument[] {
         papers,
         room: box.room === undefined ? usual.room : evenRoom(box.room),
         style: choiceFor(box),
+        additions: additionsFor(box),
         ...(box.fineTools && { kit: fineKit() }),
         ...(box.punchBoard && { kit: withPunchBoard(usual.kit) }),
       },

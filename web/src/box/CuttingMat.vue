@@ -230,7 +230,12 @@ const lines = computed(() =>
           </g>
         </g>
       </svg>
-      <p class="face">{{ faceUp }} · click a face to dress it</p>
+      <p class="face">
+        {{ faceUp }} ·
+        <button type="button" title="Choose a face from a list" @click="pointing.choose()">
+          click a face to dress it
+        </button>
+      </p>
     </div>
     <div class="folding">
       <FoldView :plan="plan" :request="request" @face="pointInSpace" />
@@ -359,5 +364,17 @@ const lines = computed(() =>
   font-size: 12px;
   color: #b9cfc8;
   pointer-events: none;
+}
+
+.face button {
+  min-height: 24px;
+  padding: 0;
+  border: 0;
+  font: inherit;
+  color: inherit;
+  text-decoration: underline;
+  background: none;
+  cursor: pointer;
+  pointer-events: auto;
 }
 </style>

@@ -251,7 +251,7 @@ function setItem(changed: GiftItem, what: string): void {
       :project="project.id"
       @change="(papers, what) => project.changeBox(what, { papers: [...papers] })"
     />
-    <DressControl :request="request" :project="project.id" />
+    <DressControl v-if="request.additions.length > 0" :request="request" :project="project.id" />
     <ToolControl
       :request="request"
       :kit="request.kit"

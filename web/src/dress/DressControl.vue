@@ -2,33 +2,16 @@
 import type { PlanRequest } from '@rangoli/core';
 import { ChevronDown } from '@lucide/vue';
 import { computed, shallowRef } from 'vue';
-import Pick from '../parts/Pick.vue';
 import { countWorn } from './dress-words.ts';
-import { useDressing } from './dressing.ts';
+import FacePick from './FacePick.vue';
 import PanelEntry from './PanelEntry.vue';
-import { usePointing } from './pointing.ts';
 
 /** What the box wears, one thing under the other; it folds away. */
 const props = defineProps<{ request: PlanRequest; project: string }>();
 
-const dressing = useDressing();
-const pointing = usePointing();
 /** Open while there is something to see, unless the maker says otherwise. */
 const said = shallowRef<boolean>();
 const isOpen = computed(() => said.value ?? props.request.additions.length > 0);
-
-const choices = computed(() =>
-  dressing.faces
-    .filter(({ face }) => !dressing.wornOn(face))
-    .map(({ said }, at) => ({ value: String(at), label: said })),
-);
-
-function chooseFace(label: string | undefined): void {
-  const found = dressing.faces.find(({ said }) => said === label);
-  if (!found) return;
-  pointing.point(found.face);
-  dressing.putOn({ which: 'face', face: found.face });
-}
 </script>
 
 <template>
@@ -54,14 +37,7 @@ function chooseFace(label: string | undefined): void {
           :project="project"
         />
       </ul>
-      <p class="how">Click a face of the box, or choose it here.</p>
-      <Pick
-        label="Put a panel on"
-        :value="undefined"
-        placeholder="Put a panel on…"
-        :options="choices"
-        @change="(at) => chooseFace(choices.find(({ value }) => value === at)?.label)"
-      />
+      <FacePick />
     </div>
   </section>
 </template>
@@ -98,12 +74,5 @@ ul {
   margin: 2px 0 4px;
   padding: 0;
   list-style: none;
-}
-
-.how {
-  margin-bottom: 2px;
-  font-size: 12px;
-  line-height: 1.3;
-  color: var(--ink-soft);
 }
 </style>

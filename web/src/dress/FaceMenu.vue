@@ -5,6 +5,7 @@ import Button from 'primevue/button';
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import QuietButton from '../parts/QuietButton.vue';
 import { useDressing } from './dressing.ts';
+import FacePick from './FacePick.vue';
 import { usePointing } from './pointing.ts';
 
 /** What may be done with the face that was pointed at, beside where it was. */
@@ -16,7 +17,10 @@ const menu = useTemplateRef<HTMLElement>('menu');
 
 const found = computed(() => pointing.pointed && dressing.faceOf(pointing.pointed.face));
 const worn = computed(() => found.value && dressing.wornOn(found.value.face));
-const isShown = computed(() => pointing.pointed?.at !== undefined && found.value !== undefined);
+const isShown = computed(
+  () => pointing.isChoosing || (pointing.pointed?.at !== undefined && found.value !== undefined),
+);
+const said = computed(() => (pointing.isChoosing ? 'Dress the box' : (found.value?.said ?? '')));
 
 /** All walls of the piece, where the face is one of them and none of them wears anything yet. */
 const walls = computed(() => {
@@ -33,7 +37,7 @@ const walls = computed(() => {
 });
 
 const place = computed(() => {
-  const { x = 0, y = 0 } = pointing.pointed?.at ?? {};
+  const { x = props.width / 2 - 120, y = 20 } = pointing.pointed?.at ?? {};
   return {
     left: `${Math.max(8, Math.min(x + 10, props.width - 228))}px`,
     top: `${Math.max(8, Math.min(y + 10, props.height - 150))}px`,
@@ -45,7 +49,8 @@ watch(isShown, async (shown) => {
   await nextTick();
   menu.value?.querySelector('button')?.focus({ preventScroll: true });
 });
-onClickOutside(menu, () => pointing.leave());
+// The list of faces opens outside of the menu.
+onClickOutside(menu, () => pointing.leave(), { ignore: ['.p-select-overlay'] });
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.key === 'Escape') pointing.leave();
 });
@@ -74,21 +79,15 @@ function takeOff(): void {
 </script>
 
 <template>
-  <div
-    v-if="isShown && found"
-    ref="menu"
-    class="face-menu"
-    role="dialog"
-    :aria-label="found.said"
-    :style="place"
-  >
+  <div v-if="isShown" ref="menu" class="face-menu" role="dialog" :aria-label="said" :style="place">
     <div class="said">
-      <strong>{{ found.said }}</strong>
+      <strong>{{ said }}</strong>
       <button type="button" class="close" aria-label="Close" @click="pointing.leave()">
         <X :size="16" />
       </button>
     </div>
-    <template v-if="worn">
+    <FacePick v-if="pointing.isChoosing" @chosen="pointing.leave()" />
+    <template v-else-if="worn">
       <Button size="small" label="Layer on top" @click="addLayer" />
       <QuietButton @click="takeOff">Take the panel off</QuietButton>
     </template>

@@ -13,23 +13,32 @@ export interface Pointed {
 export const usePointing = defineStore('pointing', () => {
   const pointed = shallowRef<Pointed>();
   const hovered = shallowRef<FaceChoice>();
+  /** Whether a face is being chosen from a list and not by pointing. */
+  const isChoosing = shallowRef(false);
 
   function point(face: FaceChoice, at?: Pointed['at']): void {
     pointed.value = { face, ...(at && { at }) };
+    isChoosing.value = false;
   }
 
   function leave(): void {
     pointed.value = undefined;
     hovered.value = undefined;
+    isChoosing.value = false;
   }
 
   function hover(face: FaceChoice | undefined): void {
     hovered.value = face;
   }
 
+  function choose(): void {
+    pointed.value = undefined;
+    isChoosing.value = true;
+  }
+
   function isInHand(face: FaceChoice): boolean {
     return [pointed.value?.face, hovered.value].some((each) => each && isSameFace(each, face));
   }
 
-  return { pointed, hovered, point, hover, leave, isInHand };
+  return { pointed, hovered, isChoosing, point, hover, choose, leave, isInHand };
 });

@@ -1,0 +1,50 @@
+import { expect, openFromShelf, test } from '../support/test.ts';
+
+test('a box is dressed by pointing at its faces', async ({ demo, page }) => {
+  await openFromShelf(page, demo, 'Pocket sundial');
+  const lid = page.locator('[data-piece=lid]');
+  await expect(lid).toContainText('3 9/16');
+  await page.locator('.face-spot', { hasText: 'Top of the lid' }).click();
+  const menu = page.getByRole('dialog', { name: 'Top of the lid' });
+  await menu.getByRole('button', { name: 'Panel here' }).click();
+  await expect(page.getByText('1 panel', { exact: true })).toBeVisible();
+  const worn = page.getByRole('region', { name: /What it wears/ });
+  await worn.getByRole('button', { name: 'Layer on top' }).click();
+  await expect(page.getByRole('region', { name: 'Cut list' })).toContainText('Upper lid top panel');
+
+  // Its margin is changed in place, and each change is one step to undo.
+  const margin = worn.getByLabel('Top of the lid, layer 2: margin');
+  await expect(margin).toHaveValue('1/16');
+  const upper = page.locator('article', { hasText: 'Upper lid top panel' });
+  await expect(upper).toContainText('2 3/16');
+  await margin.fill('1/4');
+  await margin.blur();
+  await expect(upper).toContainText('1 13/16');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(upper).toContainText('2 3/16');
+
+  // The lid has no panel under it; the base’s walls do, and the lid is made larger for them.
+  await page.getByRole('combobox', { name: 'Put a panel on' }).click();
+  await page.getByRole('option', { name: 'Front wall of the base' }).click();
+  await expect(page.getByText('2 panels', { exact: true })).toBeVisible();
+  await expect(lid).not.toContainText('3 9/16 × 3 9/16');
+
+  // A margin that eats its panel is refused in a sentence, and what would do is a click away.
+  const wall = worn.getByLabel('Front wall of the base, panel: margin');
+  await wall.fill('1');
+  await expect(page.getByText(/^A margin of 1 in leaves too little of the panel/)).toBeVisible();
+  await page.getByRole('button', { name: /^A margin of .* in$/ }).click();
+  await expect(page.getByText('This box can’t be made yet')).toHaveCount(0);
+  await worn.getByRole('button', { name: 'Take the panel off: Front wall of the base' }).click();
+  await expect(lid).toContainText('3 9/16');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
+  // It is kept, and made: glued on while the lid lies flat.
+  await page.reload();
+  await expect(page.getByText('1 panel', { exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Make', exact: true }).click();
+  await page.getByText('Upper lid top panel: glue on to the lower lid top panel').click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Glue the upper lid top panel on',
+  );
+});

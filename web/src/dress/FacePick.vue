@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import Pick from '../parts/Pick.vue';
+import { useDressing } from './dressing.ts';
+import { usePointing } from './pointing.ts';
+
+/** Every face that is bare, in a list: a panel is put on the one that is chosen. */
+const emit = defineEmits<{ chosen: [] }>();
+
+const dressing = useDressing();
+const pointing = usePointing();
+
+const bare = computed(() => dressing.faces.filter(({ face }) => !dressing.wornOn(face)));
+const choices = computed(() => bare.value.map(({ said }) => ({ value: said, label: said })));
+
+function choose(label: string): void {
+  const found = bare.value.find(({ said }) => said === label);
+  if (!found) return;
+  pointing.point(found.face);
+  dressing.putOn({ which: 'face', face: found.face });
+  emit('chosen');
+}
+</script>
+
+<template>
+  <Pick
+    label="Put a panel on"
+    :value="undefined"
+    placeholder="Put a panel on…"
+    :options="choices"
+    @change="choose"
+  />
+</template>
