@@ -1,6 +1,6 @@
 /* Random boxes over all styles with panels on their faces, folded and checked; prints the seed and every failure. */
 import fc from 'fast-check';
-import { allStyles, planBox } from '@rangoli/core';
+import { allStyles, planBox, type AdditionChoice } from '@rangoli/core';
 import { dressed } from '../src/testing/dressed.ts';
 import { faultsInSpace } from '../src/testing/proof.ts';
 import { tableRequestsIn } from '../src/testing/requests.ts';
@@ -11,6 +11,13 @@ const seed = Number(process.argv[3] ?? 20_261_125);
 const only = process.argv[4];
 const styles = allStyles.filter(({ id }) => only === undefined || id === only);
 const each = Math.ceil(wanted / styles.length);
+
+/** What of an addition decides where it lies. */
+function told(choice: AdditionChoice): unknown {
+  if (choice.addition === 'stiffener') return ['stiffener', choice.paper.thickness];
+  const { on, underCover, layers } = choice;
+  return [on, underCover, layers.map(({ margin, paper }) => [margin, paper.thickness])];
+}
 
 let [failures, boxes] = [0, 0];
 const start = performance.now();
@@ -47,7 +54,7 @@ for (const [i, style] of styles.entries()) {
     failed++;
     if (failed <= 3)
       console.log(
-        `  ${style.id}: ${faults.slice(0, 3).join('; ')}\n    ${JSON.stringify({ gift: request.gift, style: request.style, additions: request.additions.map(({ on, underCover, layers }) => [on, underCover, layers.map(({ margin, paper }) => [margin, paper.thickness])]) })}`,
+        `  ${style.id}: ${faults.slice(0, 3).join('; ')}\n    ${JSON.stringify({ gift: request.gift, style: request.style, additions: request.additions.map(told) })}`,
       );
   }
   failures += failed;

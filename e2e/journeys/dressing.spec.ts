@@ -6,7 +6,7 @@ test('a box is dressed by pointing at its faces', async ({ demo, page }) => {
   await expect(lid).toContainText('3 9/16');
   await page.locator('.face-spot', { hasText: 'Top of the lid' }).click();
   const menu = page.getByRole('dialog', { name: 'Top of the lid' });
-  await menu.getByRole('button', { name: 'Panel here' }).click();
+  await menu.getByRole('button', { name: 'Panel on the outside' }).click();
   await expect(page.getByText('1 panel', { exact: true })).toBeVisible();
   const worn = page.getByRole('region', { name: /What it wears/ });
   await worn.getByRole('button', { name: 'Layer on top' }).click();

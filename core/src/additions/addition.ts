@@ -1,6 +1,6 @@
 import type { DrawnFrame, WornAnswer } from '../forms/index.ts';
 import type { Length, Unit } from '../length/index.ts';
-import type { Paper } from '../paper/index.ts';
+import type { Paper, Papers } from '../paper/index.ts';
 import type { FaceChoice } from './face-choice.ts';
 import type { FlatFace } from './flat-faces.ts';
 
@@ -10,6 +10,7 @@ export interface Undressed {
   /** Its faces that something may be glued on, and those of them that wear something already. */
   readonly faces: readonly FlatFace[];
   readonly taken: readonly FlatFace[];
+  readonly papers: Papers;
 }
 
 /** How an addition is cut, and how what it says is worded. */
@@ -37,12 +38,17 @@ export interface LeftOff {
   readonly face?: FaceChoice;
 }
 
+/** Room inside the box that is no longer the gift’s, both sides together. */
+export type RoomTaken = Readonly<Record<'across' | 'deep' | 'high', Length>>;
+
 /** Something that a box wears. */
 export interface Addition<Choice> {
   /** Its own papers, in the order in which it counts them. */
   readonly papers: (choice: Choice) => readonly Paper[];
   /** The same with another paper in place of one of its own. */
   readonly withPaper: (choice: Choice, at: number, paper: Paper) => Choice;
+  /** The room inside the box that it takes, which the box must be larger by. */
+  readonly room: (choice: Choice) => RoomTaken;
   /** What lies under something that goes over the box, so that room must be made for it. */
   readonly laid: (choice: Choice, box: Undressed) => readonly LaidCard[];
   /** Its pieces, cut to the box as it came. */

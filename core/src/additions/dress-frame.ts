@@ -27,7 +27,7 @@ export interface DressRequest {
 
 /** The papers of what a box wears, in the order in which they follow those of its own pieces. */
 export function papersWorn(additions: readonly AdditionChoice[]): readonly Paper[] {
-  return additions.flatMap((choice) => additionOf(choice).papers(choice));
+  return additions.flatMap((choice) => additionOf(choice).papers);
 }
 
 /** The same additions with another paper in place of one of those that they wear, as these are counted. */
@@ -40,9 +40,9 @@ export function withWornPaper(
   return additions.map((choice) => {
     const addition = additionOf(choice);
     const own = at - first;
-    const count = addition.papers(choice).length;
+    const count = addition.papers.length;
     first += count;
-    return own >= 0 && own < count ? addition.withPaper(choice, own, paper) : choice;
+    return own >= 0 && own < count ? addition.withPaper(own, paper) : choice;
   });
 }
 
@@ -55,7 +55,7 @@ export function wearable(
   }: Pick<DrawnFrame, 'pieces' | 'assembly'> & { readonly pairs: readonly Over[] },
   papers: Papers,
 ): readonly FlatFace[] {
-  const parts = assembly.parts.filter(({ worn }) => worn === undefined);
+  const parts = assembly.parts.filter(({ worn, lies }) => !worn && !lies);
   const isBare = ({ part }: FaceRef) => parts.some(({ id }) => id === part);
   const bare = {
     ...assembly,
@@ -72,7 +72,7 @@ export function wearable(
 
 /** A drawn box that wears nothing yet. */
 function undressed(drawn: DrawnFrame, papers: Papers, pairs: readonly Over[]): Undressed {
-  return { drawn, faces: wearable({ ...drawn, pairs }, papers), taken: [] };
+  return { drawn, papers, faces: wearable({ ...drawn, pairs }, papers), taken: [] };
 }
 
 /** Each addition with the faces that those before it have left, and how it is cut. */
@@ -88,8 +88,8 @@ function eachInTurn<Result>(
     const box = { ...bare, taken: [...taken] };
     const step = cuttingMeans(kit)?.step ?? kit.trimmer.step;
     const result = put(choice, box, { field: `additions.${i}`, firstPaper, step, unit });
-    taken.push(...addition.takes(choice, box));
-    firstPaper += addition.papers(choice).length;
+    taken.push(...addition.takes(box));
+    firstPaper += addition.papers.length;
     return result;
   });
 }
@@ -101,9 +101,9 @@ function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits'
   let refusal: Refusal | undefined;
   eachInTurn(request, bare, (choice, box, brief) => {
     const addition = additionOf(choice);
-    const narrow = addition.laid(choice, box).find((card) => !mayMakeRoom(fits, card));
+    const narrow = addition.laid(box).find((card) => !mayMakeRoom(fits, card));
     if (narrow) refusal ??= noRoomFor(narrow, brief.field);
-    const answer = addition.wear(choice, box, brief);
+    const answer = addition.wear(box, brief);
     if (!answer.ok) refusal ??= answer.refusal;
     else
       worn = {
@@ -155,7 +155,7 @@ function isAlike(one: DrawnFrame, other: DrawnFrame): boolean {
 export function dressFrame(frame: StyleFrame, request: DressRequest, near: SizeOf): DressAnswer {
   const bare = undressed(drawFrame(frame, near), request.papers, frame.fits);
   const laid: LaidCard[] = [];
-  eachInTurn(request, bare, (choice, box) => laid.push(...additionOf(choice).laid(choice, box)));
+  eachInTurn(request, bare, (choice, box) => laid.push(...additionOf(choice).laid(box)));
   const refusal = unlikeAllRound(laid, bare.faces);
   if (refusal) return { ok: false, refusal };
   const roomy = makeRoom(frame, laid);
@@ -216,6 +216,6 @@ export function leftOff(
 ): readonly LeftOff[] {
   if (request.additions.length === 0) return [];
   return eachInTurn(request, undressed(plan, request.papers, plan.pairs), (choice, box) =>
-    additionOf(choice).leftOff(choice, box),
+    additionOf(choice).leftOff(box),
   ).flat();
 }

@@ -82,7 +82,7 @@ const under: ReadonlySet<CellRole> = new Set(['tab', 'seam']);
 const leastCover = 2;
 
 /** What is farther off is not over a face, but beside it. */
-const close = 4;
+const close = 6;
 
 function axesOf({ out, ring }: PlacedFace): FaceAxes {
   const high = vector(0, 0, 1);
@@ -239,8 +239,8 @@ export function flatFaces(
         seen,
         over,
         () => false,
-        String,
-        () => false,
+        (other) => partOf(other)?.piece.id ?? other,
+        (cover) => pairs.some(({ outer, inner }) => outer === cover && inner === part.piece.id),
       ).length > 0
     );
   };

@@ -32,6 +32,7 @@ function capitalised(words: string): string {
 function wordFor({ role, faces, isOnLid, nth, leans, above, of }: FaceName): string {
   if (role === 'flap')
     return of?.role === 'tab' ? 'petal' : `${of?.faces ?? ''} ${faces} flap`.trim();
+  if (role === 'lid' && faces === 'top' && of) return 'lid';
   if (role === 'end') return `${faces} end`;
   if (role === 'seat') return 'seat';
   if (nth !== undefined) return `${ordinals[nth - 1] ?? ''} wall`.trim();

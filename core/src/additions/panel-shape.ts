@@ -8,7 +8,7 @@ import {
   zero,
   type Length,
 } from '../length/index.ts';
-import type { Cutout, Point, Spot } from '../piece/index.ts';
+import { subdivide, type Cutout, type Point, type ScoreGrid, type Spot } from '../piece/index.ts';
 import type { Opening } from './flat-faces.ts';
 import { boundsOf, cornersOf, cutOff, cutTo, isWithinOutline, type Bounds } from './outline.ts';
 
@@ -166,23 +166,41 @@ export function panelShape({
   const clearings = openings.map((opening) => clearing(opening, inset, own, bounds, size));
   const on = placeOnCard(own, bounds, openings, inset);
   if (!on || clearings.includes('too large')) return { ok: false, why: 'opening' };
+  const cutouts = [
+    ...cutOff(bounds, inner).map((bit): Cutout => ({
+      shape: 'trim',
+      use: 'panel side',
+      corners: [...bit].reverse().map((corner) => spotOn(bounds, size, corner)),
+    })),
+    ...clearings.filter((each) => typeof each !== 'string'),
+  ];
+  if (!isWhole(size, cutouts)) return { ok: false, why: 'opening' };
+  return { ok: true, shape: { ...size, bounds, on, outline: own, cutouts } };
+}
+
+/** A panel as a piece of one cell. */
+export function panelGrid({
+  width,
+  height,
+  cutouts,
+}: Pick<PanelShape, 'width' | 'height' | 'cutouts'>): ScoreGrid {
   return {
-    ok: true,
-    shape: {
-      ...size,
-      bounds,
-      on,
-      outline: own,
-      cutouts: [
-        ...cutOff(bounds, inner).map((bit): Cutout => ({
-          shape: 'trim',
-          use: 'panel side',
-          corners: [...bit].reverse().map((corner) => spotOn(bounds, size, corner)),
-        })),
-        ...clearings.filter((each) => typeof each !== 'string'),
-      ],
-    },
+    columns: [width],
+    rows: [height],
+    roles: [['panel']],
+    lines: [],
+    diagonals: [],
+    tapers: [],
+    cutouts: [...cutouts],
+    patches: [],
   };
+}
+
+/** Whether a panel stays one bit of card, where it is cut out for several openings. */
+function isWhole(size: Pick<PanelShape, 'width' | 'height'>, cutouts: readonly Cutout[]): boolean {
+  if (cutouts.filter(({ use }) => use === 'clearing').length < 2) return true;
+  const { faces } = subdivide(panelGrid({ ...size, cutouts }));
+  return faces.filter(({ role }) => role !== 'waste').length === 1;
 }
 
 /** The widest margin, in steps, that leaves a panel on what it lies on; undefined where none does. */

@@ -19,6 +19,7 @@ import {
   withLayer,
   type AdditionChoice,
   type Length,
+  type PanelChoice,
   type Plan,
   type PlanRequest,
 } from '../index.ts';
@@ -33,8 +34,8 @@ function wearing(...additions: AdditionChoice[]): PlanRequest {
   return { ...bare, additions };
 }
 
-function panelOn(on: AdditionChoice['on'], part: Partial<AdditionChoice> = {}): AdditionChoice {
-  return { ...newPanel([], { on, paper: comet, unit: 'inch' }), ...part };
+function panelOn(on: PanelChoice['on']): PanelChoice {
+  return newPanel([], { on, paper: comet, unit: 'inch' });
 }
 
 function planned(request: PlanRequest): Plan {
@@ -97,7 +98,9 @@ describe('a panel', () => {
   it('leaves the box itself as it is where nothing goes over it', () => {
     fc.assert(
       fc.property(dressed(anyLidded), (request) => {
-        const free = request.additions.map((each) => ({ ...each, underCover: 'ends' as const }));
+        const free = request.additions.flatMap((each) =>
+          each.addition === 'panel' ? [{ ...each, underCover: 'ends' as const }] : [],
+        );
         const [with_, without] = [
           planBox({ ...request, additions: free }),
           planBox({ ...request, additions: [] }),
@@ -120,7 +123,7 @@ describe('a panel', () => {
     const top = panelOn({ which: 'face', face: lidTop });
     const mailer = styleSummary('mailer').usual;
     const names = planned({ ...wearing(top), style: mailer }).pieces.map(({ name }) => name);
-    expect(names).toEqual(['Mailer', 'Top panel']);
+    expect(names).toEqual(['Mailer', 'Lid panel']);
   });
 });
 

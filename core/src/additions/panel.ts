@@ -17,7 +17,7 @@ import { chosenFrom, choiceOf, faceChoiceSchema, isSameFace } from './face-choic
 import type { FlatFace } from './flat-faces.ts';
 import { boundsOf, cornersOf, cutTo } from './outline.ts';
 import { panelName } from './panel-names.ts';
-import { leastPanel, panelShape, widestMargin, type PanelShape } from './panel-shape.ts';
+import { leastPanel, panelGrid, panelShape, widestMargin, type PanelShape } from './panel-shape.ts';
 
 /** The most layers of one panel. */
 export const mostLayers = 6;
@@ -270,16 +270,7 @@ function wear(choice: PanelChoice, box: Undressed, brief: DressBrief) {
       }),
       paper: brief.firstPaper + layer,
       copies: on.length,
-      grid: {
-        columns: [shape.width],
-        rows: [shape.height],
-        roles: [['panel']],
-        lines: [],
-        diagonals: [],
-        tapers: [],
-        cutouts: [...shape.cutouts],
-        patches: [],
-      },
+      grid: panelGrid(shape),
     });
     for (const each of on) {
       const { face } = each;
@@ -318,6 +309,7 @@ export const panel: Addition<PanelChoice> = {
     ...choice,
     layers: choice.layers.map((layer, i) => (i === at ? { ...layer, paper } : layer)),
   }),
+  room: () => ({ across: zero, deep: zero, high: zero }),
   takes,
   leftOff,
   laid: (choice, box) =>

@@ -1,15 +1,47 @@
 import { z } from 'zod';
-import type { Addition } from './addition.ts';
+import type { WornAnswer } from '../forms/index.ts';
+import type { Paper } from '../paper/index.ts';
+import type { Addition, DressBrief, LaidCard, LeftOff, RoomTaken, Undressed } from './addition.ts';
+import type { FlatFace } from './flat-faces.ts';
 import { panel, panelSchema } from './panel.ts';
+import { stiffener, stiffenerSchema } from './stiffener.ts';
 
 /** Something that a box wears, by name, with all that is chosen of it. */
-export const additionSchema = z.discriminatedUnion('addition', [panelSchema]);
+export const additionSchema = z.discriminatedUnion('addition', [panelSchema, stiffenerSchema]);
 export type AdditionChoice = z.infer<typeof additionSchema>;
 
-/** Everything that a box may wear. */
-const additions = { panel } as const;
+/** An addition with what was chosen of it. */
+export interface ChosenAddition {
+  readonly papers: readonly Paper[];
+  readonly room: RoomTaken;
+  readonly withPaper: (at: number, paper: Paper) => AdditionChoice;
+  readonly takes: (box: Undressed) => readonly FlatFace[];
+  readonly laid: (box: Undressed) => readonly LaidCard[];
+  readonly leftOff: (box: Undressed) => readonly LeftOff[];
+  readonly wear: (box: Undressed, brief: DressBrief) => WornAnswer;
+}
+
+function chosen<Choice extends AdditionChoice>(
+  addition: Addition<Choice>,
+  choice: Choice,
+): ChosenAddition {
+  return {
+    papers: addition.papers(choice),
+    room: addition.room(choice),
+    withPaper: (at, paper) => addition.withPaper(choice, at, paper),
+    takes: (box) => addition.takes(choice, box),
+    laid: (box) => addition.laid(choice, box),
+    leftOff: (box) => addition.leftOff(choice, box),
+    wear: (box, brief) => addition.wear(choice, box, brief),
+  };
+}
 
 /** How a chosen addition is made. */
-export function additionOf({ addition }: AdditionChoice): Addition<AdditionChoice> {
-  return additions[addition];
+export function additionOf(choice: AdditionChoice): ChosenAddition {
+  switch (choice.addition) {
+    case 'panel':
+      return chosen(panel, choice);
+    case 'stiffener':
+      return chosen(stiffener, choice);
+  }
 }

@@ -29,6 +29,8 @@ const partSchema = z.object({
   joins: z.int().min(0),
   /** The face that it is worn on, and moves with from the first. */
   worn: faceRefSchema.optional(),
+  /** The piece on whose floor it is laid, and is not glued. */
+  lies: z.object({ in: z.string() }).optional(),
 });
 export type Part = z.infer<typeof partSchema>;
 

@@ -19,7 +19,7 @@ export function joinsOf({
     .map(({ face, on }) => [pieceOfPart.get(face.part), pieceOfPart.get(on.part)]);
   const [first, ...others] = parts;
   const there = new Set(first ? [first.piece] : []);
-  return others.flatMap(({ piece, joins }): readonly Join[] => {
+  return others.flatMap(({ piece, joins, lies }): readonly Join[] => {
     if (there.has(piece)) return [];
     // A plate that is glued into its ring comes with the ring.
     const isGlued = glued.some(
@@ -33,11 +33,13 @@ export function joinsOf({
     );
     there.add(piece);
     if (isGlued) return [];
-    const operation: JoinOperation = over
-      ? { kind: 'join', piece, onto: over.inner, how: 'over' }
-      : into
-        ? { kind: 'join', piece, onto: into.outer, how: 'into' }
-        : { kind: 'join', piece, onto: first?.piece ?? piece, how: 'place' };
+    const operation: JoinOperation = lies
+      ? { kind: 'join', piece, onto: lies.in, how: 'on its floor' }
+      : over
+        ? { kind: 'join', piece, onto: over.inner, how: 'over' }
+        : into
+          ? { kind: 'join', piece, onto: into.outer, how: 'into' }
+          : { kind: 'join', piece, onto: first?.piece ?? piece, how: 'place' };
     return [{ operation, stage: joins }];
   });
 }

@@ -1,7 +1,20 @@
-import { dressAsItIs, dressFrame, type DressAnswer } from '../additions/index.ts';
+import {
+  dressAsItIs,
+  dressFrame,
+  roomTaken,
+  withRoomTaken,
+  type DressAnswer,
+  type RoomTaken,
+} from '../additions/index.ts';
 import type { StyleAnswer, StyleFrame } from '../forms/index.ts';
-import { clearInsideNeeded, extentsOf, isRoundGift } from '../gift/index.ts';
-import { zero } from '../length/index.ts';
+import {
+  clearInsideNeeded,
+  extentsOf,
+  isRoundGift,
+  type ClearInsideNeeded,
+  type Direction,
+} from '../gift/index.ts';
+import { plus, zero } from '../length/index.ts';
 import type { StagedSolver } from '../marks/index.ts';
 import type { PlanRequest } from '../request/index.ts';
 import { answerWith } from '../styles/index.ts';
@@ -51,9 +64,10 @@ function asAnswer(dressed: DressAnswer): StyleAnswer {
 
 /** The frame of the box without what it wears. */
 function bareFrame(request: PlanRequest, mayBeOblong: boolean): StyleAnswer {
-  const { gift, room, papers, kit, lean, style, made } = request;
+  const { gift, room, papers, kit, lean, style, made, additions } = request;
+  const taken = roomTaken(additions);
   const answer = answerWith(style, {
-    inside: clearInsideNeeded(gift, room),
+    inside: withMore(clearInsideNeeded(gift, room), taken),
     gift: extentsOf(gift),
     round: isRoundGift(gift),
     papers,
@@ -64,7 +78,17 @@ function bareFrame(request: PlanRequest, mayBeOblong: boolean): StyleAnswer {
   });
   if (!answer.ok) return answer;
   const refusal = depthRefusal(answer.frame, request);
-  return refusal ? { ok: false, refusal } : { ok: true, frame: withFigures(answer.frame, request) };
+  if (refusal) return { ok: false, refusal };
+  return { ok: true, frame: withRoomTaken(withFigures(answer.frame, request), taken) };
+}
+
+/** The clear inside that leaves the gift its own when so much of it is taken. */
+function withMore(inside: ClearInsideNeeded, taken: RoomTaken): ClearInsideNeeded {
+  const more = (way: Direction) => ({
+    least: plus(inside[way].least, taken[way]),
+    target: plus(inside[way].target, taken[way]),
+  });
+  return { across: more('across'), deep: more('deep'), high: more('high') };
 }
 
 /** Whether a piece that is made has come out otherwise across than down. */

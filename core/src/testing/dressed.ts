@@ -3,6 +3,7 @@ import {
   choiceOf,
   inchFraction,
   millimetres,
+  newStiffener,
   papersOf,
   planBox,
   wearable,
@@ -53,36 +54,50 @@ function named(panels: readonly DrawnPanel[]): readonly DrawnPanel[] {
   }));
 }
 
+/** A plate for the floor, of a paper of its own. */
+function stiffenerOf(plate: Paper | null, { papers }: PlanRequest): readonly AdditionChoice[] {
+  if (!plate) return [];
+  const paper = { ...plate, id: 'plate', name: 'Plate', sheet: papers[0].sheet };
+  return [newStiffener([], paper)];
+}
+
 /** The same requests with up to three panels, each on any face of the box or on all its walls. */
 export function dressed(requests: fc.Arbitrary<PlanRequest>): fc.Arbitrary<PlanRequest> {
   return fc
-    .tuple(requests, fc.array(drawnPanel, { minLength: 1, maxLength: 3 }).map(named))
-    .map(([request, panels]) => {
+    .tuple(
+      requests,
+      fc.array(drawnPanel, { minLength: 1, maxLength: 3 }).map(named),
+      fc.option(anyPaper, { freq: 2 }),
+    )
+    .map(([request, panels, plate]) => {
       const bare = planBox(request);
       if (!bare.ok) return request;
       const faces = wearable(bare.plan, papersOf(request));
       return {
         ...request,
-        additions: panels.flatMap(({ at, isOnWalls, ...panel }, i): readonly AdditionChoice[] => {
-          const face = faces[at % Math.max(1, faces.length)];
-          if (!face) return [];
-          return [
-            {
-              addition: 'panel',
-              id: `panel-${i + 1}`,
-              on:
-                isOnWalls && face.name.role === 'wall'
-                  ? { which: 'walls', piece: face.name.piece }
-                  : { which: 'face', face: choiceOf(face.name) },
-              ...panel,
-              // Its sheets are those that the maker has of the others.
-              layers: panel.layers.map(({ margin: each, paper }) => ({
-                margin: each,
-                paper: { ...paper, sheet: request.papers[0].sheet },
-              })),
-            },
-          ];
-        }),
+        additions: [
+          ...stiffenerOf(plate, request),
+          ...panels.flatMap(({ at, isOnWalls, ...panel }, i): readonly AdditionChoice[] => {
+            const face = faces[at % Math.max(1, faces.length)];
+            if (!face) return [];
+            return [
+              {
+                addition: 'panel',
+                id: `panel-${i + 1}`,
+                on:
+                  isOnWalls && face.name.role === 'wall'
+                    ? { which: 'walls', piece: face.name.piece }
+                    : { which: 'face', face: choiceOf(face.name) },
+                ...panel,
+                // Its sheets are those that the maker has of the others.
+                layers: panel.layers.map(({ margin: each, paper }) => ({
+                  margin: each,
+                  paper: { ...paper, sheet: request.papers[0].sheet },
+                })),
+              },
+            ];
+          }),
+        ],
       };
     });
 }

@@ -33,7 +33,10 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
   ];
   // What ends below a lid is not under it.
   const isCounted = (id: string) =>
-    request.additions.some((each) => id.startsWith(`${each.id} `) && each.underCover === 'counted');
+    request.additions.some(
+      (each) =>
+        each.addition === 'panel' && id.startsWith(`${each.id} `) && each.underCover === 'counted',
+    );
   /** Parts with what they wear outside. */
   const withWorn = (parts: readonly string[]) => [
     ...parts,

@@ -3,6 +3,7 @@ import {
   papersOf,
   subdivide,
   toMillimetres,
+  type PanelChoice,
   type PlacedFace,
   type Plan,
   type PlanRequest,
@@ -57,6 +58,11 @@ function isOn({ ring, holes, out }: PlacedFace, place: Vector): boolean {
   return isIn(ring) && !holes.some(isIn) && !isAtEdge;
 }
 
+/** The panels among what a box wears. */
+function panelsOf({ additions }: PlanRequest): readonly PanelChoice[] {
+  return additions.flatMap((each) => (each.addition === 'panel' ? [each] : []));
+}
+
 /** What doesn't hold of the panels of a planned box; nothing where all of them lie right. */
 export function wornFaults(plan: Plan, request: PlanRequest): readonly string[] {
   const box = boxInSpace(plan, request);
@@ -64,7 +70,7 @@ export function wornFaults(plan: Plan, request: PlanRequest): readonly string[] 
   const papers = papersOf(request);
   const faults: string[] = [];
   const margins = new Map(
-    request.additions.flatMap(({ id, layers }) =>
+    panelsOf(request).flatMap(({ id, layers }) =>
       layers.map(({ margin }, layer) => [`${id} ${layer + 1}`, toMillimetres(margin)] as const),
     ),
   );
@@ -99,7 +105,7 @@ export function wornFaults(plan: Plan, request: PlanRequest): readonly string[] 
     const step = toMillimetres(request.kit.trimmer.step);
     if (
       part.piece.startsWith('panel') &&
-      request.additions.every(({ underCover }) => underCover === 'counted') &&
+      panelsOf(request).every(({ underCover }) => underCover === 'counted') &&
       nearest > margin + step / 2 + 0.6
     )
       faults.push(`${part.id} keeps in by as much as ${nearest.toFixed(2)} mm`);

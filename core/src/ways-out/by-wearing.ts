@@ -25,7 +25,7 @@ function byMargin(
 ): readonly WayOut[] {
   const choice = request.additions[at];
   const [, layer] = /\.layers\.(\d+)\.margin$/.exec(field) ?? [];
-  if (!choice || layer === undefined || nearest === undefined) return [];
+  if (choice?.addition !== 'panel' || layer === undefined || nearest === undefined) return [];
   const layers = choice.layers.map((each, i) =>
     i === Number(layer) ? { ...each, margin: nearest } : each,
   );
@@ -36,7 +36,7 @@ function byMargin(
 /** The panel under what goes over it, or ending below that: the other of the two. */
 function byCover(request: PlanRequest, at: number): readonly WayOut[] {
   const choice = request.additions[at];
-  if (!choice) return [];
+  if (choice?.addition !== 'panel') return [];
   const isCounted = choice.underCover === 'counted';
   const said = isCounted ? 'Let the panel end below it' : 'Let the panel go under it';
   const changed: AdditionChoice = { ...choice, underCover: isCounted ? 'ends' : 'counted' };
@@ -72,7 +72,7 @@ export function waysByWearing(
       ...byMargin(request, at, problem),
       ...byCover(request, at),
       way(
-        'Leave that panel off',
+        `Leave that ${request.additions[at]?.addition ?? 'panel'} off`,
         additions.filter((_, i) => i !== at),
       ),
     ];

@@ -43,7 +43,9 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
         ? `${nameOf(main.piece)} on`
         : main.how === 'into'
           ? `${nameOf(main.piece)} in`
-          : `${nameOf(main.piece)} in place`;
+          : main.how === 'on its floor'
+            ? `Lay the ${nameOf(main.piece).toLowerCase()} in`
+            : `${nameOf(main.piece)} in place`;
     case 'attach': {
       const comes = nameOf(waitForOne(main) ? main.onto : main.piece).toLowerCase();
       return `Glue the ${main.pieces > 1 ? plural(comes) : comes} on`;
@@ -94,6 +96,7 @@ export function assemblyLine(operations: Operations, nameOf: NameOf): string {
     case 'put in':
       return operations.length === 1 ? 'gift in' : 'gift in, close the box';
     case 'join':
+      if (main.how === 'on its floor') return `lay it in the ${nameOf(main.onto).toLowerCase()}`;
       return main.how === 'place'
         ? 'in its place'
         : `${main.how} the ${nameOf(main.onto).toLowerCase()}`;

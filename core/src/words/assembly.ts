@@ -229,6 +229,8 @@ function joinSentences({ piece, how, onto }: JoinOperation, nameOf: NameOf): rea
       return [`Slide the ${one} into the ${other}, down to the floor.`];
     case 'place':
       return [`Put the ${one} in its place at the ${other}.`];
+    case 'on its floor':
+      return [`Lay the ${one} in the ${other}, flat on the floor.`];
   }
 }
 

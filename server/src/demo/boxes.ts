@@ -14,6 +14,7 @@ import {
   withLayer,
   withOption,
   type AdditionChoice,
+  type PanelChoice,
   type Gift,
   type Kit,
   type Length,
@@ -37,7 +38,7 @@ interface DemoBox {
   readonly punchBoard?: true;
   /** What it wears: where, and of which papers from the box outwards. */
   readonly wears?: readonly {
-    readonly on: AdditionChoice['on'];
+    readonly on: PanelChoice['on'];
     readonly papers: readonly [string, ...string[]];
   }[];
 }

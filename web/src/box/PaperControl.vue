@@ -51,16 +51,6 @@ const rows = computed(() =>
     ];
   }),
 );
-const choices = computed(() =>
-  kept.atHand.map(({ id, name, colour }) => ({ value: id, label: name, colour })),
-);
-
-/** The papers to choose from, with the one that the box has, should it have been put away. */
-function choicesFor(paper: Paper) {
-  if (choices.value.some(({ value }) => value === paper.id)) return choices.value;
-  return [{ value: paper.id, label: paper.name, colour: paper.colour }, ...choices.value];
-}
-
 function set(slot: number, part: Partial<Paper>, what: string): void {
   // Papers that were only taken over from the one before become their own.
   const [first, ...rest] = props.uses.map((_, i) => {
@@ -110,7 +100,7 @@ function changedWords(paper: Paper, now: Paper): string {
       <Pick
         :label="`${row.label} paper`"
         :value="row.paper.id"
-        :options="choicesFor(row.paper)"
+        :options="kept.choicesWith(row.paper)"
         @change="(id) => setPaper(row.slot, id)"
       />
       <Pick

@@ -5,6 +5,7 @@ import { computed, shallowRef } from 'vue';
 import { countWorn } from './dress-words.ts';
 import FacePick from './FacePick.vue';
 import PanelEntry from './PanelEntry.vue';
+import StiffenerEntry from './StiffenerEntry.vue';
 
 /** What the box wears, one thing under the other; it folds away. */
 const props = defineProps<{ request: PlanRequest; project: string }>();
@@ -29,13 +30,15 @@ const isOpen = computed(() => said.value ?? props.request.additions.length > 0);
     </h3>
     <div v-show="isOpen" id="dress-list">
       <ul v-if="request.additions.length > 0">
-        <PanelEntry
-          v-for="panel in request.additions"
-          :key="panel.id"
-          :panel="panel"
-          :unit="request.unit"
-          :project="project"
-        />
+        <template v-for="worn in request.additions" :key="worn.id">
+          <PanelEntry
+            v-if="worn.addition === 'panel'"
+            :panel="worn"
+            :unit="request.unit"
+            :project="project"
+          />
+          <StiffenerEntry v-else :stiffener="worn" />
+        </template>
       </ul>
       <FacePick />
     </div>

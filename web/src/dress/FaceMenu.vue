@@ -67,6 +67,13 @@ function putOnWalls(): void {
   pointing.leave();
 }
 
+const isFloor = computed(() => found.value?.face.role === 'floor');
+
+function stiffen(): void {
+  dressing.stiffen();
+  pointing.leave();
+}
+
 function addLayer(): void {
   if (worn.value) dressing.addLayer(worn.value);
   pointing.leave();
@@ -92,7 +99,10 @@ function takeOff(): void {
       <QuietButton @click="takeOff">Take the panel off</QuietButton>
     </template>
     <template v-else>
-      <Button size="small" label="Panel here" @click="putOn" />
+      <Button size="small" label="Panel on the outside" @click="putOn" />
+      <QuietButton v-if="isFloor && !dressing.isStiffened" @click="stiffen"
+        >Stiffener inside</QuietButton
+      >
       <QuietButton v-if="walls" @click="putOnWalls"
         >Panels on all {{ walls.length }} walls</QuietButton
       >

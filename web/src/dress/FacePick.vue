@@ -11,9 +11,19 @@ const dressing = useDressing();
 const pointing = usePointing();
 
 const bare = computed(() => dressing.faces.filter(({ face }) => !dressing.wornOn(face)));
-const choices = computed(() => bare.value.map(({ said }) => ({ value: said, label: said })));
+/** What lies on the floor, in the list among the faces. */
+const plate = 'a stiffener';
+const choices = computed(() => [
+  ...bare.value.map(({ said }) => ({ value: said, label: said })),
+  ...(dressing.isStiffened ? [] : [{ value: plate, label: 'A stiffener on the floor, inside' }]),
+]);
 
 function choose(label: string): void {
+  if (label === plate) {
+    dressing.stiffen();
+    emit('chosen');
+    return;
+  }
   const found = bare.value.find(({ said }) => said === label);
   if (!found) return;
   pointing.point(found.face);

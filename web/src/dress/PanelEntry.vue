@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { marginLimits, mostLayers, type AdditionChoice, type Unit } from '@rangoli/core';
+import { marginLimits, mostLayers, type PanelChoice, type Unit } from '@rangoli/core';
 import { Plus, X } from '@lucide/vue';
 import { computed } from 'vue';
 import MeasureField from '../parts/MeasureField.vue';
@@ -11,7 +11,7 @@ import { useDressing } from './dressing.ts';
 import { usePointing } from './pointing.ts';
 
 /** A panel that the box wears: its layers with their papers and margins, to be changed in place. */
-const props = defineProps<{ panel: AdditionChoice; unit: Unit; project: string }>();
+const props = defineProps<{ panel: PanelChoice; unit: Unit; project: string }>();
 
 const dressing = useDressing();
 const pointing = usePointing();
@@ -28,15 +28,6 @@ const covers = [
   { value: 'counted', label: 'goes under it, and it is made larger' },
   { value: 'ends', label: 'ends below it' },
 ] as const;
-
-function paperChoices({ id, name, colour }: AdditionChoice['layers'][number]['paper']) {
-  const all = papers.atHand.map((paper) => ({
-    value: paper.id,
-    label: paper.name,
-    colour: paper.colour,
-  }));
-  return all.some(({ value }) => value === id) ? all : [{ value: id, label: name, colour }, ...all];
-}
 
 function setPaper(at: number, id: string): void {
   const paper = papers.atHand.find((each) => each.id === id);
@@ -73,7 +64,7 @@ function layerName(at: number): string {
       <Pick
         :label="`${where}, ${layerName(at).toLowerCase()}: paper`"
         :value="layer.paper.id"
-        :options="paperChoices(layer.paper)"
+        :options="papers.choicesWith(layer.paper)"
         @change="(id) => setPaper(at, id)"
       />
       <MeasureField

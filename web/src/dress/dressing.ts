@@ -4,8 +4,11 @@ import {
   newPanel,
   papersOf,
   withLayer,
+  newStiffener,
   type AdditionChoice,
   type FaceChoice,
+  type PanelChoice,
+  type StiffenerChoice,
   type Paper,
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
@@ -41,7 +44,9 @@ export const useDressing = defineStore('dressing', () => {
   }
 
   /** The faces that an addition lies on. */
-  function facesOf({ on }: AdditionChoice): readonly WearableFace[] {
+  function facesOf(choice: AdditionChoice): readonly WearableFace[] {
+    if (choice.addition !== 'panel') return [];
+    const { on } = choice;
     if (on.which === 'face') return [faceOf(on.face)].flatMap((face) => face ?? []);
     return faces.value.filter(
       ({ face }) => face.piece === on.piece && face.role === 'wall' && face.isOnLid !== true,
@@ -49,10 +54,9 @@ export const useDressing = defineStore('dressing', () => {
   }
 
   /** What a face wears. */
-  function wornOn(face: FaceChoice): AdditionChoice | undefined {
-    return additions.value.find((each) =>
-      facesOf(each).some((other) => isSameFace(other.face, face)),
-    );
+  function wornOn(face: FaceChoice): PanelChoice | undefined {
+    const panels = additions.value.flatMap((each) => (each.addition === 'panel' ? [each] : []));
+    return panels.find((each) => facesOf(each).some((other) => isSameFace(other.face, face)));
   }
 
   function change(what: string, next: readonly AdditionChoice[]): void {
@@ -75,7 +79,7 @@ export const useDressing = defineStore('dressing', () => {
   }
 
   /** Puts a panel on a face, or on all walls of a piece. */
-  function putOn(on: AdditionChoice['on']): void {
+  function putOn(on: PanelChoice['on']): void {
     const box = project.document?.box;
     if (!box) return;
     const paper = paperBeside(papersOf(box).map(({ id }) => id));
@@ -85,7 +89,7 @@ export const useDressing = defineStore('dressing', () => {
   }
 
   /** Puts one more layer on a panel. */
-  function addLayer(choice: AdditionChoice): void {
+  function addLayer(choice: PanelChoice): void {
     const box = project.document?.box;
     const paper = paperBeside(choice.layers.map((each) => each.paper.id));
     if (box && paper) replace('layer', withLayer(choice, paper, box.unit));
@@ -93,22 +97,39 @@ export const useDressing = defineStore('dressing', () => {
 
   /** Changes one layer of a panel. */
   function changeLayer(
-    choice: AdditionChoice,
+    choice: PanelChoice,
     at: number,
-    part: Partial<AdditionChoice['layers'][number]>,
+    part: Partial<PanelChoice['layers'][number]>,
   ): void {
     const layers = choice.layers.map((layer, i) => (i === at ? { ...layer, ...part } : layer));
     replace(`layer ${at} ${Object.keys(part).join()}`, { ...choice, layers });
   }
 
-  function removeLayer(choice: AdditionChoice, at: number): void {
+  function removeLayer(choice: PanelChoice, at: number): void {
     if (choice.layers.length === 1) takeOff(choice);
     else replace('fewer layers', { ...choice, layers: choice.layers.filter((_, i) => i !== at) });
   }
 
-  function setUnderCover(choice: AdditionChoice, underCover: AdditionChoice['underCover']): void {
+  function setUnderCover(choice: PanelChoice, underCover: PanelChoice['underCover']): void {
     replace('cover', { ...choice, underCover });
   }
+
+  /** Lays a plate on the floor, of the paper of the box itself. */
+  function stiffen(): void {
+    const paper = project.document?.box.papers[0];
+    if (!paper) return;
+    const plate = newStiffener(additions.value, paper);
+    change(`put in ${plate.id}`, [...additions.value, plate]);
+  }
+
+  /** Changes the paper of something that has only one. */
+  function setPaper(choice: StiffenerChoice, paper: Paper): void {
+    replace('paper', { ...choice, paper });
+  }
+
+  const isStiffened = computed(() =>
+    additions.value.some(({ addition }) => addition === 'stiffener'),
+  );
 
   function takeOff({ id }: AdditionChoice): void {
     change(
@@ -128,6 +149,9 @@ export const useDressing = defineStore('dressing', () => {
     changeLayer,
     removeLayer,
     setUnderCover,
+    isStiffened,
+    stiffen,
+    setPaper,
     takeOff,
   };
 });

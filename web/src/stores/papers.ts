@@ -146,6 +146,18 @@ export const usePapers = defineStore('papers', () => {
     return isThere ? known : [sheet, ...known];
   }
 
+  /** The papers to choose from, with the one that is chosen, should it have been put away. */
+  function choicesWith({ id, name, colour }: Paper) {
+    const all = atHand.value.map((paper) => ({
+      value: paper.id,
+      label: paper.name,
+      colour: paper.colour,
+    }));
+    return all.some(({ value }) => value === id)
+      ? all
+      : [{ value: id, label: name, colour }, ...all];
+  }
+
   /** The papers that a new box is begun with, one for each that it usually has. */
   function forNewBox(usual: PlanRequest['papers']): PlanRequest['papers'] {
     const choices = atHand.value;
@@ -176,6 +188,7 @@ export const usePapers = defineStore('papers', () => {
     forget,
     learned,
     sheetsFor,
+    choicesWith,
     forNewBox,
   };
 });

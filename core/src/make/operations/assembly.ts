@@ -97,7 +97,7 @@ export interface JoinOperation {
   readonly kind: 'join';
   readonly piece: string;
   readonly onto: string;
-  readonly how: 'over' | 'into' | 'place';
+  readonly how: 'over' | 'into' | 'place' | 'on its floor';
 }
 
 /** Glue one piece to another. */

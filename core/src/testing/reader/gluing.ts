@@ -69,6 +69,7 @@ const others = [
   /^Its last \w+ tabs are glued there\.$/,
   /^Slide the .+ (?:over the .+|into the .+, down to the floor)\.$/,
   /^Put the .+ in its place at the .+\.$/,
+  /^Lay the .+ in the .+, flat on the floor\.$/,
   /^Lay the .+ flat, (?:in|out)side up\.$/,
   /^As the walls come up, fold (?:each corner|\w+ corners) in half along its slanting score\.$/,
   /^Hook the two corners of each wall into each other by their slits\.$/,
