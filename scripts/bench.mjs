@@ -8,6 +8,7 @@ for (const file of [
   'core/bench/plan.ts',
   'core/bench/words.ts',
   'core/bench/folding.ts',
+  'core/bench/dressing.ts',
   'e2e/bench/slider.ts',
   'e2e/bench/server.ts',
 ])

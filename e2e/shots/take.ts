@@ -42,6 +42,15 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'box-dressed',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Eclipse glasses');
+      await page.getByLabel('How far the box is folded').focus();
+      await page.keyboard.press('End');
+      await page.waitForTimeout(2500);
+    },
+  },
+  {
     name: 'compare',
     set: async (page, origin) => {
       await openBox(page, origin, 'Pocket sundial');
