@@ -13,6 +13,7 @@ import { paperFor, type Paper, type Papers } from '../paper/index.ts';
 import { cuttingMeans, type Kit } from '../tools/index.ts';
 import type { DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
 import { flatFaces, withoutOpenings, type FlatFace, type Over } from './flat-faces.ts';
+import { faceSaid } from './panel-names.ts';
 import { makeRoom, mayMakeRoom } from './make-room.ts';
 import { additionOf, type AdditionChoice } from './registry.ts';
 
@@ -176,7 +177,7 @@ export function dressFrame(frame: StyleFrame, request: DressRequest, near: SizeO
 function noRoomFor({ face: { name } }: LaidCard, field: string): Refusal {
   return {
     field,
-    message: `Nothing can be worn on the ${name.faces} there: another part of the box lies close over it, and can’t be made larger. Let it end below that, or take it off there.`,
+    message: `Nothing can be worn on the ${faceSaid(name)} there: another part of the box lies close over it, and can’t be made larger. Let it end below that, or take it off there.`,
   };
 }
 

@@ -24,6 +24,7 @@ import {
   interiorPoint,
   type CellRole,
   type Cutout,
+  type Piece,
   type Point,
 } from '../piece/index.ts';
 import { areaOf, boundsOf, cornersOf, cutTo, isConvex, outlineOf } from './outline.ts';
@@ -118,12 +119,17 @@ function isRound(cutout: Cutout): cutout is Extract<Cutout, { shape: 'hole' | 'n
 }
 
 /** The same pieces without their holes and round bites: what is worn keeps clear of these by itself. */
-export function withoutOpenings<
-  Piece extends { readonly grid: { readonly cutouts: readonly Cutout[] } },
->(pieces: readonly Piece[]): readonly Piece[] {
+export function withoutOpenings(pieces: readonly Piece[]): readonly Piece[] {
   return pieces.map((piece) => ({
     ...piece,
-    grid: { ...piece.grid, cutouts: piece.grid.cutouts.filter((cutout) => !isRound(cutout)) },
+    grid: {
+      ...piece.grid,
+      cutouts: piece.grid.cutouts.filter((cutout) => !isRound(cutout)),
+      // How a tab is tapered is nothing to what is worn.
+      tapers: piece.grid.tapers.filter(({ cell }) =>
+        worn.has(piece.grid.roles[Math.floor(cell.row)]?.[Math.floor(cell.column)] ?? 'tab'),
+      ),
+    },
   }));
 }
 

@@ -29,8 +29,11 @@ interface Between {
   readonly behind: Length;
 }
 
+/** What a piece closes over of itself it is not made larger for: its hinge stays where it is. */
 function isCoveredBy({ face }: LaidCard, { outer, inner }: StyleFit): boolean {
-  return face.name.piece === inner && face.covers.some(({ piece }) => piece === outer);
+  return (
+    outer !== inner && face.name.piece === inner && face.covers.some(({ piece }) => piece === outer)
+  );
 }
 
 /** What lies between the two pieces of a fit; walls that face any way push out all round. */

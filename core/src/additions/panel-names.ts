@@ -1,27 +1,22 @@
+import { ordinalInWords } from '../length/index.ts';
 import type { FaceName } from '../make/index.ts';
 import type { FlatFace } from './flat-faces.ts';
 
-const ordinals = [
-  'first',
-  'second',
-  'third',
-  'fourth',
-  'fifth',
-  'sixth',
-  'seventh',
-  'eighth',
-  'ninth',
-  'tenth',
-  'eleventh',
-  'twelfth',
-];
+/** A face as a sentence names it: `back wall`, `top`, `left roof`. */
+export function faceSaid({ role, faces, leans, nth, of }: FaceName): string {
+  if (role === 'lid') return faces === 'top' && of ? 'lid' : faces;
+  if (role === 'end') return `${faces} end`;
+  if (role !== 'wall') return role;
+  if (nth !== undefined) return `${ordinalInWords(nth)} wall`;
+  return leans ? `${faces} roof` : `${faces} wall`;
+}
 
 /** Which of several layers it is, from the lowest. */
 function wordForLayer(layer: number, layers: number): string {
   if (layers === 1) return '';
   if (layers === 2) return layer === 0 ? 'lower ' : 'upper ';
   if (layers === 3) return ['lower ', 'middle ', 'upper '][layer] ?? '';
-  return `${ordinals[layer] ?? ''} `;
+  return `${ordinalInWords(layer + 1)} `;
 }
 
 function capitalised(words: string): string {
@@ -35,7 +30,7 @@ function wordFor({ role, faces, isOnLid, nth, leans, above, of }: FaceName): str
   if (role === 'lid' && faces === 'top' && of) return 'lid';
   if (role === 'end') return `${faces} end`;
   if (role === 'seat') return 'seat';
-  if (nth !== undefined) return `${ordinals[nth - 1] ?? ''} wall`.trim();
+  if (nth !== undefined) return `${ordinalInWords(nth)} wall`;
   if (leans) return `${faces} roof`;
   const side = above === undefined ? faces : `${faces} ${above}`;
   return isOnLid ? `lid ${side}` : side;

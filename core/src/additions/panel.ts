@@ -16,7 +16,7 @@ import type { Addition, DressBrief, LeftOff, Undressed } from './addition.ts';
 import { chosenFrom, choiceOf, faceChoiceSchema, isSameFace } from './face-choice.ts';
 import type { FlatFace } from './flat-faces.ts';
 import { boundsOf, cornersOf, cutTo } from './outline.ts';
-import { panelName } from './panel-names.ts';
+import { faceSaid, panelName } from './panel-names.ts';
 import { leastPanel, panelGrid, panelShape, widestMargin, type PanelShape } from './panel-shape.ts';
 
 /** The most layers of one panel. */
@@ -106,11 +106,6 @@ interface OnFace {
 type Cut =
   { readonly ok: true; readonly on: OnFace } | { readonly ok: false; readonly refusal: Refusal };
 
-function said({ name }: FlatFace): string {
-  const where = name.nth === undefined ? name.faces : 'wall';
-  return name.leans ? `${where} roof` : where;
-}
-
 /** Why a layer is not to be cut, with the margin that would do. */
 function tooWide(
   face: FlatFace,
@@ -124,7 +119,7 @@ function tooWide(
   }: DressBrief & { readonly layer: number; readonly margin: Length },
 ): Refusal {
   const widest = outline.length < 3 ? undefined : widestMargin(outline, step);
-  const where = `the ${said(face)}`;
+  const where = `the ${faceSaid(face.name)}`;
   const least = formatWithUnit(leastPanel, unit);
   const at = `${field}.layers.${layer}.margin`;
   if (widest === undefined)
@@ -146,7 +141,7 @@ function cut(face: FlatFace, choice: PanelChoice, brief: DressBrief): Cut {
       ok: false,
       refusal: {
         field: `${brief.field}.underCover`,
-        message: `The ${said(face)} lies wholly under what goes over it, so no panel can end below that. Let the panel go under it, or take it off there.`,
+        message: `The ${faceSaid(face.name)} lies wholly under what goes over it, so no panel can end below that. Let the panel go under it, or take it off there.`,
       },
     };
   const shapes: PanelShape[] = [];
@@ -159,7 +154,7 @@ function cut(face: FlatFace, choice: PanelChoice, brief: DressBrief): Cut {
         ok: false,
         refusal: {
           field: brief.field,
-          message: `The opening in the ${said(face)} leaves no card to glue a panel on. Take the panel off there.`,
+          message: `The opening in the ${faceSaid(face.name)} leaves no card to glue a panel on. Take the panel off there.`,
         },
       };
     if (!answer.ok)

@@ -29,3 +29,4 @@ export {
   type MeasureParts,
 } from './format.ts';
 export { markInWords, type Ruler } from './words.ts';
+export { ordinalInWords } from './ordinals.ts';

@@ -1,3 +1,4 @@
+import { ordinalInWords } from './ordinals.ts';
 import type { Length } from './length.ts';
 import { isOnGrid } from './grid.ts';
 import type { Unit } from './unit.ts';
@@ -8,7 +9,8 @@ export interface Ruler {
   readonly step: Length;
 }
 
-const ordinals = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'];
+/** So many small marks are counted. */
+const mostCounted = 8;
 const counts = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
 
 /** The distance between the figures printed on a ruler: 1 in, or 1 cm (printed in millimetres as 10). */
@@ -32,8 +34,8 @@ export function markInWords(length: Length, ruler: Ruler): string | undefined {
   const after = Math.round((length - whole * figure) / ruler.step);
   const name = (figures: number) => `${ruler.unit === 'inch' ? figures : figures * 10}`;
   if (after === 0) return `the ${name(whole)}`;
-  if (whole === 0 && after <= ordinals.length && after < perFigure)
-    return `the ${ordinals[after - 1]} small mark`;
+  if (whole === 0 && after <= mostCounted && after < perFigure)
+    return `the ${ordinalInWords(after)} small mark`;
   if (after * 2 === perFigure) return `halfway between ${name(whole)} and ${name(whole + 1)}`;
   if (after * 2 > perFigure)
     return `${marks(perFigure - after, 'small')} before ${name(whole + 1)}`;

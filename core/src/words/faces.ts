@@ -1,5 +1,6 @@
+import { ordinalInWords } from '../length/index.ts';
 import type { FaceName } from '../make/index.ts';
-import { counted, inRow, ordinalInWords } from './plain.ts';
+import { counted, inRow } from './plain.ts';
 import { allInWords, roleInWords } from './roles.ts';
 
 /** The wall that a pleated top runs up from: what hangs on the top hangs on it. */

@@ -3,7 +3,7 @@ export { cutListEntry, type CutListEntry, type RulerStrip, type StripMark } from
 export { faceInWords } from './faces.ts';
 export { laidInWords } from './laid.ts';
 export { formatNearest } from './measures.ts';
-export { capitalised, countInWords, inRow, ordinalInWords, plural } from './plain.ts';
+export { capitalised, countInWords, inRow, plural } from './plain.ts';
 export type { Passage } from './said.ts';
 export { noteBefore, stageNote } from './stage.ts';
 export { verdictsOf, type Verdict } from './verdicts.ts';

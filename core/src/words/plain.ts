@@ -19,26 +19,6 @@ export function countInWords(amount: number): string {
   return numbers[amount] ?? `${amount}`;
 }
 
-const ordinals = [
-  'first',
-  'second',
-  'third',
-  'fourth',
-  'fifth',
-  'sixth',
-  'seventh',
-  'eighth',
-  'ninth',
-  'tenth',
-  'eleventh',
-  'twelfth',
-];
-
-/** A place in a row as it is said: `third`. */
-export function ordinalInWords(place: number): string {
-  return ordinals[place - 1] ?? `${place}th`;
-}
-
 /** A thing in the number that there is of it: `one lid`, `six boxes`. */
 export function counted(amount: number, name: string): string {
   return `${countInWords(amount)} ${amount === 1 ? name : plural(name)}`;

@@ -1,4 +1,12 @@
-import { minus, nanometres, times, zero, type Length, type Unit } from '../length/index.ts';
+import {
+  ordinalInWords,
+  minus,
+  nanometres,
+  times,
+  zero,
+  type Length,
+  type Unit,
+} from '../length/index.ts';
 import {
   isCircular,
   type CutAwayOperation,
@@ -13,7 +21,7 @@ import {
 } from '../make/index.ts';
 import { formatNearest, nearestInRow, nearestMark, stretchInWords } from './measures.ts';
 import { atCorners, cornersInWords, edgesOf, placeInWords } from './places.ts';
-import { capitalised, countInWords, inRow, ordinalInWords, plural } from './plain.ts';
+import { capitalised, countInWords, inRow, plural } from './plain.ts';
 import { isOpening, allInWords, roleInWords, useInWords } from './roles.ts';
 
 function at(corners: readonly CutAwayOperation['at']['corners'][number][], words: string): string {

@@ -6,6 +6,7 @@ import {
   planJob,
   sayStep,
   type Job,
+  type PlanRequest,
   type Step,
   type StepWords,
 } from '../index.ts';
@@ -92,42 +93,31 @@ describe('a step', () => {
   });
 });
 
+/** Whoever reads only the words makes these boxes, each line and cut of every piece, and each joint. */
+function readersMake(requests: fc.Arbitrary<PlanRequest>, runs: number): void {
+  fc.assert(
+    fc.property(
+      requests,
+      fc.constantFrom(1, 6),
+      fc.infiniteStream(fc.nat(11)),
+      (request, boxes, dice) => {
+        const result = planBox(request);
+        if (!result.ok) return;
+        // Where a sentence leaves a choice, any will do.
+        const pick = (ways: number) => Number(dice.next().value) % Math.max(1, ways);
+        expect(faultsInWords(result.plan, request, boxes, pick)).toEqual([]);
+      },
+    ),
+    { numRuns: runs },
+  );
+}
+
 describe('whoever reads only the words', () => {
   it.each(allStyles.map((style) => [style.id, style] as const))(
-    'makes the planned %s, as many as wanted: each line and cut of every piece, and each joint',
-    (_, style) => {
-      fc.assert(
-        fc.property(
-          requestsIn([style]),
-          fc.constantFrom(1, 6),
-          fc.infiniteStream(fc.nat(11)),
-          (request, boxes, dice) => {
-            const result = planBox(request);
-            if (!result.ok) return;
-            // Where a sentence leaves a choice, any will do.
-            const pick = (ways: number) => Number(dice.next().value) % Math.max(1, ways);
-            expect(faultsInWords(result.plan, request, boxes, pick)).toEqual([]);
-          },
-        ),
-        { numRuns: isFirstFailureEnough ? 2 : 6 },
-      );
-    },
+    'makes the planned %s, as many as wanted',
+    (_, style) => readersMake(requestsIn([style]), isFirstFailureEnough ? 2 : 6),
   );
 
-  it('dresses a box of any kind as it is planned', () => {
-    fc.assert(
-      fc.property(
-        dressed(anyRequest),
-        fc.constantFrom(1, 6),
-        fc.infiniteStream(fc.nat(11)),
-        (request, boxes, dice) => {
-          const result = planBox(request);
-          if (!result.ok) return;
-          const pick = (ways: number) => Number(dice.next().value) % Math.max(1, ways);
-          expect(faultsInWords(result.plan, request, boxes, pick)).toEqual([]);
-        },
-      ),
-      { numRuns: isFirstFailureEnough ? 10 : 45 },
-    );
-  });
+  it('dresses a box of any kind as it is planned', () =>
+    readersMake(dressed(anyRequest), isFirstFailureEnough ? 10 : 45));
 });

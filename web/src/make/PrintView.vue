@@ -19,7 +19,7 @@ import OpeningNote from '../parts/OpeningNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import MatMeasures from '../parts/MatMeasures.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
-import { layPieces } from '../parts/lay-pieces.ts';
+import { isPlainPiece, layPieces } from '../parts/lay-pieces.ts';
 import Worded from '../parts/Worded.vue';
 import { useMaking } from '../stores/making.ts';
 import { useOpenProject } from '../stores/open-project.ts';
@@ -124,7 +124,7 @@ function print(): void {
           <g :transform="`scale(${layout.scale})`">
             <PieceDrawing :piece="placed.piece" colour="#ffffff" :grain="1 / layout.scale" />
           </g>
-          <MatMeasures :placed="placed" :unit="cutUnit(kit)" />
+          <MatMeasures v-if="!isPlainPiece(placed.piece)" :placed="placed" :unit="cutUnit(kit)" />
         </g>
       </svg>
       <section v-for="stage in making.job.stages" :key="stage.bench">
