@@ -35,6 +35,8 @@ describe('a stiffener', () => {
         if (!plate) throw new Error('No stiffener');
         expect(papersOf(asked)[plate.paper]?.thickness).toBe(paper.thickness);
         const { width, height } = cutSizeOf(plate.grid);
+        // What is promised as clear is clear.
+        expect(plan.clearInside.high / 1e6).toBeLessThan(plan.assembly.cavity.high + 1e-6);
         // No larger than the floor of the room, and in most boxes nearly as large.
         const { floor } = plan.assembly.cavity;
         const span = (values: readonly number[]) => Math.max(...values) - Math.min(...values);
