@@ -12,6 +12,7 @@ const parts: Readonly<Record<string, string>> = {
   kit: 'The tools',
   finished: 'The finished size',
   made: 'What is made already',
+  additions: 'What it wears',
   unit: 'The ruler',
   lean: 'The lid’s lean',
   basis: 'The box that it comes from',

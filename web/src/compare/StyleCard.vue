@@ -46,11 +46,12 @@ function toMillimetresOf(nanometres: number): number {
   return nanometres / 1_000_000;
 }
 
-/** The first sheet, with the pieces where they are cut. */
+/** The first sheet of the box’s own paper, with the pieces where they are cut. */
 const placed = computed(() => {
   if (!props.compared.ok) return [];
   const { plan } = props.compared;
-  return plan.sheets.flatMap((use) =>
+  const own = plan.sheets.filter((use) => use.paper === paper.value.id);
+  return own.flatMap((use) =>
     use.placements
       .filter(({ sheet }) => sheet === 0)
       .flatMap(({ piece: id, x, y, turned }) => {

@@ -29,6 +29,18 @@ const covers = [
   { value: 'ends', label: 'ends below it' },
 ] as const;
 
+/** Why it is not on the box, where it is not. */
+const missing = computed(() => {
+  switch (dressing.whyMissing(props.panel)) {
+    case 'no such face':
+      return 'This kind of box has no such face: the panel is left off.';
+    case 'worn already':
+      return 'Another panel lies there already: this one is left off there.';
+    default:
+      return undefined;
+  }
+});
+
 function setPaper(at: number, id: string): void {
   const paper = papers.atHand.find((each) => each.id === id);
   const sheet = props.panel.layers[at]?.paper.sheet;
@@ -58,7 +70,7 @@ function layerName(at: number): string {
         <X :size="16" />
       </button>
     </div>
-    <p v-if="faces.length === 0" class="none">This kind of box has no such face: it is left off.</p>
+    <p v-if="missing" class="none">{{ missing }}</p>
     <div v-for="{ layer, at } in layers" :key="at" class="layer">
       <span class="which">{{ layerName(at) }}</span>
       <Pick

@@ -1,12 +1,14 @@
 import {
   chosenFrom,
   isSameFace,
+  leftOff,
   newPanel,
   papersOf,
   withLayer,
   newStiffener,
   type AdditionChoice,
   type FaceChoice,
+  type LeftOff,
   type PanelChoice,
   type StiffenerChoice,
   type Paper,
@@ -34,6 +36,17 @@ export const useDressing = defineStore('dressing', () => {
   const additions = computed(
     (): readonly AdditionChoice[] => project.document?.box.additions ?? [],
   );
+
+  /** What of it is not on the box as it is shown, and why. */
+  const missing = computed(() => {
+    if (!settled.value) return [];
+    const { plan, request } = settled.value;
+    return leftOff({ ...request, papers: papersOf(request) }, plan);
+  });
+
+  function whyMissing({ id }: AdditionChoice): LeftOff['why'] | undefined {
+    return missing.value.find((each) => each.id === id)?.why;
+  }
 
   function faceOf(choice: FaceChoice): WearableFace | undefined {
     const found = chosenFrom(
@@ -141,6 +154,7 @@ export const useDressing = defineStore('dressing', () => {
   return {
     faces,
     additions,
+    whyMissing,
     faceOf,
     facesOf,
     wornOn,
