@@ -1,7 +1,6 @@
 import type { DrawnFrame, WornAnswer } from '../forms/index.ts';
 import type { Length, Unit } from '../length/index.ts';
 import type { Paper, Papers } from '../paper/index.ts';
-import type { FaceChoice } from './face-choice.ts';
 import type { FlatFace } from './flat-faces.ts';
 
 /** A box that something is put on. */
@@ -35,7 +34,6 @@ export interface LeftOff {
   /** The addition. */
   readonly id: string;
   readonly why: 'no such face' | 'worn already';
-  readonly face?: FaceChoice;
 }
 
 /** Room inside the box that is no longer the gift’s, both sides together. */

@@ -8,12 +8,12 @@ import {
   type Worn,
   type WornAnswer,
 } from '../forms/index.ts';
-import type { Unit } from '../length/index.ts';
+import { ordinalInWords, type Unit } from '../length/index.ts';
 import { paperFor, type Paper, type Papers } from '../paper/index.ts';
 import { cuttingMeans, type Kit } from '../tools/index.ts';
 import type { DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
 import { flatFaces, withoutOpenings, type FlatFace, type Over } from './flat-faces.ts';
-import { faceSaid } from './panel-names.ts';
+import { capitalised, faceSaid } from './panel-names.ts';
 import { makeRoom, mayMakeRoom } from './make-room.ts';
 import { additionOf, type AdditionChoice } from './registry.ts';
 
@@ -118,13 +118,13 @@ function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits'
     : { ok: true, worn: { ...worn, pieces: apartByName(worn.pieces) } };
 }
 
-/** Pieces that would have the same name are told apart by a letter. */
+/** Pieces that would have the same name, as unlike panels on the walls of a cup, are told apart by their order. */
 function apartByName(pieces: Worn['pieces']): Worn['pieces'] {
-  const letters = 'abcdefghijklmnopqrstuvwxyz';
   return pieces.map((piece) => {
-    const alike = pieces.filter(({ name }) => name === piece.name);
-    if (alike.length === 1) return piece;
-    return { ...piece, name: `${piece.name} ${letters.charAt(alike.indexOf(piece))}` };
+    const nth = pieces.filter(({ name }) => name === piece.name).indexOf(piece);
+    if (nth === 0) return piece;
+    const which = capitalised(nth === 1 ? 'other' : `${ordinalInWords(nth)} other`);
+    return { ...piece, name: `${which} ${piece.name.toLowerCase()}` };
   });
 }
 

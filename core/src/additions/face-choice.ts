@@ -15,24 +15,21 @@ export const faceChoiceSchema = z.object({
   nth: z.int().min(1).max(24).optional(),
   /** Whether it is a wall of a lid that hangs on the box. */
   isOnLid: z.literal(true).optional(),
-  /** Which part of a wall that runs up into a pleated top. */
-  above: z.enum(['slope', 'top', 'neck', 'brim']).optional(),
 });
 export type FaceChoice = z.infer<typeof faceChoiceSchema>;
 
 /** The choice that picks the face of this name. */
-export function choiceOf({ piece, role, faces, nth, isOnLid, above }: FaceName): FaceChoice {
+export function choiceOf({ piece, role, faces, nth, isOnLid }: FaceName): FaceChoice {
   return {
     piece,
     role,
     faces,
     ...(nth !== undefined && { nth }),
     ...(isOnLid && { isOnLid }),
-    ...(above !== undefined && { above }),
   };
 }
 
-const keys = ['piece', 'role', 'faces', 'nth', 'isOnLid', 'above'] as const;
+const keys = ['piece', 'role', 'faces', 'nth', 'isOnLid'] as const;
 
 /** Whether two choices pick the same face. */
 export function isSameFace(one: FaceChoice, other: FaceChoice): boolean {

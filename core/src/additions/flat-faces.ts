@@ -27,7 +27,15 @@ import {
   type Piece,
   type Point,
 } from '../piece/index.ts';
-import { areaOf, boundsOf, cornersOf, cutTo, isConvex, outlineOf } from './outline.ts';
+import {
+  areaOf,
+  boundsOf,
+  cornersOf,
+  cutTo,
+  isConvex,
+  isWithinOutline,
+  outlineOf,
+} from './outline.ts';
 
 /** How the outside of a face is measured: as its inside is drawn, with `up` as the box stands. */
 export interface FaceAxes {
@@ -191,15 +199,22 @@ function looksInside({ assembly }: FoldingBox, { ring, out }: PlacedFace): boole
   return depthIn(cavitySolid(assembly.cavity), add(middle, scale(out, -1.5))) > 0;
 }
 
+/** What may cover faces of a box. */
+interface Covering {
+  readonly faces: readonly PlacedFace[];
+  readonly pieceOf: (part: string) => string;
+  readonly pairs: readonly Over[];
+}
+
 /** Pieces that lie close over the outside of a face, and over how much of it. */
 function coversOf(
   face: PlacedFace,
   { axes, outline }: Pick<FlatFace, 'axes' | 'outline'>,
-  faces: readonly PlacedFace[],
-  isLaidOn: (other: PlacedFace) => boolean,
-  pieceOf: (part: string) => string,
-  goesOver: (piece: string) => boolean,
+  { faces, pieceOf, pairs }: Covering,
 ): readonly Cover[] {
+  const own = pieceOf(face.part);
+  const goesOver = (piece: string) =>
+    piece !== own && pairs.some(({ outer, inner }) => outer === piece && inner === own);
   const [here = vector(0, 0, 0)] = face.ring;
   return faces.flatMap((other): readonly Cover[] => {
     if (other === face || Math.abs(dot(other.out, face.out)) < 0.999) return [];
@@ -209,7 +224,7 @@ function coversOf(
     // What jams stands on the other side of what it should go over.
     const mayJam = goesOver(piece) && dot(other.out, face.out) > 0;
     const least = mayJam ? -close : (face.card + other.card) / 2 - 0.05;
-    if (off < least || off > close || isLaidOn(other)) return [];
+    if (off < least || off > close) return [];
     const ring = outlineOf(other.ring.map((place) => onFace(axes, place)));
     const hull = isConvex(ring) ? ring : cornersOf(boundsOf(ring));
     const isOver = areaOf(cutTo(outline, hull, 0)) > leastCover;
@@ -229,26 +244,18 @@ export function flatFaces(
   const faces = closedFaces(box);
   const partOf = (id: string) => box.parts.find(({ part }) => part.id === id);
   const stays = staying(box);
+  const pieceOf = (part: string) => partOf(part)?.piece.id ?? part;
   const isHiddenForGood = (
     part: FoldingPart,
     placed: PlacedFace,
     seen: Pick<FlatFace, 'axes' | 'outline'>,
   ) => {
     if (!stays(part, placed.face)) return false;
-    const over = faces.filter((other) => {
+    const staysOver = faces.filter((other) => {
       const cover = partOf(other.part);
       return cover && cover.piece.id !== part.piece.id && stays(cover, other.face);
     });
-    return (
-      coversOf(
-        placed,
-        seen,
-        over,
-        () => false,
-        (other) => partOf(other)?.piece.id ?? other,
-        (cover) => pairs.some(({ outer, inner }) => outer === cover && inner === part.piece.id),
-      ).length > 0
-    );
+    return coversOf(placed, seen, { faces: staysOver, pieceOf, pairs }).length > 0;
   };
   const faceOf = ({ part, spot }: { readonly part: string; readonly spot: GridSpot }) =>
     partOf(part)?.pattern.faceAt(spot);
@@ -299,15 +306,7 @@ export function flatFaces(
         );
         const there = onFace(axes, place);
         const reach = toMillimetres(radius);
-        const isHere = outline.every((from, i) => {
-          const to = outline[(i + 1) % outline.length] ?? from;
-          const long = Math.hypot(to.x - from.x, to.y - from.y) || 1;
-          return (
-            ((to.x - from.x) * (there.y - from.y) - (to.y - from.y) * (there.x - from.x)) / long >
-            -reach
-          );
-        });
-        return isHere ? [{ centre: there, radius: reach }] : [];
+        return isWithinOutline(outline, there, reach) ? [{ centre: there, radius: reach }] : [];
       });
       const spot = gridSpotAt(part, placeOnCard(part, at, rounds));
       const isLaidOn = (other: PlacedFace) =>
@@ -329,12 +328,7 @@ export function flatFaces(
           covers: coversOf(
             placed,
             { axes, outline },
-            faces,
-            isLaidOn,
-            (of) => partOf(of)?.piece.id ?? of,
-            (piece) =>
-              piece !== name.piece &&
-              pairs.some(({ outer, inner }) => outer === piece && inner === name.piece),
+            { faces: faces.filter((other) => !isLaidOn(other)), pieceOf, pairs },
           ),
         },
       ];

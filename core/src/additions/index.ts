@@ -13,6 +13,6 @@ export { choiceOf, chosenFrom, isSameFace, type FaceChoice } from './face-choice
 export type { FlatFace } from './flat-faces.ts';
 export { newPanel, usualMargin, withLayer } from './new-panel.ts';
 export { marginLimits, mostLayers, type PanelChoice } from './panel.ts';
-export { newStiffener, type StiffenerChoice } from './stiffener.ts';
+export type { StiffenerChoice } from './stiffener.ts';
 export { roomTaken, withRoomTaken } from './take-room.ts';
 export { additionSchema, type AdditionChoice } from './registry.ts';

@@ -129,9 +129,9 @@ export function cutOff(bounds: Bounds, outline: readonly Point[]): readonly (rea
   });
 }
 
-/** Whether a place lies in an outline. */
-export function isWithinOutline(outline: readonly Point[], place: Point): boolean {
+/** Whether a place lies in an outline, or no farther than `slack` beside it. */
+export function isWithinOutline(outline: readonly Point[], place: Point, slack = 0): boolean {
   return outline.every(
-    (from, i) => leftOf(from, outline[(i + 1) % outline.length] ?? from, place) > 0,
+    (from, i) => leftOf(from, outline[(i + 1) % outline.length] ?? from, place) > -slack,
   );
 }

@@ -19,41 +19,50 @@ function wordForLayer(layer: number, layers: number): string {
   return `${ordinalInWords(layer + 1)} `;
 }
 
-function capitalised(words: string): string {
+/** Words with a capital at their head. */
+export function capitalised(words: string): string {
   return `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
 }
 
-/** What a face is called as the panel of it is: `front`, `lid top`. */
-function wordFor({ role, faces, isOnLid, nth, leans, above, of }: FaceName): string {
-  if (role === 'flap')
-    return of?.role === 'tab' ? 'petal' : `${of?.faces ?? ''} ${faces} flap`.trim();
-  if (role === 'lid' && faces === 'top' && of) return 'lid';
-  if (role === 'end') return `${faces} end`;
-  if (role === 'seat') return 'seat';
-  if (nth !== undefined) return `${ordinalInWords(nth)} wall`;
-  if (leans) return `${faces} roof`;
-  const side = above === undefined ? faces : `${faces} ${above}`;
-  return isOnLid ? `lid ${side}` : side;
+/** What a face is called as the panel of it is: the side that it is on, and what it is, where that needs saying. */
+interface PanelWord {
+  readonly side: string;
+  readonly noun: '' | 'flap' | 'bottom flap' | 'top flap' | 'roof' | 'wall' | 'end';
+  readonly isOnLid: boolean;
 }
 
-const walls = ['front', 'back', 'left', 'right'];
+function wordFor({ role, faces, isOnLid, nth, leans, of }: FaceName): PanelWord {
+  const plain = { side: faces, noun: '', isOnLid } as const;
+  if (role === 'flap' && (faces === 'bottom' || faces === 'top'))
+    return { ...plain, side: of?.faces ?? faces, noun: `${faces} flap` };
+  if (role === 'flap') return { ...plain, noun: 'flap' };
+  if (role === 'lid' && faces === 'top' && of) return { ...plain, side: 'lid' };
+  if (role === 'end') return { ...plain, noun: 'end' };
+  if (role === 'seat') return { ...plain, side: 'seat' };
+  if (nth !== undefined) return { ...plain, side: ordinalInWords(nth), noun: 'wall' };
+  return leans ? { ...plain, noun: 'roof' } : plain;
+}
+
+const around = ['front', 'back', 'left', 'right'];
+
+/** What the sides of several faces are called together; empty where it is all of them. */
+function sidesTogether(sides: readonly string[]): string {
+  const [only = ''] = sides;
+  if (sides.length === 1) return only;
+  if (sides.length > 2 || !sides.every((side) => around.includes(side))) return '';
+  return sides.includes('left') && sides.includes('right') ? 'side' : sides.join(' and ');
+}
 
 /** What several faces are called together. */
 function wordForAll(faces: readonly FlatFace[]): string {
-  const words = [...new Set(faces.map(({ name }) => wordFor(name)))];
-  const [only = 'wall'] = words;
-  if (words.length === 1) return only;
-  const shared = ['roof', 'flap', 'petal'].find((noun) =>
-    words.every((word) => word.endsWith(noun)),
-  );
-  if (shared !== undefined) return shared;
-  const [lid, sides] = words.every((word) => word.startsWith('lid '))
-    ? ['lid ', words.map((word) => word.slice(4))]
-    : ['', words];
-  if (sides.length > 2 || !sides.every((side) => walls.includes(side))) return `${lid}wall`;
-  return sides.includes('left') && sides.includes('right')
-    ? `${lid}side`
-    : `${lid}${sides.join(' and ')}`;
+  const words = faces.map(({ name }) => wordFor(name));
+  const [first] = words;
+  const sides = sidesTogether([...new Set(words.map(({ side }) => side))]);
+  const noun = first && words.every((word) => word.noun === first.noun) ? first.noun : 'wall';
+  const lid = words.every(({ isOnLid }) => isOnLid) ? 'lid' : '';
+  return [lid, sides, sides === '' && noun === '' ? 'wall' : noun]
+    .filter((word) => word !== '')
+    .join(' ');
 }
 
 /** The name of a panel: of what piece, where there are several, for which faces, and which of several layers. */

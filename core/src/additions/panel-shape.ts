@@ -63,10 +63,17 @@ function spotOn(
 /** What is cut out of a panel over an opening of its face: a hole, or a bite as far as its edge. */
 function clearing(
   { centre, radius }: Opening,
-  margin: number,
-  outline: readonly Point[],
-  bounds: Bounds,
-  size: Pick<PanelShape, 'width' | 'height'>,
+  {
+    margin,
+    outline,
+    bounds,
+    size,
+  }: {
+    readonly margin: number;
+    readonly outline: readonly Point[];
+    readonly bounds: Bounds;
+    readonly size: Pick<PanelShape, 'width' | 'height'>;
+  },
 ): Cutout | 'clear' | 'too large' {
   const reach = radius + margin;
   const { left, right, bottom, top } = bounds;
@@ -163,7 +170,9 @@ export function panelShape({
   const bounds = centred(room, toMillimetres(width), toMillimetres(height));
   const size = { width, height };
   const own = cutTo(inner, cornersOf(bounds), 0);
-  const clearings = openings.map((opening) => clearing(opening, inset, own, bounds, size));
+  const clearings = openings.map((opening) =>
+    clearing(opening, { margin: inset, outline: own, bounds, size }),
+  );
   const on = placeOnCard(own, bounds, openings, inset);
   if (!on || clearings.includes('too large')) return { ok: false, why: 'opening' };
   const cutouts = [

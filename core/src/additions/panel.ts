@@ -76,10 +76,9 @@ function takes(choice: PanelChoice, box: Undressed): readonly FlatFace[] {
 
 function leftOff(choice: PanelChoice, box: Undressed): readonly LeftOff[] {
   const all = asked(choice, box);
-  const { id, on } = choice;
-  const face = on.which === 'face' ? { face: on.face } : {};
-  if (all.length === 0) return [{ id, why: 'no such face', ...face }];
-  return all.some((each) => isTaken(box, each)) ? [{ id, why: 'worn already', ...face }] : [];
+  const { id } = choice;
+  if (all.length === 0) return [{ id, why: 'no such face' }];
+  return all.some((each) => isTaken(box, each)) ? [{ id, why: 'worn already' }] : [];
 }
 
 function thicknessOf({ layers }: PanelChoice): Length {
@@ -124,7 +123,7 @@ function tooWide(
   const at = `${field}.layers.${layer}.margin`;
   if (widest === undefined)
     return {
-      field: field,
+      field,
       message: `There is no room for a panel on ${where}: nothing that is ${least} wide would be left of it. Take it off there.`,
     };
   return {

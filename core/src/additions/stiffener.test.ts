@@ -4,7 +4,6 @@ import {
   cutSizeOf,
   hair,
   minus,
-  newStiffener,
   papersOf,
   planBox,
   planJob,
@@ -17,7 +16,7 @@ import {
 import { anyPaper, anyRequest, sundial } from '../testing/requests.ts';
 
 function stiffened(request: PlanRequest, paper = stockPaper('graphite')): PlanRequest {
-  return { ...request, additions: [newStiffener([], paper)] };
+  return { ...request, additions: [{ addition: 'stiffener', id: 'stiffener-1', paper }] };
 }
 
 describe('a stiffener', () => {

@@ -24,16 +24,6 @@ export const stiffenerSchema = z.object({
 });
 export type StiffenerChoice = z.infer<typeof stiffenerSchema>;
 
-/** A stiffener for a box that wears these things already. */
-export function newStiffener(
-  additions: readonly { readonly id: string }[],
-  paper: StiffenerChoice['paper'],
-): StiffenerChoice {
-  let nth = additions.length + 1;
-  while (additions.some(({ id }) => id === `stiffener-${nth}`)) nth++;
-  return { addition: 'stiffener', id: `stiffener-${nth}`, paper };
-}
-
 /** So much smaller it is than the floor on every side, to be laid in. */
 const ease = millimetres(0.3);
 

@@ -1,5 +1,5 @@
 import type { FoldingBox, FoldingPart, Joint } from '../fold/index.ts';
-import { faceNames, type FaceName } from './face-name.ts';
+import { faceNames, faceRows, type FaceName } from './face-name.ts';
 import type { DressOperation } from './operations/assembly.ts';
 
 /** When something is worn: on the flat piece, or, where it goes over a corner's tab or the like, on the folded one. */
@@ -40,6 +40,17 @@ function isAllRound(faces: readonly FaceName[], names: readonly FaceName[]): boo
   );
 }
 
+/** Whether faces are found on the flat piece without their names: the one in its middle, or all the walls alike. */
+function areEvident(faces: readonly FaceName[], names: readonly FaceName[]): boolean {
+  const isMiddle = ({ role, of }: FaceName) => !of && (role === 'floor' || role === 'lid');
+  const areAll = names
+    .filter(({ role, isOnLid }) =>
+      faces.some((each) => each.role === role && each.isOnLid === isOnLid),
+    )
+    .every(({ at }) => faces.some((each) => each.at === at));
+  return faces.every(isMiddle) || (faces.every(({ role }) => role === 'wall') && areAll);
+}
+
 /** How often in a box something is put on, piece by piece, in the order in which one lies on the other. */
 export function dressings(
   box: FoldingBox,
@@ -62,7 +73,13 @@ export function dressings(
     const onto: DressOperation['onto'] =
       isOnLayer || names.length === 1
         ? { kind: isOnLayer ? 'layer' : 'piece', piece: first.on.piece }
-        : { kind: 'faces', piece: first.on.piece, faces, isAllRound: isAllRound(faces, names) };
+        : {
+            kind: 'faces',
+            piece: first.on.piece,
+            faces,
+            isAllRound: isAllRound(faces, names),
+            rows: wanted === 'flat' && !areEvident(faces, names) ? faceRows(names, under) : [],
+          };
     return [
       {
         operation: { kind: 'dress', piece, onto, count: each, lies: wanted, narrow: first.narrow },

@@ -251,8 +251,11 @@ export function jobFor(box: BoxToMake, brief: JobBrief): Job {
     })),
   );
   const assembly = assemblySteps(box, papers, corners).map((draft): AssemblyStep => {
-    const work = works.find(({ piece }) => piece.id === draft.piece);
-    const isFlat = draft.operations[0].kind === 'fold';
+    const [first] = draft.operations;
+    // What is put on a flat piece is put on as that lies.
+    const lying = first.kind === 'dress' ? first.onto.piece : draft.piece;
+    const work = works.find(({ piece }) => piece.id === lying);
+    const isFlat = first.kind === 'fold' || (first.kind === 'dress' && first.lies === 'flat');
     return {
       kind: 'assembly',
       id: nameFor(draft.piece, draft.operations),

@@ -59,7 +59,7 @@ export interface FlatStep extends Common {
 /** Folding, gluing and closing, without putting the piece down. */
 export interface AssemblyStep extends Common {
   readonly kind: 'assembly';
-  /** How the flat piece lies at first, where it is still flat. */
+  /** How the flat piece lies at first, where it is still flat: of a piece that is worn, the one that it is put on. */
   readonly flat?: { readonly handling: Handling; readonly laid: Laid };
   readonly operations: readonly [AssemblyOperation, ...AssemblyOperation[]];
   /** Between which stages of the folding box it is done, for its picture. */

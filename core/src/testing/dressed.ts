@@ -3,7 +3,6 @@ import {
   choiceOf,
   inchFraction,
   millimetres,
-  newStiffener,
   papersOf,
   planBox,
   wearable,
@@ -57,8 +56,8 @@ function named(panels: readonly DrawnPanel[]): readonly DrawnPanel[] {
 /** A plate for the floor, of a paper of its own. */
 function stiffenerOf(plate: Paper | null, { papers }: PlanRequest): readonly AdditionChoice[] {
   if (!plate) return [];
-  const paper = { ...plate, id: 'plate', name: 'Plate', sheet: papers[0].sheet };
-  return [newStiffener([], paper)];
+  const paper = { ...plate, id: 'stiffening', name: 'Stiffening', sheet: papers[0].sheet };
+  return [{ addition: 'stiffener', id: 'stiffener-1', paper }];
 }
 
 /** The same requests with up to three panels, each on any face of the box or on all its walls. */

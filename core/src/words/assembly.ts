@@ -9,7 +9,6 @@ import type {
   GlueOperation,
   JoinOperation,
   OutFolds,
-  RowWay,
   ThreadOperation,
   TuckOperation,
 } from '../make/index.ts';
@@ -19,6 +18,7 @@ import { formatNearest } from './measures.ts';
 import { atCorners, placeInWords } from './places.ts';
 import { capitalised, countInWords, inRow } from './plain.ts';
 import { allInWords, roleInWords } from './roles.ts';
+import { rowWays } from './row-ways.ts';
 import type { NameOf } from './said.ts';
 
 function it(count: number): string {
@@ -51,13 +51,6 @@ function outSentences(out: OutFolds, unit: Unit): readonly string[] {
       ];
   }
 }
-
-const rowWays: Readonly<Record<RowWay, string>> = {
-  across: 'From left to right',
-  down: 'From top to bottom',
-  falling: 'From the top left to the bottom right corner',
-  rising: 'From the bottom left to the top right corner',
-};
 
 function foldSentences({ out, rows }: FoldOperation, unit: Unit): readonly string[] {
   return [
@@ -349,11 +342,12 @@ function closeSentences({ way }: CloseOperation): readonly string[] {
   }
 }
 
-/** An assembly operation, sentence by sentence. */
+/** An assembly operation, sentence by sentence; `laid` tells how the flat piece lies for it, where one does. */
 export function assemblySentences(
   operation: AssemblyOperation,
   nameOf: NameOf,
   unit: Unit,
+  laid?: string,
 ): readonly string[] {
   switch (operation.kind) {
     case 'fold':
@@ -373,7 +367,7 @@ export function assemblySentences(
     case 'attach':
       return attachSentences(operation, nameOf, unit);
     case 'dress':
-      return dressSentences(operation, nameOf);
+      return dressSentences(operation, nameOf, laid);
     case 'put in':
       return ['Put the gift in.'];
     case 'close':

@@ -41,6 +41,12 @@ describe('a field that was changed in two places', () => {
       theirs: [{ piece: 'base' }],
       told: { field: 'What is made already', mine: 'nothing', theirs: '1 of them' },
     },
+    {
+      path: ['box', 'additions'],
+      mine: [],
+      theirs: [{ addition: 'panel' }],
+      told: { field: 'What it wears', mine: 'nothing', theirs: '1 of them' },
+    },
   ])('$told.field is told with both values', ({ path, mine, theirs, told }) => {
     expect(clashInWords({ path, mine, theirs }, 'inch')).toEqual(told);
   });

@@ -1,6 +1,7 @@
 import type { DressOperation } from '../make/index.ts';
-import { facesInWords } from './faces.ts';
+import { facesInWords, rowOfFaces } from './faces.ts';
 import { countInWords } from './plain.ts';
+import { rowWays } from './row-ways.ts';
 import type { NameOf } from './said.ts';
 
 type OnFaces = Extract<DressOperation['onto'], { kind: 'faces' }>;
@@ -13,31 +14,45 @@ function eachOf({ faces, isAllRound }: OnFaces): string {
   return among === undefined ? `each of these: ${all}` : `each of the ${among}`;
 }
 
+/** How the flat piece is laid with its outside up: by its parts, where the one that is meant could be taken for another. */
+function layOutsideUp(
+  { onto, lies }: DressOperation,
+  under: string,
+  laid: string | undefined,
+): readonly string[] {
+  if (lies === 'folded' || onto.kind === 'layer') return [];
+  if (onto.kind === 'piece' || onto.rows.length === 0 || laid === undefined)
+    return [`Lay the ${under} flat, outside up.`];
+  return [
+    `Lay the ${under} flat, ${laid}.`,
+    ...onto.rows.map(({ way, faces }) => `${rowWays[way]} it has ${rowOfFaces(faces)}.`),
+    'Turn it over like a page, outside up.',
+  ];
+}
+
 /** What is worn is glued on, in the middle of its face. */
 export function dressSentences(
-  { piece, onto, count, lies }: DressOperation,
+  dress: DressOperation,
   nameOf: NameOf,
+  laid: string | undefined,
 ): readonly string[] {
+  const { piece, onto, count } = dress;
   const [name, under] = [nameOf(piece).toLowerCase(), nameOf(onto.piece).toLowerCase()];
   const isOne = count === 1;
-  const adhesive = `Adhesive all over the back of ${isOne ? 'the' : 'each'} ${name}.`;
   const press = isOne ? 'Press it' : 'Press one';
-  if (onto.kind === 'layer')
-    return [
-      adhesive,
-      `${press} onto ${isOne ? 'the' : 'each'} ${under}, as far in from every edge.`,
-    ];
-  const flat = lies === 'flat' ? [`Lay the ${under} flat, outside up.`] : [];
-  if (onto.kind === 'piece')
-    return [
-      ...flat,
-      adhesive,
-      `${press} onto the outside of the ${under}, as far in from every edge.`,
-    ];
-  const where = isOne ? facesInWords(onto.faces) : eachOf(onto);
+  const where = () => {
+    switch (onto.kind) {
+      case 'layer':
+        return `${isOne ? 'the' : 'each'} ${under}`;
+      case 'piece':
+        return `the outside of the ${under}`;
+      case 'faces':
+        return `the outside of ${isOne ? facesInWords(onto.faces) : eachOf(onto)} of the ${under}`;
+    }
+  };
   return [
-    ...flat,
-    adhesive,
-    `${press} onto the outside of ${where} of the ${under}, as far in from every edge.`,
+    ...layOutsideUp(dress, under, laid),
+    `Adhesive all over the back of ${isOne ? 'the' : 'each'} ${name}.`,
+    `${press} onto ${where()}, as far in from every edge.`,
   ];
 }

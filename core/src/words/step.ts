@@ -272,13 +272,14 @@ function sayAssembly(step: AssemblyStep, nameOf: NameOf, { kit }: Telling): Said
   const [least] = [...narrow].sort((a, b) => a - b);
   const isGift = operations[0].kind === 'put in';
   const { flat } = step;
-  const lies = flat ? `, ${laidInWords(flat.laid, flat.handling, cutUnit(kit))}` : '';
+  const laid = flat && laidInWords(flat.laid, flat.handling, cutUnit(kit));
+  const lies = laid !== undefined && operations[0].kind === 'fold' ? `, ${laid}` : '';
   const passages: readonly Passage[] = [
     ...(isGift ? [] : [{ text: `${name}${lies}.` }]),
     ...operations.flatMap((each, at) => {
       const again = sameAgain(operations[at - 1], each);
       const sentences =
-        again === undefined ? assemblySentences(each, nameOf, cutUnit(kit)) : [again];
+        again === undefined ? assemblySentences(each, nameOf, cutUnit(kit), laid) : [again];
       // What is done to another piece than the step's own is told by its name.
       if (sentences.length === 0) return [];
       const isOther = each.piece !== step.piece && each.kind !== 'join' && each.kind !== 'put in';

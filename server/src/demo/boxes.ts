@@ -46,7 +46,12 @@ interface DemoBox {
 /** What a demo box wears, each layer as far in as is usual. */
 function additionsFor({ wears = [] }: DemoBox): AdditionChoice[] {
   return wears.reduce<AdditionChoice[]>((worn, { on, papers: [first, ...others] }) => {
-    const lowest = newPanel(worn, { on, paper: stockPaper(first), unit: 'inch' });
+    const lowest = newPanel({
+      id: `panel-${worn.length + 1}`,
+      on,
+      paper: stockPaper(first),
+      unit: 'inch',
+    });
     const panel = others.reduce(
       (below, paper) => withLayer(below, stockPaper(paper), 'inch'),
       lowest,

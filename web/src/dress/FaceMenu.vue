@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { X } from '@lucide/vue';
 import { onClickOutside, useEventListener } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
+import CrossButton from '../parts/CrossButton.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import { useDressing } from './dressing.ts';
 import FacePick from './FacePick.vue';
@@ -47,7 +47,8 @@ const place = computed(() => {
 watch(isShown, async (shown) => {
   if (!shown) return;
   await nextTick();
-  menu.value?.querySelector('button')?.focus({ preventScroll: true });
+  const action = menu.value?.querySelector<HTMLElement>('.p-button, [role=combobox]');
+  action?.focus({ preventScroll: true });
 });
 // The list of faces opens outside of the menu.
 onClickOutside(menu, () => pointing.leave(), { ignore: ['.p-select-overlay'] });
@@ -89,9 +90,7 @@ function takeOff(): void {
   <div v-if="isShown" ref="menu" class="face-menu" role="dialog" :aria-label="said" :style="place">
     <div class="said">
       <strong>{{ said }}</strong>
-      <button type="button" class="close" aria-label="Close" @click="pointing.leave()">
-        <X :size="16" />
-      </button>
+      <CrossButton label="Close" @click="pointing.leave()" />
     </div>
     <FacePick v-if="pointing.isChoosing" @chosen="pointing.leave()" />
     <template v-else-if="worn">
@@ -129,17 +128,5 @@ function takeOff(): void {
   align-items: center;
   justify-content: space-between;
   gap: 6px;
-}
-
-.close {
-  display: grid;
-  place-items: center;
-  width: 26px;
-  height: 26px;
-  padding: 0;
-  border: 0;
-  color: var(--ink-soft);
-  background: none;
-  cursor: pointer;
 }
 </style>

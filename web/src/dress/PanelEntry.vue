@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { marginLimits, mostLayers, type PanelChoice, type Unit } from '@rangoli/core';
-import { Plus, X } from '@lucide/vue';
+import { Plus } from '@lucide/vue';
 import { computed } from 'vue';
+import CrossButton from '../parts/CrossButton.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
 import QuietButton from '../parts/QuietButton.vue';
@@ -62,13 +63,7 @@ function layerName(at: number): string {
   >
     <div class="where">
       <strong>{{ where }}</strong>
-      <button
-        type="button"
-        :aria-label="`Take the panel off: ${where}`"
-        @click="dressing.takeOff(panel)"
-      >
-        <X :size="16" />
-      </button>
+      <CrossButton :label="`Take the panel off: ${where}`" @click="dressing.takeOff(panel)" />
     </div>
     <p v-if="missing" class="none">{{ missing }}</p>
     <div v-for="{ layer, at } in layers" :key="at" class="layer">
@@ -90,14 +85,11 @@ function layerName(at: number): string {
         :most="marginLimits.most"
         @change="(margin) => dressing.changeLayer(panel, at, { margin })"
       />
-      <button
+      <CrossButton
         v-if="panel.layers.length > 1"
-        type="button"
-        :aria-label="`Take ${layerName(at).toLowerCase()} off: ${where}`"
+        :label="`Take ${layerName(at).toLowerCase()} off: ${where}`"
         @click="dressing.removeLayer(panel, at)"
-      >
-        <X :size="14" />
-      </button>
+      />
     </div>
     <label v-if="isCovered" class="cover">
       <span>Where something goes over it, the panel</span>
@@ -138,7 +130,7 @@ function layerName(at: number): string {
 
 .layer {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 84px 24px;
+  grid-template-columns: minmax(0, 1fr) 84px 26px;
   gap: 1px 4px;
   align-items: center;
 }
@@ -148,23 +140,6 @@ function layerName(at: number): string {
   font-size: 12px;
   line-height: 1.2;
   color: var(--ink-soft);
-}
-
-.panel-entry button:not(.more) {
-  display: grid;
-  place-items: center;
-  width: 24px;
-  height: 24px;
-  padding: 0;
-  border: 0;
-  border-radius: var(--radius);
-  color: var(--ink-soft);
-  background: none;
-  cursor: pointer;
-}
-
-.panel-entry button:not(.more):hover {
-  color: var(--vermilion);
 }
 
 .cover {

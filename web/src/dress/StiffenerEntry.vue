@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { StiffenerChoice } from '@rangoli/core';
-import { X } from '@lucide/vue';
 import { computed } from 'vue';
+import CrossButton from '../parts/CrossButton.vue';
 import Pick from '../parts/Pick.vue';
 import { usePapers } from '../stores/papers.ts';
 import { useDressing } from './dressing.ts';
@@ -23,9 +23,7 @@ function setPaper(id: string): void {
 <template>
   <li class="entry">
     <strong>Stiffener on the floor</strong>
-    <button type="button" aria-label="Take the stiffener out" @click="dressing.takeOff(stiffener)">
-      <X :size="16" />
-    </button>
+    <CrossButton label="Take the stiffener out" @click="dressing.takeOff(stiffener)" />
     <Pick
       label="Stiffener: paper"
       :value="stiffener.paper.id"
@@ -38,23 +36,11 @@ function setPaper(id: string): void {
 <style scoped>
 .entry {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 24px;
+  grid-template-columns: minmax(0, 1fr) 26px;
   gap: 3px 4px;
   align-items: center;
   padding: 5px 0 3px 8px;
   border-left: 3px solid var(--line);
   font-size: 13px;
-}
-
-.entry button {
-  display: grid;
-  place-items: center;
-  width: 24px;
-  height: 24px;
-  padding: 0;
-  border: 0;
-  color: var(--ink-soft);
-  background: none;
-  cursor: pointer;
 }
 </style>

@@ -5,7 +5,6 @@ import {
   newPanel,
   papersOf,
   withLayer,
-  newStiffener,
   type AdditionChoice,
   type FaceChoice,
   type LeftOff,
@@ -15,6 +14,7 @@ import {
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
 import { defineStore } from 'pinia';
+import { v4 as newId } from 'uuid';
 import { computed } from 'vue';
 import { usePapers } from '../stores/papers.ts';
 import { useProject } from '../stores/project.ts';
@@ -97,7 +97,7 @@ export const useDressing = defineStore('dressing', () => {
     if (!box) return;
     const paper = paperBeside(papersOf(box).map(({ id }) => id));
     if (!paper) return;
-    const panel = newPanel(additions.value, { on, paper, unit: box.unit });
+    const panel = newPanel({ id: newId(), on, paper, unit: box.unit });
     change(`put on ${panel.id}`, [...additions.value, panel]);
   }
 
@@ -131,7 +131,7 @@ export const useDressing = defineStore('dressing', () => {
   function stiffen(): void {
     const paper = project.document?.box.papers[0];
     if (!paper) return;
-    const plate = newStiffener(additions.value, paper);
+    const plate: StiffenerChoice = { addition: 'stiffener', id: newId(), paper };
     change(`put in ${plate.id}`, [...additions.value, plate]);
   }
 

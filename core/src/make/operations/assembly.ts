@@ -134,6 +134,8 @@ export interface DressOperation {
         readonly faces: readonly FaceName[];
         /** Whether these are all the walls of a piece that goes round in many. */
         readonly isAllRound: boolean;
+        /** What the parts of the flat piece become, where these could not be told from others alike. */
+        readonly rows: readonly FaceRow[];
       }
     /** A piece that is one face, and a layer that lies there already. */
     | { readonly kind: 'piece'; readonly piece: string }

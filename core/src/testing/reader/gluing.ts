@@ -70,7 +70,8 @@ const others = [
   /^Slide the .+ (?:over the .+|into the .+, down to the floor)\.$/,
   /^Put the .+ in its place at the .+\.$/,
   /^Lay the .+ in the .+, flat on the floor\.$/,
-  /^Lay the .+ flat, (?:in|out)side up\.$/,
+  /^Lay the .+ flat, .+\.$/,
+  /^Turn it over like a page, outside up\.$/,
   /^As the walls come up, fold (?:each corner|\w+ corners) in half along its slanting score\.$/,
   /^Hook the two corners of each wall into each other by their slits\.$/,
   /^Push in .+\.$/,
@@ -336,7 +337,7 @@ export class Gluing {
     } else if (!others.some((pattern) => pattern.test(sentence))) {
       const what = folded.flatMap((pattern) => pattern.exec(sentence)?.[1] ?? [])[0];
       if (what === undefined) {
-        if (!/^From .+ it becomes .+\.$/.test(sentence))
+        if (!/^From .+ it (?:becomes|has) .+\.$/.test(sentence))
           throw new Error(`What does it mean: “${sentence}”?`);
         return;
       }

@@ -75,6 +75,15 @@ export function readBox(
       pieces.set(name, { ...piece, card, parts: faced });
       parts.set(name, namedFaces(faced, sentences));
     }
+    // A flat piece that something is put on lies as it is told, and has the parts that are told.
+    const [, under, how] = /^Lay the (.+) flat, (.+)\.$/.exec(sentences[1] ?? '') ?? [];
+    const rows = sentences.filter((each) => / it has .+\.$/.test(each));
+    if (under !== undefined && how !== undefined && rows.length > 0) {
+      const piece = [...pieces.values()].find((each) => each.name.toLowerCase() === under);
+      if (!piece) throw new Error(`There is no ${under}`);
+      const told = rows.map((each) => each.replace(' it has ', ' it becomes '));
+      namedFaces(cardFaces(laid(piece.card, how, pick)), told);
+    }
     gluing.read(sentences);
   }
   return { pieces: [...pieces.values()], joints: gluing.joints };
