@@ -25,18 +25,7 @@ interface Versions {
 }
 
 /** Fields that say of what kind an object is: of two kinds nothing can be brought together field by field. */
-const kindFields = [
-  'version',
-  'shape',
-  'style',
-  'kind',
-  'id',
-  'piece',
-  'way',
-  'packing',
-  'addition',
-  'which',
-] as const;
+const kindFields = ['version', 'shape', 'style', 'kind', 'id', 'piece', 'way', 'packing'] as const;
 
 type JsonObject = Readonly<Record<string, Json>>;
 
