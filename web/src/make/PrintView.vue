@@ -200,8 +200,10 @@ header p {
   text-anchor: middle;
 }
 
-section {
-  break-inside: avoid-page;
+/* A stage may go on over the page, so that a dressed box stays on two; a step never does. */
+h2,
+.note {
+  break-after: avoid-page;
 }
 
 h2 {
@@ -218,6 +220,7 @@ ol {
 }
 
 li {
+  break-inside: avoid-page;
   display: grid;
   grid-template-columns: 15px 38px 1fr;
   gap: 6px;
@@ -264,6 +267,12 @@ footer {
     margin: 0;
     padding: 0;
     box-shadow: none;
+  }
+
+  li {
+    padding: 1.5px 0;
+    font-size: 9.5pt;
+    line-height: 1.28;
   }
 }
 </style>
