@@ -14,7 +14,8 @@ const each = Math.ceil(wanted / styles.length);
 
 /** What of an addition decides where it lies. */
 function told(choice: AdditionChoice): unknown {
-  if (choice.addition === 'stiffener') return ['stiffener', choice.paper.thickness];
+  if (choice.addition === 'stiffener') return ['stiffener', choice.in, choice.paper.thickness];
+  if (choice.addition === 'liner') return ['liner', choice.lines, choice.paper.thickness];
   const { on, underCover, layers } = choice;
   return [on, underCover, layers.map(({ margin, paper }) => [margin, paper.thickness])];
 }

@@ -24,8 +24,8 @@ test('a box is dressed by pointing at its faces', async ({ demo, page }) => {
   await expect(upper).toContainText('2 3/16');
 
   // The lid has no panel under it; the base’s walls do, and the lid is made larger for them.
-  await page.getByRole('combobox', { name: 'Put a panel on' }).click();
-  await page.getByRole('option', { name: 'Front wall of the base' }).click();
+  await page.getByRole('combobox', { name: 'Put something on or in' }).click();
+  await page.getByRole('option', { name: 'Panel: front wall of the base' }).click();
   await expect(page.getByText('2 panels', { exact: true })).toBeVisible();
   await expect(lid).not.toContainText('3 9/16 × 3 9/16');
 

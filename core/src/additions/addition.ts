@@ -1,7 +1,8 @@
-import type { DrawnFrame, WornAnswer } from '../forms/index.ts';
+import type { DrawnFrame, Worn, WornAnswer } from '../forms/index.ts';
 import type { Length, Unit } from '../length/index.ts';
 import type { Paper, Papers } from '../paper/index.ts';
 import type { FlatFace } from './flat-faces.ts';
+import type { RoomTaken } from './room-taken.ts';
 
 /** A box that something is put on. */
 export interface Undressed {
@@ -10,6 +11,8 @@ export interface Undressed {
   readonly faces: readonly FlatFace[];
   readonly taken: readonly FlatFace[];
   readonly papers: Papers;
+  /** What it wears already. */
+  readonly worn: Worn;
 }
 
 /** How an addition is cut, and how what it says is worded. */
@@ -21,6 +24,8 @@ export interface DressBrief {
   /** The step that cuts are made in. */
   readonly step: Length;
   readonly unit: Unit;
+  /** What lies nearer to the gift than its own card does. */
+  readonly inner: RoomTaken;
 }
 
 /** Card that an addition lays on the outside of a face which other pieces lie close over. */
@@ -36,9 +41,6 @@ export interface LeftOff {
   readonly why: 'no such face' | 'worn already';
 }
 
-/** Room inside the box that is no longer the gift’s, both sides together. */
-export type RoomTaken = Readonly<Record<'across' | 'deep' | 'high', Length>>;
-
 /** Something that a box wears. */
 export interface Addition<Choice> {
   /** Its own papers, in the order in which it counts them. */
@@ -52,7 +54,7 @@ export interface Addition<Choice> {
   /** Its pieces, cut to the box as it came. */
   readonly wear: (choice: Choice, box: Undressed, brief: DressBrief) => WornAnswer;
   /** What of it is not on the box. */
-  readonly leftOff: (choice: Choice, box: Undressed) => readonly LeftOff[];
+  readonly leftOff: (choice: Choice, box: Undressed, step: Length) => readonly LeftOff[];
   /** The faces that it takes. */
   readonly takes: (choice: Choice, box: Undressed) => readonly FlatFace[];
 }

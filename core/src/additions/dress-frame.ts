@@ -12,10 +12,13 @@ import { ordinalInWords, type Unit } from '../length/index.ts';
 import { paperFor, type Paper, type Papers } from '../paper/index.ts';
 import { cuttingMeans, type Kit } from '../tools/index.ts';
 import type { DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
-import { flatFaces, withoutOpenings, type FlatFace, type Over } from './flat-faces.ts';
+import type { Over } from './covers.ts';
+import { flatFaces, type FlatFace } from './flat-faces.ts';
+import { withoutOpenings } from './openings.ts';
 import { capitalised, faceSaid } from './panel-names.ts';
 import { makeRoom, mayMakeRoom } from './make-room.ts';
 import { additionOf, type AdditionChoice } from './registry.ts';
+import { roomTaken } from './take-room.ts';
 
 /** What a box is to wear, and how that is made. */
 export interface DressRequest {
@@ -71,9 +74,11 @@ export function wearable(
   return flatFaces(box, new Map(pieces.map(({ id, grid }) => [id, grid.cutouts])), pairs);
 }
 
+const nothing: Worn = { pieces: [], parts: [], stacks: [] };
+
 /** A drawn box that wears nothing yet. */
 function undressed(drawn: DrawnFrame, papers: Papers, pairs: readonly Over[]): Undressed {
-  return { drawn, papers, faces: wearable({ ...drawn, pairs }, papers), taken: [] };
+  return { drawn, papers, faces: wearable({ ...drawn, pairs }, papers), taken: [], worn: nothing };
 }
 
 /** Each addition with the faces that those before it have left, and how it is cut. */
@@ -88,14 +93,14 @@ function eachInTurn<Result>(
     const addition = additionOf(choice);
     const box = { ...bare, taken: [...taken] };
     const step = cuttingMeans(kit)?.step ?? kit.trimmer.step;
-    const result = put(choice, box, { field: `additions.${i}`, firstPaper, step, unit });
+    // What is put in later lies nearer to the gift.
+    const inner = roomTaken(additions.slice(i + 1));
+    const result = put(choice, box, { field: `additions.${i}`, firstPaper, step, unit, inner });
     taken.push(...addition.takes(box));
     firstPaper += addition.papers.length;
     return result;
   });
 }
-
-const nothing: Worn = { pieces: [], parts: [], stacks: [] };
 
 function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits']): WornAnswer {
   let worn = nothing;
@@ -104,7 +109,7 @@ function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits'
     const addition = additionOf(choice);
     const narrow = addition.laid(box).find((card) => !mayMakeRoom(fits, card));
     if (narrow) refusal ??= noRoomFor(narrow, brief.field);
-    const answer = addition.wear(box, brief);
+    const answer = addition.wear({ ...box, worn }, brief);
     if (!answer.ok) refusal ??= answer.refusal;
     else
       worn = {
@@ -216,7 +221,7 @@ export function leftOff(
   },
 ): readonly LeftOff[] {
   if (request.additions.length === 0) return [];
-  return eachInTurn(request, undressed(plan, request.papers, plan.pairs), (choice, box) =>
-    additionOf(choice).leftOff(box),
+  return eachInTurn(request, undressed(plan, request.papers, plan.pairs), (choice, box, { step }) =>
+    additionOf(choice).leftOff(box, step),
   ).flat();
 }

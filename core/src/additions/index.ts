@@ -1,4 +1,4 @@
-export type { LeftOff, RoomTaken } from './addition.ts';
+export type { LeftOff } from './addition.ts';
 export {
   dressAsItIs,
   dressFrame,
@@ -10,9 +10,11 @@ export {
   type DressRequest,
 } from './dress-frame.ts';
 export { choiceOf, chosenFrom, isSameFace, type FaceChoice } from './face-choice.ts';
+export type { LinerChoice } from './liner.ts';
 export type { FlatFace } from './flat-faces.ts';
 export { newPanel, usualMargin, withLayer } from './new-panel.ts';
 export { marginLimits, mostLayers, type PanelChoice } from './panel.ts';
 export type { StiffenerChoice } from './stiffener.ts';
+export { lessEachWay, type RoomTaken } from './room-taken.ts';
 export { roomTaken, withRoomTaken } from './take-room.ts';
 export { additionSchema, type AdditionChoice } from './registry.ts';

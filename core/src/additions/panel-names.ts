@@ -46,7 +46,7 @@ function wordFor({ role, faces, isOnLid, nth, leans, of }: FaceName): PanelWord 
 const around = ['front', 'back', 'left', 'right'];
 
 /** What the sides of several faces are called together; empty where it is all of them. */
-function sidesTogether(sides: readonly string[]): string {
+export function sidesTogether(sides: readonly string[]): string {
   const [only = ''] = sides;
   if (sides.length === 1) return only;
   if (sides.length > 2 || !sides.every((side) => around.includes(side))) return '';

@@ -9,7 +9,7 @@ import {
   type Length,
 } from '../length/index.ts';
 import { subdivide, type Cutout, type Point, type ScoreGrid, type Spot } from '../piece/index.ts';
-import type { Opening } from './flat-faces.ts';
+import type { Opening } from './openings.ts';
 import { boundsOf, cornersOf, cutOff, cutTo, isWithinOutline, type Bounds } from './outline.ts';
 
 /** What is narrower is no panel: it can’t be held to be cut. */

@@ -17,6 +17,7 @@ import { chosenFrom, choiceOf, faceChoiceSchema, isSameFace } from './face-choic
 import type { FlatFace } from './flat-faces.ts';
 import { boundsOf, cornersOf, cutTo } from './outline.ts';
 import { faceSaid, panelName } from './panel-names.ts';
+import { noRoomTaken } from './room-taken.ts';
 import { leastPanel, panelGrid, panelShape, widestMargin, type PanelShape } from './panel-shape.ts';
 
 /** The most layers of one panel. */
@@ -303,7 +304,7 @@ export const panel: Addition<PanelChoice> = {
     ...choice,
     layers: choice.layers.map((layer, i) => (i === at ? { ...layer, paper } : layer)),
   }),
-  room: () => ({ across: zero, deep: zero, high: zero }),
+  room: () => noRoomTaken,
   takes,
   leftOff,
   laid: (choice, box) =>

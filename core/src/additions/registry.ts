@@ -1,13 +1,20 @@
 import { z } from 'zod';
 import type { WornAnswer } from '../forms/index.ts';
 import type { Paper } from '../paper/index.ts';
-import type { Addition, DressBrief, LaidCard, LeftOff, RoomTaken, Undressed } from './addition.ts';
+import type { Length } from '../length/index.ts';
+import type { Addition, DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
 import type { FlatFace } from './flat-faces.ts';
+import { liner, linerSchema } from './liner.ts';
 import { panel, panelSchema } from './panel.ts';
+import type { RoomTaken } from './room-taken.ts';
 import { stiffener, stiffenerSchema } from './stiffener.ts';
 
 /** Something that a box wears, by name, with all that is chosen of it. */
-export const additionSchema = z.discriminatedUnion('addition', [panelSchema, stiffenerSchema]);
+export const additionSchema = z.discriminatedUnion('addition', [
+  panelSchema,
+  linerSchema,
+  stiffenerSchema,
+]);
 export type AdditionChoice = z.infer<typeof additionSchema>;
 
 /** An addition with what was chosen of it. */
@@ -17,7 +24,7 @@ export interface ChosenAddition {
   readonly withPaper: (at: number, paper: Paper) => AdditionChoice;
   readonly takes: (box: Undressed) => readonly FlatFace[];
   readonly laid: (box: Undressed) => readonly LaidCard[];
-  readonly leftOff: (box: Undressed) => readonly LeftOff[];
+  readonly leftOff: (box: Undressed, step: Length) => readonly LeftOff[];
   readonly wear: (box: Undressed, brief: DressBrief) => WornAnswer;
 }
 
@@ -31,7 +38,7 @@ function chosen<Choice extends AdditionChoice>(
     withPaper: (at, paper) => addition.withPaper(choice, at, paper),
     takes: (box) => addition.takes(choice, box),
     laid: (box) => addition.laid(choice, box),
-    leftOff: (box) => addition.leftOff(choice, box),
+    leftOff: (box, step) => addition.leftOff(choice, box, step),
     wear: (box, brief) => addition.wear(choice, box, brief),
   };
 }
@@ -41,6 +48,8 @@ export function additionOf(choice: AdditionChoice): ChosenAddition {
   switch (choice.addition) {
     case 'panel':
       return chosen(panel, choice);
+    case 'liner':
+      return chosen(liner, choice);
     case 'stiffener':
       return chosen(stiffener, choice);
   }

@@ -1,8 +1,8 @@
 import { vector, type Cavity } from '../fold/index.ts';
 import type { StyleFrame } from '../forms/index.ts';
 import { minus, plus, toMillimetres, zero } from '../length/index.ts';
-import type { RoomTaken } from './addition.ts';
-import { roomAt } from './room-at.ts';
+import { lessEachWay, noRoomTaken, type RoomTaken } from './room-taken.ts';
+import { narrowed, roomAt } from './room-at.ts';
 import { additionOf, type AdditionChoice } from './registry.ts';
 
 /** All the room inside the box that these take from the gift’s. */
@@ -11,17 +11,23 @@ export function roomTaken(additions: readonly AdditionChoice[]): RoomTaken {
     .map((choice) => additionOf(choice).room)
     .reduce(
       (all, each) => ({
-        across: plus(all.across, each.across),
-        deep: plus(all.deep, each.deep),
-        high: plus(all.high, each.high),
+        around: plus(all.around, each.around),
+        under: plus(all.under, each.under),
+        over: plus(all.over, each.over),
       }),
-      { across: zero, deep: zero, high: zero },
+      noRoomTaken,
     );
 }
 
-/** A room whose floor lies so much higher. */
-function raised(cavity: Cavity, up: number): Cavity {
-  return { ...cavity, floor: roomAt(cavity, up), high: cavity.high - up };
+/** A room without what is taken of it. */
+function reduced(cavity: Cavity, { around, under, over }: RoomTaken): Cavity {
+  const [side, low, top] = [toMillimetres(around), toMillimetres(under), toMillimetres(over)];
+  return {
+    ...cavity,
+    floor: narrowed(roomAt(cavity, low), side),
+    top: narrowed(roomAt(cavity, cavity.high - top), side),
+    high: cavity.high - low - top,
+  };
 }
 
 /**
@@ -29,21 +35,26 @@ function raised(cavity: Cavity, up: number): Cavity {
  * floor raises it, and the box with it: it stands on the clear floor.
  */
 export function withRoomTaken(frame: StyleFrame, taken: RoomTaken): StyleFrame {
-  if (taken.high === zero) return frame;
-  const up = toMillimetres(taken.high);
+  const less = lessEachWay(taken);
+  if (less.across === zero && less.high === zero) return frame;
+  const up = toMillimetres(taken.under);
   return {
     ...frame,
     settle: (size) => {
       const { clearInside, assembly } = frame.settle(size);
       return {
-        clearInside: { ...clearInside, high: minus(clearInside.high, taken.high) },
+        clearInside: {
+          across: minus(clearInside.across, less.across),
+          deep: minus(clearInside.deep, less.deep),
+          high: minus(clearInside.high, less.high),
+        },
         assembly: {
           ...assembly,
           parts: assembly.parts.map((part) => ({
             ...part,
             at: vector(part.at.x, part.at.y, part.at.z - up),
           })),
-          cavity: raised(assembly.cavity, up),
+          cavity: reduced(assembly.cavity, taken),
         },
       };
     },

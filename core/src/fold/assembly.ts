@@ -29,8 +29,13 @@ const partSchema = z.object({
   joins: z.int().min(0),
   /** The face that it is worn on, and moves with from the first. */
   worn: faceRefSchema.optional(),
-  /** The piece on whose floor it is laid, and is not glued. */
-  lies: z.object({ in: z.string() }).optional(),
+  /** The piece that it is laid in, on its floor, or stood against the inside of its wall on a side. */
+  lies: z
+    .object({
+      in: z.string(),
+      against: z.enum(['floor', 'front', 'back', 'left', 'right', 'top', 'bottom']).default('floor'),
+    })
+    .optional(),
 });
 export type Part = z.infer<typeof partSchema>;
 

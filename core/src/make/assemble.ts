@@ -207,9 +207,13 @@ function meetsAt({ box }: Bench, { face, on }: Joint): number {
 }
 
 function joinSteps(bench: Bench): readonly AssemblyDraft[] {
-  return joinsOf(bench.make).flatMap(({ operation, stage }) =>
-    step(bench, operation.piece, [operation], stage, stage + 1),
-  );
+  return joinsOf(bench.make).flatMap(({ operation, stage }) => {
+    const drafts = step(bench, operation.piece, [operation], stage, stage + 1);
+    if (operation.kind !== 'line') return drafts;
+    // All plates of one piece are glued in in one go.
+    const copies = copiesInBox(bench.make, operation.onto);
+    return drafts.map((each) => ({ ...each, copies }));
+  });
 }
 
 function threadSteps(bench: Bench, wanted: ThreadTime): readonly AssemblyDraft[] {
@@ -317,7 +321,9 @@ export function assemblySteps(
 
 /** Whether a step needs adhesive, and so a hand of its own. */
 function isGlued({ operations }: AssemblyDraft): boolean {
-  return operations.some(({ kind }) => kind === 'glue' || kind === 'attach' || kind === 'dress');
+  return operations.some(
+    ({ kind }) => kind === 'glue' || kind === 'line' || kind === 'attach' || kind === 'dress',
+  );
 }
 
 /** The box is filled and closed in one go, as far as nothing is glued. */

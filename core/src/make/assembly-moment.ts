@@ -84,6 +84,7 @@ function turnsOf(operation: AssemblyOperation, moving: MovingPart, gift: number)
     case 'fold':
     case 'thread':
     case 'join':
+    case 'line':
     case 'attach':
     case 'dress':
     case 'put in':
@@ -112,7 +113,7 @@ function motionsOf(box: FoldingBox, step: AssemblyStep): readonly Motion[] {
     const { kind, piece } = operation;
     const still = { piece, turns: new Set<number>(), from: step.from, to: step.from };
     if (kind === 'put in') return { ...still, from: giftEnters, to: giftEnters + 1 };
-    if (kind === 'join')
+    if (kind === 'join' || kind === 'line')
       return { ...still, from: joinsAt(box, piece), to: joinsAt(box, piece) + 1 };
     if (kind === 'attach') {
       // What is carried from then on comes to where the other one lies, whatever the stage of the box.
@@ -168,7 +169,7 @@ interface Shown {
 function isAllAtHand({ operations, from }: AssemblyStep, gift: number): boolean {
   return (
     from >= gift ||
-    operations.some(({ kind }) => ['join', 'attach', 'put in', 'close'].includes(kind))
+    operations.some(({ kind }) => ['join', 'line', 'attach', 'put in', 'close'].includes(kind))
   );
 }
 
@@ -190,7 +191,9 @@ function partsTogether(shown: Shown): readonly FoldingPart[] {
   const end = Math.max(...motions.map(({ to }) => to));
   const named = new Set(
     step.operations.flatMap((each) =>
-      each.kind === 'join' || each.kind === 'attach' ? [each.piece, each.onto] : [each.piece],
+      each.kind === 'join' || each.kind === 'line' || each.kind === 'attach'
+        ? [each.piece, each.onto]
+        : [each.piece],
     ),
   );
   return box.parts.filter(({ part, piece }) => part.joins < end || named.has(piece.id));
@@ -224,7 +227,7 @@ export function assemblyScenes(
 
 /** The piece that comes as a whole to what is there: of two that are glued together the one that joins later. */
 function wholeMoving(box: FoldingBox, operation: AssemblyOperation): readonly string[] {
-  if (operation.kind === 'join') return [operation.piece];
+  if (operation.kind === 'join' || operation.kind === 'line') return [operation.piece];
   if (operation.kind !== 'attach') return [];
   const { piece, onto } = operation;
   return [joinsAt(box, onto) > joinsAt(box, piece) ? onto : piece];

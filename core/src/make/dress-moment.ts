@@ -42,7 +42,7 @@ function turnedOver({ right, up, out, at }: Frame): Frame {
 export function dressScene(
   box: FoldingBox,
   lying: readonly Frame[],
-  { piece, lies }: DressOperation,
+  { piece, lies, side }: DressOperation,
   share: number,
 ): Scene & { readonly moving: readonly Pick<PlacedFace, 'part' | 'face'>[] } {
   const isComing = (part: FoldingPart) => part.piece.id === piece;
@@ -51,7 +51,7 @@ export function dressScene(
   if (!wearer) return { faces: [], gift: 0, moving: [] };
   const flat = lying[box.parts.indexOf(wearer)] ?? wearer.closed;
   const pose: PartPose = {
-    place: lies === 'flat' ? turnedOver(flat) : flat,
+    place: lies === 'flat' && side === 'outside' ? turnedOver(flat) : flat,
     progress: foldedTo(lies === 'flat' ? 0 : box.assembly.giftEnters),
     settled: lies === 'flat' ? 0 : 1,
   };

@@ -82,7 +82,15 @@ export function dressings(
           };
     return [
       {
-        operation: { kind: 'dress', piece, onto, count: each, lies: wanted, narrow: first.narrow },
+        operation: {
+          kind: 'dress',
+          piece,
+          onto,
+          count: each,
+          lies: wanted,
+          side: first.touched === 'drawn face' ? 'inside' : 'outside',
+          narrow: first.narrow,
+        },
         times: Math.max(1, Math.round(here.length / Math.max(1, each))),
       },
     ];

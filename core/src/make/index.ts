@@ -39,6 +39,7 @@ export type {
   FoldUpOperation,
   GlueOperation,
   JoinOperation,
+  LineOperation,
   OutFolds,
   PutInOperation,
   Threaded,

@@ -143,6 +143,7 @@ function keyOf(operation: Operation): unknown {
     case 'fold up':
     case 'fold corners':
     case 'join':
+    case 'line':
     case 'attach':
     case 'put in':
     case 'close':

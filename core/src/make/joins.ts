@@ -1,17 +1,21 @@
-import type { BoxToMake } from './box-to-make.ts';
-import type { JoinOperation } from './operations/assembly.ts';
+import { smallest } from '../length/index.ts';
+import { cutSizeOf } from '../piece/index.ts';
+import { copiesInBox, pieceOf, type BoxToMake } from './box-to-make.ts';
+import type { BoxSide } from './face-name.ts';
+import type { JoinOperation, LineOperation } from './operations/assembly.ts';
 
-/** A piece that comes to the others without glue, and when. */
+/** A piece that comes to the others by itself, and when. */
 export interface Join {
-  readonly operation: JoinOperation;
+  readonly operation: JoinOperation | LineOperation;
   readonly stage: number;
 }
 
 /** How pieces that nothing glues come to those that are there: over one of them, into one, or beside them. */
 export function joinsOf({
+  pieces,
   assembly,
   pairs,
-}: Pick<BoxToMake, 'assembly' | 'pairs'>): readonly Join[] {
+}: Pick<BoxToMake, 'pieces' | 'assembly' | 'pairs'>): readonly Join[] {
   const { parts, stacks } = assembly;
   const pieceOfPart = new Map(parts.map(({ id, piece }) => [id, piece]));
   const glued = stacks
@@ -33,6 +37,8 @@ export function joinsOf({
     );
     there.add(piece);
     if (isGlued) return [];
+    if (lies && lies.against !== 'floor')
+      return [{ operation: lining({ pieces, assembly }, piece, lies.in), stage: joins }];
     const operation: JoinOperation = lies
       ? { kind: 'join', piece, onto: lies.in, how: 'on its floor' }
       : over
@@ -42,4 +48,29 @@ export function joinsOf({
           : { kind: 'join', piece, onto: first?.piece ?? piece, how: 'place' };
     return [{ operation, stage: joins }];
   });
+}
+
+/** More walls than these are not told by where they are. */
+const toldBySide = 4;
+
+/** Plates of one kind that are glued to walls of a piece, one to each. */
+function lining(
+  box: Pick<BoxToMake, 'pieces' | 'assembly'>,
+  piece: string,
+  onto: string,
+): LineOperation {
+  const { width, height } = cutSizeOf(pieceOf(box, piece).grid);
+  const against = box.assembly.parts.flatMap(({ piece: own, lies }) =>
+    own === piece && lies && lies.against !== 'floor' ? [lies.against] : [],
+  );
+  const sides: readonly BoxSide[] = [...new Set(against)];
+  const count = against.length / Math.max(1, copiesInBox(box, onto));
+  const isToldBySide = count === sides.length && count <= toldBySide;
+  return {
+    kind: 'line',
+    piece,
+    onto,
+    walls: isToldBySide ? sides : count,
+    narrow: smallest(width, height),
+  };
 }

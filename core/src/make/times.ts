@@ -62,6 +62,11 @@ export function secondsOf(operation: Operation): number {
       return operation.joints.length * takes.gluedPiece;
     case 'dress':
       return operation.count * takes.gluedPiece;
+    case 'line':
+      return (
+        takes.gluedPiece *
+        (typeof operation.walls === 'number' ? operation.walls : operation.walls.length)
+      );
     case 'thread':
       return takes.thread;
     case 'join':

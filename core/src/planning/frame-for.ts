@@ -1,6 +1,7 @@
 import {
   dressAsItIs,
   dressFrame,
+  lessEachWay,
   roomTaken,
   withRoomTaken,
   type DressAnswer,
@@ -84,9 +85,10 @@ function bareFrame(request: PlanRequest, mayBeOblong: boolean): StyleAnswer {
 
 /** The clear inside that leaves the gift its own when so much of it is taken. */
 function withMore(inside: ClearInsideNeeded, taken: RoomTaken): ClearInsideNeeded {
+  const needed = lessEachWay(taken);
   const more = (way: Direction) => ({
-    least: plus(inside[way].least, taken[way]),
-    target: plus(inside[way].target, taken[way]),
+    least: plus(inside[way].least, needed[way]),
+    target: plus(inside[way].target, needed[way]),
   });
   return { across: more('across'), deep: more('deep'), high: more('high') };
 }

@@ -53,29 +53,51 @@ function named(panels: readonly DrawnPanel[]): readonly DrawnPanel[] {
   }));
 }
 
-/** A plate for the floor, of a paper of its own. */
-function stiffenerOf(plate: Paper | null, { papers }: PlanRequest): readonly AdditionChoice[] {
-  if (!plate) return [];
-  const paper = { ...plate, id: 'stiffening', name: 'Stiffening', sheet: papers[0].sheet };
-  return [{ addition: 'stiffener', id: 'stiffener-1', paper }];
+/** What is drawn of plates inside the box, which its floor, its lid or its walls must have room for. */
+interface DrawnInside {
+  readonly stiffens: 'floor' | 'lid' | undefined;
+  readonly lines: 'box' | 'lid' | 'box and lid' | undefined;
+  readonly paper: Paper;
+}
+
+const drawnInside: fc.Arbitrary<DrawnInside> = fc.record({
+  stiffens: fc.constantFrom(undefined, undefined, 'floor' as const, 'lid' as const),
+  lines: fc.constantFrom(
+    undefined,
+    undefined,
+    'box' as const,
+    'box and lid' as const,
+    'lid' as const,
+  ),
+  paper: anyPaper,
+});
+
+/** Plates of a paper of their own. */
+function insideOf(
+  { stiffens, lines, paper: drawn }: DrawnInside,
+  { papers }: PlanRequest,
+): readonly AdditionChoice[] {
+  const paper = { ...drawn, id: 'inside', name: 'Inside', sheet: papers[0].sheet };
+  return [
+    ...(stiffens
+      ? [{ addition: 'stiffener', id: 'stiffener-1', in: stiffens, paper } as const]
+      : []),
+    ...(lines ? [{ addition: 'liner', id: 'liner-1', lines, paper } as const] : []),
+  ];
 }
 
 /** The same requests with up to three panels, each on any face of the box or on all its walls. */
 export function dressed(requests: fc.Arbitrary<PlanRequest>): fc.Arbitrary<PlanRequest> {
   return fc
-    .tuple(
-      requests,
-      fc.array(drawnPanel, { minLength: 1, maxLength: 3 }).map(named),
-      fc.option(anyPaper, { freq: 2 }),
-    )
-    .map(([request, panels, plate]) => {
+    .tuple(requests, fc.array(drawnPanel, { minLength: 1, maxLength: 3 }).map(named), drawnInside)
+    .map(([request, panels, inside]) => {
       const bare = planBox(request);
       if (!bare.ok) return request;
       const faces = wearable(bare.plan, papersOf(request));
       return {
         ...request,
         additions: [
-          ...stiffenerOf(plate, request),
+          ...insideOf(inside, request),
           ...panels.flatMap(({ at, isOnWalls, ...panel }, i): readonly AdditionChoice[] => {
             const face = faces[at % Math.max(1, faces.length)];
             if (!face) return [];

@@ -26,7 +26,11 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
   const withLining = (parts: readonly string[]) => [
     ...parts,
     ...plan.assembly.stacks.flatMap(({ face, on, side, holds }) =>
-      parts.includes(on.part) && face.part !== on.part && side === 'inside' && holds === 'glue'
+      parts.includes(on.part) &&
+      face.part !== on.part &&
+      side === 'inside' &&
+      holds === 'glue' &&
+      !plan.assembly.parts.some(({ id, worn }) => worn && id === face.part)
         ? [face.part]
         : [],
     ),
@@ -77,10 +81,15 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
       .filter((next) => next.inner === outer)
       .map((next) => ({ over: withWorn(partsOf(next.outer)), under: withWorn(partsOf(inner)) })),
   ]);
+  // What lies inside of walls that are pushed in or forced out is pressed by them.
+  const isPressed = (parts: readonly string[]) =>
+    tight.length > 0 &&
+    parts.some((part) => plan.assembly.parts.some(({ id, lies }) => id === part && lies));
   const isPlanned = ({ inTheWay: parts = [] }: FoldFault) =>
-    parts.length > 0 &&
+    isPressed(parts) ||
     jams.some(
       ({ over, under }) =>
+        parts.length > 0 &&
         parts.every((part) => over.includes(part) || under.includes(part)) &&
         (parts.length === 1 ||
           (parts.some((part) => over.includes(part)) &&

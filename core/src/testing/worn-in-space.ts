@@ -63,12 +63,60 @@ function panelsOf({ additions }: PlanRequest): readonly PanelChoice[] {
   return additions.flatMap((each) => (each.addition === 'panel' ? [each] : []));
 }
 
+/** What is glued into a lid lies on its inside, and as far from each two edges that face each other. */
+function inLidFaults(id: string, upper: PlacedFace, lower: PlacedFace): readonly string[] {
+  const apart = dot(between(lower.ring[0] ?? upper.out, upper.ring[0] ?? upper.out), lower.out);
+  const cards = (upper.card + lower.card) / 2;
+  const middle = (ring: readonly Vector[], way: 'x' | 'y') =>
+    (Math.min(...ring.map((each) => each[way])) + Math.max(...ring.map((each) => each[way]))) / 2;
+  const aside = (['x', 'y'] as const).map(
+    (way) => middle(upper.ring, way) - middle(lower.ring, way),
+  );
+  return [
+    ...(Math.abs(Math.abs(apart) - cards) > off ? [`${id} lies ${apart.toFixed(2)} mm in`] : []),
+    ...(upper.ring.some((place) => within(lower.ring, lower.out, place) < 0)
+      ? [`${id} reaches over the edge of the lid`]
+      : []),
+    ...(Math.hypot(...aside) > 0.3 ? [`${id} is not in the middle`] : []),
+  ];
+}
+
+/** Whether plates in a box lie round its room: none in it, each close to it, and as wide and high as it within a step. */
+function insideFaults(plan: Plan, request: PlanRequest): readonly string[] {
+  const { floor, high } = plan.assembly.cavity;
+  const placed = closedFaces(boxInSpace(plan, request));
+  const step = toMillimetres(request.kit.trimmer.step);
+  return plan.assembly.parts
+    .filter(({ lies }) => lies)
+    .flatMap(({ id, piece, lies }) => {
+      // Copies of the box’s own piece wear the same in another place.
+      const isFirst = plan.assembly.parts.find((each) => each.piece === piece)?.id === id;
+      const face = placed.find((each) => each.part === id);
+      if (!face || !isFirst) return [];
+      const inward = Math.min(
+        ...floor.map((from, i) => {
+          const to = floor[(i + 1) % floor.length] ?? from;
+          const long = Math.hypot(to.x - from.x, to.y - from.y);
+          const depth = (place: Vector) =>
+            ((to.x - from.x) * (place.y - from.y) - (to.y - from.y) * (place.x - from.x)) / long;
+          return Math.min(...face.ring.map(depth));
+        }),
+      );
+      const above = Math.max(...face.ring.map(({ z }) => z));
+      const isOut = lies?.against === 'floor' ? above < 0 && above > -6 : inward < 1 && inward > -6;
+      return [
+        ...(isOut ? [] : [`${id} lies in the room of the gift`]),
+        ...(above > high + step ? [`${id} stands out of the room`] : []),
+      ];
+    });
+}
+
 /** What doesn't hold of the panels of a planned box; nothing where all of them lie right. */
 export function wornFaults(plan: Plan, request: PlanRequest): readonly string[] {
   const box = boxInSpace(plan, request);
   const placed = closedFaces(box);
   const papers = papersOf(request);
-  const faults: string[] = [];
+  const faults: string[] = [...insideFaults(plan, request)];
   const margins = new Map(
     panelsOf(request).flatMap(({ id, layers }) =>
       layers.map(({ margin }, layer) => [`${id} ${layer + 1}`, toMillimetres(margin)] as const),
@@ -82,6 +130,13 @@ export function wornFaults(plan: Plan, request: PlanRequest): readonly string[] 
       return placed.find((each) => each.part === ref.part && each.face === at);
     };
     const [upper, lower] = [faceOf(face), faceOf(on)];
+    const isPlate = request.additions.some(
+      ({ id, addition }) => addition !== 'panel' && part.id.startsWith(`${id} `),
+    );
+    if (isPlate && upper && lower) {
+      faults.push(...inLidFaults(part.id, upper, lower));
+      continue;
+    }
     const [margin] = [...margins].flatMap(([key, each]) =>
       part.id.startsWith(`${key} on`) ? [each] : [],
     );

@@ -46,6 +46,11 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
           : main.how === 'on its floor'
             ? `Lay the ${nameOf(main.piece).toLowerCase()} in`
             : `${nameOf(main.piece)} in place`;
+    case 'line': {
+      const name = nameOf(main.piece).toLowerCase();
+      const count = typeof main.walls === 'number' ? main.walls : main.walls.length;
+      return `Glue the ${count > 1 ? plural(name) : name} in`;
+    }
     case 'attach': {
       const comes = nameOf(waitForOne(main) ? main.onto : main.piece).toLowerCase();
       return `Glue the ${main.pieces > 1 ? plural(comes) : comes} on`;
@@ -100,6 +105,8 @@ export function assemblyLine(operations: Operations, nameOf: NameOf): string {
       return main.how === 'place'
         ? 'in its place'
         : `${main.how} the ${nameOf(main.onto).toLowerCase()}`;
+    case 'line':
+      return `glue into the ${nameOf(main.onto).toLowerCase()}`;
     case 'dress':
       return `glue on to the ${nameOf(main.onto.piece).toLowerCase()}`;
     case 'attach':

@@ -8,6 +8,7 @@ import type {
   FoldUpOperation,
   GlueOperation,
   JoinOperation,
+  LineOperation,
   OutFolds,
   ThreadOperation,
   TuckOperation,
@@ -227,6 +228,20 @@ function joinSentences({ piece, how, onto }: JoinOperation, nameOf: NameOf): rea
   }
 }
 
+/** Plates that are glued to the inside of walls, each one standing on the floor. */
+function lineSentences({ piece, onto, walls }: LineOperation, nameOf: NameOf): readonly string[] {
+  const [name, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
+  const count = typeof walls === 'number' ? walls : walls.length;
+  const where =
+    typeof walls === 'number' || count > 3
+      ? `each of the ${countInWords(count)} walls`
+      : inRow(walls.map((side) => `the ${side} wall`));
+  return [
+    `Adhesive all over the back of ${count === 1 ? 'the' : 'each'} ${name}.`,
+    `Press ${count === 1 ? 'it' : 'one'} onto the inside of ${where} of the ${other}, standing on the floor, as far from both ends.`,
+  ];
+}
+
 /** Which of several alike pieces is meant, in the order of the hand. */
 function whichOf(count: number, at: number, name: string): string {
   if (count === 1) return '';
@@ -364,6 +379,8 @@ export function assemblySentences(
       return threadSentences(operation);
     case 'join':
       return joinSentences(operation, nameOf);
+    case 'line':
+      return lineSentences(operation, nameOf);
     case 'attach':
       return attachSentences(operation, nameOf, unit);
     case 'dress':

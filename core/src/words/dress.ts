@@ -16,17 +16,17 @@ function eachOf({ faces, isAllRound }: OnFaces): string {
 
 /** How the flat piece is laid with its outside up: by its parts, where the one that is meant could be taken for another. */
 function layOutsideUp(
-  { onto, lies }: DressOperation,
+  { onto, lies, side }: DressOperation,
   under: string,
   laid: string | undefined,
 ): readonly string[] {
   if (lies === 'folded' || onto.kind === 'layer') return [];
   if (onto.kind === 'piece' || onto.rows.length === 0 || laid === undefined)
-    return [`Lay the ${under} flat, outside up.`];
+    return [`Lay the ${under} flat, ${side} up.`];
   return [
     `Lay the ${under} flat, ${laid}.`,
     ...onto.rows.map(({ way, faces }) => `${rowWays[way]} it has ${rowOfFaces(faces)}.`),
-    'Turn it over like a page, outside up.',
+    ...(side === 'outside' ? ['Turn it over like a page, outside up.'] : []),
   ];
 }
 
@@ -36,7 +36,7 @@ export function dressSentences(
   nameOf: NameOf,
   laid: string | undefined,
 ): readonly string[] {
-  const { piece, onto, count } = dress;
+  const { piece, onto, count, side } = dress;
   const [name, under] = [nameOf(piece).toLowerCase(), nameOf(onto.piece).toLowerCase()];
   const isOne = count === 1;
   const press = isOne ? 'Press it' : 'Press one';
@@ -45,9 +45,9 @@ export function dressSentences(
       case 'layer':
         return `${isOne ? 'the' : 'each'} ${under}`;
       case 'piece':
-        return `the outside of the ${under}`;
+        return `the ${side} of the ${under}`;
       case 'faces':
-        return `the outside of ${isOne ? facesInWords(onto.faces) : eachOf(onto)} of the ${under}`;
+        return `the ${side} of ${isOne ? facesInWords(onto.faces) : eachOf(onto)} of the ${under}`;
     }
   };
   return [

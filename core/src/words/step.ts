@@ -266,9 +266,7 @@ function sayFlat(step: FlatStep, nameOf: NameOf, telling: Telling): Said {
 function sayAssembly(step: AssemblyStep, nameOf: NameOf, { kit }: Telling): Said {
   const { operations } = step;
   const name = nameOf(step.piece);
-  const narrow = operations.flatMap((each) =>
-    each.kind === 'glue' || each.kind === 'attach' || each.kind === 'dress' ? [each.narrow] : [],
-  );
+  const narrow = operations.flatMap((each) => ('narrow' in each ? [each.narrow] : []));
   const [least] = [...narrow].sort((a, b) => a - b);
   const isGift = operations[0].kind === 'put in';
   const { flat } = step;
@@ -282,7 +280,11 @@ function sayAssembly(step: AssemblyStep, nameOf: NameOf, { kit }: Telling): Said
         again === undefined ? assemblySentences(each, nameOf, cutUnit(kit), laid) : [again];
       // What is done to another piece than the step's own is told by its name.
       if (sentences.length === 0) return [];
-      const isOther = each.piece !== step.piece && each.kind !== 'join' && each.kind !== 'put in';
+      const isOther =
+        each.piece !== step.piece &&
+        each.kind !== 'join' &&
+        each.kind !== 'line' &&
+        each.kind !== 'put in';
       const all = isOther ? [`${nameOf(each.piece)}:`, ...sentences] : sentences;
       return [{ text: all.join(' '), at }];
     }),

@@ -5,7 +5,7 @@ import { computed, shallowRef } from 'vue';
 import { countWorn } from './dress-words.ts';
 import FacePick from './FacePick.vue';
 import PanelEntry from './PanelEntry.vue';
-import StiffenerEntry from './StiffenerEntry.vue';
+import PlateEntry from './PlateEntry.vue';
 
 /** What the box wears, one thing under the other; it folds away. */
 const props = defineProps<{ request: PlanRequest; project: string }>();
@@ -37,7 +37,7 @@ const isOpen = computed(() => said.value ?? props.request.additions.length > 0);
             :unit="request.unit"
             :project="project"
           />
-          <StiffenerEntry v-else :stiffener="worn" />
+          <PlateEntry v-else :plate="worn" />
         </template>
       </ul>
       <FacePick />

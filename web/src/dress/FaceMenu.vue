@@ -7,6 +7,7 @@ import QuietButton from '../parts/QuietButton.vue';
 import { useDressing } from './dressing.ts';
 import FacePick from './FacePick.vue';
 import { usePointing } from './pointing.ts';
+import { things, type Thing } from './things.ts';
 
 /** What may be done with the face that was pointed at, beside where it was. */
 const props = defineProps<{ width: number; height: number }>();
@@ -68,10 +69,14 @@ function putOnWalls(): void {
   pointing.leave();
 }
 
-const isFloor = computed(() => found.value?.face.role === 'floor');
+/** What belongs to the face as a whole thing, and is not there yet. */
+const more = computed(() => {
+  const face = found.value?.face;
+  return face ? things.filter(({ isAt, isOn }) => isAt(face) && !isOn(dressing.additions)) : [];
+});
 
-function stiffen(): void {
-  dressing.stiffen();
+function put(thing: Thing): void {
+  dressing.put(thing);
   pointing.leave();
 }
 
@@ -99,12 +104,14 @@ function takeOff(): void {
     </template>
     <template v-else>
       <Button size="small" label="Panel on the outside" @click="putOn" />
-      <QuietButton v-if="isFloor && !dressing.isStiffened" @click="stiffen"
-        >Stiffener inside</QuietButton
-      >
       <QuietButton v-if="walls" @click="putOnWalls"
         >Panels on all {{ walls.length }} walls</QuietButton
       >
+    </template>
+    <template v-if="!pointing.isChoosing">
+      <QuietButton v-for="thing in more" :key="thing.label" @click="put(thing)">{{
+        thing.label
+      }}</QuietButton>
     </template>
   </div>
 </template>

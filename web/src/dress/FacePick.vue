@@ -3,40 +3,42 @@ import { computed } from 'vue';
 import Pick from '../parts/Pick.vue';
 import { useDressing } from './dressing.ts';
 import { usePointing } from './pointing.ts';
+import { things } from './things.ts';
 
-/** Every face that is bare, in a list: a panel is put on the one that is chosen. */
+/** What can be put on the box or in it, and every face that is bare, in a list. */
 const emit = defineEmits<{ chosen: [] }>();
 
 const dressing = useDressing();
 const pointing = usePointing();
 
 const bare = computed(() => dressing.faces.filter(({ face }) => !dressing.wornOn(face)));
-/** What lies on the floor, in the list among the faces. */
-const plate = 'a stiffener';
+const more = computed(() => things.filter(({ isOn }) => !isOn(dressing.additions)));
 const choices = computed(() => [
-  ...bare.value.map(({ said }) => ({ value: said, label: said })),
-  ...(dressing.isStiffened ? [] : [{ value: plate, label: 'A stiffener on the floor, inside' }]),
+  ...bare.value.map(({ said }) => ({ value: said, label: `Panel: ${lowered(said)}` })),
+  ...more.value.map(({ label }) => ({ value: label, label })),
 ]);
 
+function lowered(said: string): string {
+  return `${said.charAt(0).toLowerCase()}${said.slice(1)}`;
+}
+
 function choose(label: string): void {
-  if (label === plate) {
-    dressing.stiffen();
-    emit('chosen');
-    return;
-  }
+  const thing = more.value.find((each) => each.label === label);
+  if (thing) dressing.put(thing);
   const found = bare.value.find(({ said }) => said === label);
-  if (!found) return;
-  pointing.point(found.face);
-  dressing.putOn({ which: 'face', face: found.face });
+  if (found) {
+    pointing.point(found.face);
+    dressing.putOn({ which: 'face', face: found.face });
+  }
   emit('chosen');
 }
 </script>
 
 <template>
   <Pick
-    label="Put a panel on"
+    label="Put something on or in"
     :value="undefined"
-    placeholder="Put a panel on…"
+    placeholder="Put something on or in…"
     :options="choices"
     @change="choose"
   />

@@ -9,12 +9,19 @@ export function whereWorn({ on }: PanelChoice, faces: readonly WearableFace[]): 
   return of === '' ? 'All walls' : `All walls of the ${of}`;
 }
 
-/** How much a box wears: `2 panels and a stiffener`. */
+const called = {
+  panel: ['panel', 'panels'],
+  liner: ['liner', 'liners'],
+  stiffener: ['stiffener', 'stiffeners'],
+} as const satisfies Record<AdditionChoice['addition'], readonly [string, string]>;
+
+/** How much a box wears: `2 panels and 1 stiffener`. */
 export function countWorn(additions: readonly AdditionChoice[]): string {
-  const panels = additions.filter(({ addition }) => addition === 'panel').length;
-  const hasStiffener = additions.some(({ addition }) => addition === 'stiffener');
-  return inRow([
-    ...(panels === 0 ? [] : [panels === 1 ? '1 panel' : `${panels} panels`]),
-    ...(hasStiffener ? ['a stiffener'] : []),
-  ]);
+  const kinds = [...new Set(additions.map(({ addition }) => addition))];
+  return inRow(
+    kinds.map((kind) => {
+      const count = additions.filter(({ addition }) => addition === kind).length;
+      return `${count} ${called[kind][count === 1 ? 0 : 1]}`;
+    }),
+  );
 }

@@ -9,7 +9,6 @@ import {
   type FaceChoice,
   type LeftOff,
   type PanelChoice,
-  type StiffenerChoice,
   type Paper,
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
@@ -18,7 +17,11 @@ import { v4 as newId } from 'uuid';
 import { computed } from 'vue';
 import { usePapers } from '../stores/papers.ts';
 import { useProject } from '../stores/project.ts';
+import type { Thing } from './things.ts';
 import { wearableFaces, type WearableFace } from './wearable-faces.ts';
+
+/** Something that is all of one paper. */
+type OfOnePaper = Exclude<AdditionChoice, PanelChoice>;
 
 /** So long a measure has to rest before the faces of the box are looked for anew. */
 const pause = 200;
@@ -127,22 +130,20 @@ export const useDressing = defineStore('dressing', () => {
     replace('cover', { ...choice, underCover });
   }
 
-  /** Lays a plate on the floor, of the paper of the box itself. */
-  function stiffen(): void {
-    const paper = project.document?.box.papers[0];
-    if (!paper) return;
-    const plate: StiffenerChoice = { addition: 'stiffener', id: newId(), paper };
-    change(`put in ${plate.id}`, [...additions.value, plate]);
+  /** Puts something on the box, or in it. */
+  function put({ make }: Thing): void {
+    const box = project.document?.box;
+    if (!box) return;
+    const print = paperBeside(papersOf(box).map(({ id }) => id));
+    if (!print) return;
+    const thing = make({ id: newId(), box, print });
+    change(`put on ${thing.id}`, [...additions.value, thing]);
   }
 
   /** Changes the paper of something that has only one. */
-  function setPaper(choice: StiffenerChoice, paper: Paper): void {
+  function setPaper(choice: OfOnePaper, paper: Paper): void {
     replace('paper', { ...choice, paper });
   }
-
-  const isStiffened = computed(() =>
-    additions.value.some(({ addition }) => addition === 'stiffener'),
-  );
 
   function takeOff({ id }: AdditionChoice): void {
     change(
@@ -163,8 +164,8 @@ export const useDressing = defineStore('dressing', () => {
     changeLayer,
     removeLayer,
     setUnderCover,
-    isStiffened,
-    stiffen,
+    replace,
+    put,
     setPaper,
     takeOff,
   };

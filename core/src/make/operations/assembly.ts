@@ -100,6 +100,17 @@ export interface JoinOperation {
   readonly how: 'over' | 'into' | 'place' | 'on its floor';
 }
 
+/** Glue plates to the inside of walls of a piece that is put together. */
+export interface LineOperation {
+  readonly kind: 'line';
+  readonly piece: string;
+  readonly onto: string;
+  /** The walls, by where they are, or how many there are all round where these are too many to be told so. */
+  readonly walls: readonly BoxSide[] | number;
+  /** Tape must be narrower than the plate. */
+  readonly narrow: Length;
+}
+
 /** Glue one piece to another. */
 export interface AttachOperation {
   readonly kind: 'attach';
@@ -146,6 +157,8 @@ export interface DressOperation {
   readonly narrow: Length;
   /** Whether what it is put on lies flat for it, or is folded and glued already. */
   readonly lies: 'flat' | 'folded';
+  /** On which side of the face it goes. */
+  readonly side: 'inside' | 'outside';
 }
 
 /** Put the gift in. */
@@ -180,6 +193,7 @@ export type AssemblyOperation =
   | FoldCornersOperation
   | ThreadOperation
   | JoinOperation
+  | LineOperation
   | AttachOperation
   | DressOperation
   | PutInOperation

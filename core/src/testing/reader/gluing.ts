@@ -194,16 +194,19 @@ export class Gluing {
       return;
     }
     const wornOn = match(
-      'Press (?:it|one) onto the outside of (?:each of these: )?(?:each of (the \\w+ walls(?: of the lid)?)|(.+)) of the ([a-z ]+), as far in from every edge\\.',
+      'Press (?:it|one) onto the (inside|outside) of (?:each of these: )?(?:each of (the \\w+ walls(?: of the lid)?)|(.+)) of the ([a-z ]+), as far in from every edge\\.',
     );
     const onWhole = match(
-      'Press (?:it|one) onto the outside of the ([a-z ]+), as far in from every edge\\.',
+      'Press (?:it|one) onto the (inside|outside) of the ([a-z ]+), as far in from every edge\\.',
     );
-    const wornOnPiece = this.names.some((name) => name.toLowerCase() === onWhole?.[0])
+    const wornOnPiece = this.names.some((name) => name.toLowerCase() === onWhole?.[1])
       ? onWhole
       : undefined;
     const wornOnLayer = match(
-      'Press (?:it|one) onto (?:the|each) ([a-z ]+ panel), as far in from every edge\\.',
+      'Press (?:it|one) onto (?:the|each) ([a-z ]+ (?:panel|stiffener|liner)), as far in from every edge\\.',
+    );
+    const lining = match(
+      'Press (?:it|one) onto the inside of (?:each of (the \\w+ walls)|(.+)) of the ([a-z ]+), standing on the floor, as far from both ends\\.',
     );
     const seam = match(
       'Fold the walls round, and press the (inside|outside) of the (.+) onto the seam, edges level\\.',
@@ -268,20 +271,27 @@ export class Gluing {
           : { isLevelAbove: true }),
       });
     } else if (wornOn && !wornOnPiece) {
-      const [all, names = '', under = ''] = wornOn;
+      const [side, all, names = '', under = ''] = wornOn;
       const onPiece = pieceCalled(under);
       const { pending } = this;
       // A wall may be scored across: it is one place to glue to, whatever its parts.
       for (const name of all === undefined ? namesOfFaces(names) : wallsOf(all)) {
         this.pending = pending;
-        this.glued({ onPiece, on: this.named(name, onPiece), onSide: 'outside' });
+        this.glued({ onPiece, on: this.named(name, onPiece), onSide: sideOf(side) });
       }
     } else if (wornOnPiece) {
-      const [under = ''] = wornOnPiece;
-      this.glued({ onPiece: pieceCalled(under), onSide: 'outside' });
+      const [side, under = ''] = wornOnPiece;
+      this.glued({ onPiece: pieceCalled(under), onSide: sideOf(side) });
     } else if (wornOnLayer) {
       const [under = ''] = wornOnLayer;
       this.glued({ onPiece: pieceCalled(under), onSide: 'outside' });
+    } else if (lining) {
+      const [all, names = '', under = ''] = lining;
+      const onPiece = pieceCalled(under);
+      // What stands on the floor by itself has no part of the wall to lie level with: the wall must be there.
+      for (const name of all === undefined ? namesOfFaces(names) : wallsOf(all))
+        this.named(name, onPiece);
+      this.pending = undefined;
     } else if (lowered) {
       const [side, names = ''] = lowered;
       this.glued({ onPiece: here, on: this.faces(names), onSide: sideOf(side) });

@@ -1,0 +1,229 @@
+import {
+  closedFaces,
+  cross,
+  direction,
+  dot,
+  foldingBox,
+  scale,
+  subtract,
+  vector,
+  type Cavity,
+  type FoldingBox,
+  type FoldingPart,
+  wearerOf,
+  type FaceRef,
+  type GridSpot,
+  type PlacedFace,
+  type Vector,
+} from '../fold/index.ts';
+import { toMillimetres } from '../length/index.ts';
+import { paperFor } from '../paper/index.ts';
+import type { CellRole, Cutout, Point } from '../piece/index.ts';
+import type { Undressed } from './addition.ts';
+import { cardSpot } from './card-spot.ts';
+import { onFace, type FaceAxes } from './face-axes.ts';
+import { isRound, openingsOn, withoutOpenings, type Opening } from './openings.ts';
+import {
+  areaOf,
+  boundsOf,
+  cornersOf,
+  cutTo,
+  isConvex,
+  isWithinOutline,
+  outlineOf,
+} from './outline.ts';
+import { narrowed, roomAt } from './room-at.ts';
+import type { RoomTaken } from './room-taken.ts';
+
+/** The card behind one side of a box’s room. */
+export interface InsideFace {
+  readonly part: FoldingPart;
+  /** What is glued to it is glued here: on the part itself, or on what it wears there already. */
+  readonly glued: FaceRef;
+  readonly role: CellRole;
+  /** A place on it where there is card. */
+  readonly spot: GridSpot;
+  readonly openings: readonly Opening[];
+  /** Its outline as the side of the room is measured. */
+  readonly outline: readonly Point[];
+  /** How far its inner surface is out along the side’s axes, in millimetres. */
+  readonly surface: number;
+  /** Other card that lies before it, as the tabs at the ends of a wall or the flaps under a lid do. */
+  readonly before: readonly CardBefore[];
+}
+
+/** Card that lies before a side of the room: its outline, and how far its inner surface is out. Millimetres. */
+export interface CardBefore {
+  readonly outline: readonly Point[];
+  readonly surface: number;
+}
+
+/** One side of the room for the gift, measured as it stands, with `out` away from the room. Millimetres. */
+export interface RoomSide {
+  readonly axes: FaceAxes;
+  readonly outline: readonly Point[];
+  /** How far its plane is out along its axes. */
+  readonly plane: number;
+  /** The card behind it; none where it is open or nothing flat is near. */
+  readonly behind: InsideFace | undefined;
+}
+
+/** The room for the gift with what lies round it: its floor, its top and its walls. */
+export interface RoomSides {
+  readonly box: FoldingBox;
+  readonly floor: RoomSide;
+  readonly top: RoomSide;
+  readonly walls: readonly RoomSide[];
+}
+
+/** Card that is farther off than this from a side of the room, in millimetres, is not its wall. */
+const close = 6;
+
+/** What is nearer than by this, in millimetres, is on the same level. */
+const touching = 0.05;
+
+/** What covers less of a side, in square millimetres, only touches it. */
+const leastCover = 2;
+
+/** A place of a side is looked behind so far up it: walls may be lower than the room. */
+const lowOnWall = 0.15;
+
+/** What finds the card behind a place of the room’s side. */
+function finder({ drawn, papers, worn: already }: Undressed) {
+  const pieces = [...drawn.pieces, ...already.pieces];
+  const assembly = {
+    ...drawn.assembly,
+    parts: [...drawn.assembly.parts, ...already.parts],
+    stacks: [...drawn.assembly.stacks, ...already.stacks],
+  };
+  const box = foldingBox(
+    withoutOpenings(pieces),
+    ({ paper }) => paperFor(papers, paper).thickness,
+    assembly,
+  );
+  const cutouts = new Map<string, readonly Cutout[]>(
+    pieces.map(({ id, grid }) => [id, grid.cutouts.filter(isRound)]),
+  );
+  // What only lies in the box is no part of it.
+  const isOwn = (id: string) => box.parts.some(({ part }) => part.id === id && !part.lies);
+  const faces = closedFaces(box).filter(({ part }) => isOwn(part));
+  const behind = (axes: FaceAxes, plane: number, place: Point): InsideFace | undefined => {
+    const seen = (face: PlacedFace) => face.ring.map((corner) => onFace(axes, corner));
+    const near = faces
+      .filter(({ out }) => Math.abs(dot(out, axes.out)) > 0.99)
+      .flatMap((face) => {
+        const [first] = face.ring;
+        if (!first) return [];
+        const surface = dot(first, axes.out) - face.card / 2;
+        if (surface < plane - close || surface > plane + close) return [];
+        const ring = outlineOf(seen(face));
+        const hull = isConvex(ring) ? ring : cornersOf(boundsOf(ring));
+        return [{ face, surface, hull }];
+      })
+      .sort((a, b) => a.surface - b.surface);
+    // In the room itself there may be tabs at corners that a round gift leaves free.
+    const found = near.find(
+      (each) => each.surface > plane - 0.1 && isWithinOutline(each.hull, place),
+    );
+    const nearest = box.parts.find((each) => each.part.id === found?.face.part);
+    const part = nearest && (wearerOf(box, nearest) ?? nearest);
+    if (!found || !part) return undefined;
+    const { face, hull: outline, surface } = found;
+    // What is cut through it in any other way leaves no even card.
+    if (face.holes.length > 0) return undefined;
+    const worn = nearest.part.worn;
+    const rounds = cutouts.get(part.piece.id) ?? [];
+    const at = worn ? part.pattern.faceAt(worn.spot) : face.face;
+    const frame = part.faces[at] ?? part.closed;
+    const spot = worn ? worn.spot : cardSpot(part, at, rounds);
+    return {
+      part,
+      glued: worn
+        ? { part: face.part, spot: { column: 0.5, row: 0.5 } }
+        : { part: face.part, spot },
+      role: part.pattern.faces[at]?.role ?? face.role,
+      spot,
+      openings: openingsOn(rounds, { frame, axes, outline }),
+      outline,
+      surface,
+      before: near.flatMap(({ surface: own, hull }): readonly CardBefore[] => {
+        const isOver = own < surface - touching && areaOf(cutTo(hull, outline, 0)) > leastCover;
+        return isOver ? [{ outline: hull, surface: own }] : [];
+      }),
+    };
+  };
+  return { box, behind };
+}
+
+const high = vector(0, 0, 1);
+
+function levelSide(
+  ring: Cavity['floor'],
+  z: number,
+  up: 1 | -1,
+  behind: ReturnType<typeof finder>['behind'],
+): RoomSide {
+  const out = scale(high, up);
+  // Seen from below a floor is drawn as from above, turned over: only its own axes matter.
+  const axes: FaceAxes = {
+    right: vector(1, 0, 0),
+    up: vector(0, up, 0),
+    out,
+    at: scale(high, z),
+  };
+  const outline = outlineOf(ring.map(({ x, y }) => onFace(axes, vector(x, y, z))));
+  const { left, right, bottom, top } = boundsOf(outline);
+  const plane = z * up;
+  const middle = { x: (left + right) / 2, y: (bottom + top) / 2 };
+  return { axes, outline, plane, behind: behind(axes, plane, middle) };
+}
+
+function wallSide(
+  corners: readonly [Vector, Vector, Vector, Vector],
+  behind: ReturnType<typeof finder>['behind'],
+): RoomSide {
+  const [a, b, , d] = corners;
+  const along = direction(subtract(b, a));
+  // Anticlockwise seen from above, what is to the right of an edge lies outside.
+  const out = direction(cross(along, subtract(d, a)));
+  const up = cross(out, along);
+  const plane = dot(a, out);
+  const axes: FaceAxes = { right: along, up, out, at: scale(out, plane) };
+  const outline = outlineOf(corners.map((place) => onFace(axes, place)));
+  const { left, right, bottom, top } = boundsOf(outline);
+  const place = { x: (left + right) / 2, y: bottom + (top - bottom) * lowOnWall };
+  return { axes, outline, plane, behind: behind(axes, plane, place) };
+}
+
+/**
+ * The sides of a box’s room, out by what lies nearer to the gift already. A wall stands on that floor and goes up as
+ * far as the room does.
+ */
+export function roomSides(bare: Undressed, inner: RoomTaken): RoomSides {
+  const { cavity } = bare.drawn.assembly;
+  const { box, behind } = finder(bare);
+  const [around, under, over] = [inner.around, inner.under, inner.over].map(toMillimetres);
+  const grown = (up: number) => narrowed(roomAt(cavity, up), -(around ?? 0));
+  const [low, top] = [-(under ?? 0), cavity.high + (over ?? 0)];
+  const [floorRing, topRing] = [grown(low), grown(cavity.high)];
+  const walls = floorRing.map((from, i) => {
+    const next = (i + 1) % floorRing.length;
+    const to = floorRing[next] ?? from;
+    const [fromAbove, toAbove] = [topRing[i] ?? from, topRing[next] ?? to];
+    return wallSide(
+      [
+        vector(from.x, from.y, low),
+        vector(to.x, to.y, low),
+        vector(toAbove.x, toAbove.y, cavity.high),
+        vector(fromAbove.x, fromAbove.y, cavity.high),
+      ],
+      behind,
+    );
+  });
+  return {
+    box,
+    floor: levelSide(floorRing, low, -1, behind),
+    top: levelSide(grown(cavity.high), top, 1, behind),
+    walls,
+  };
+}

@@ -1,0 +1,102 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  allStyles,
+  hair,
+  leftOff,
+  minus,
+  papersOf,
+  planBox,
+  planJob,
+  plus,
+  sayStep,
+  stockPaper,
+  styleChoiceSchema,
+  usualRequest,
+  type PlanRequest,
+} from '../index.ts';
+import { anyPaper, anyRequest, sundial } from '../testing/requests.ts';
+
+type Lines = 'box' | 'lid' | 'box and lid';
+
+function lined(request: PlanRequest, lines: Lines, paper = stockPaper('comet')): PlanRequest {
+  return { ...request, additions: [{ addition: 'liner', id: 'liner-1', lines, paper }] };
+}
+
+function planned(request: PlanRequest) {
+  const result = planBox(request);
+  if (!result.ok) throw new Error(result.problems[0]?.message);
+  return result.plan;
+}
+
+function usualOf(id: string): PlanRequest {
+  const options = allStyles.find((each) => each.id === id)?.usual.options;
+  const style = styleChoiceSchema.parse({ style: id, options });
+  return { ...usualRequest(sundial, 'inch'), style };
+}
+
+describe('a liner', () => {
+  it('takes nothing of the gift’s room in any kind of box', () => {
+    fc.assert(
+      fc.property(
+        anyRequest,
+        anyPaper,
+        fc.constantFrom<Lines>('box', 'lid', 'box and lid'),
+        (request, paper, lines) => {
+          const asked = lined(request, lines, { ...paper, sheet: request.papers[0].sheet });
+          const result = planBox(asked);
+          if (!result.ok) return;
+          const { room, clearInside, assembly } = result.plan;
+          const least = (way: 'across' | 'deep' | 'high') =>
+            minus(request.room[way].floor, plus(hair, hair));
+          expect(room.across).toBeGreaterThanOrEqual(least('across'));
+          expect(room.deep).toBeGreaterThanOrEqual(least('deep'));
+          expect(room.high).toBeGreaterThanOrEqual(least('high'));
+          expect(clearInside.high / 1e6).toBeLessThan(assembly.cavity.high + 1e-6);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('makes the box larger by its card on every side that it covers', () => {
+    const usual = usualRequest(sundial, 'mm');
+    // So thick that no choice of marks hides it.
+    const card = { ...stockPaper('comet'), thickness: usual.room.across.floor };
+    const bare = planned(usual);
+    const box = planned(lined(usual, 'box', card));
+    const outer = (of: typeof bare) => of.pieces.find(({ id }) => id === 'base')?.grid.columns[1];
+    expect((outer(box) ?? 0) - (outer(bare) ?? 0)).toBeGreaterThan(card.thickness);
+  });
+
+  it('has a plate for the floor, for each wall and for the lid, and says how each goes in', () => {
+    const request = lined(usualRequest(sundial, 'inch'), 'box and lid');
+    const plan = planned(request);
+    const plates = plan.pieces.filter(({ paper }) => paper >= request.papers.length);
+    expect(plates.reduce((sum, { copies }) => sum + copies, 0)).toBe(6);
+    const job = planJob(plan, request, { boxes: 1 });
+    const told = job.steps.map((step) => sayStep(step, { job, box: plan, kit: request.kit }).text);
+    expect(told.join('\n')).toContain('onto the inside of the top of the lid');
+    expect(told.join('\n')).toContain('standing on the floor, as far from both ends');
+    const at = (part: string) => told.findIndex((text) => text.includes(part));
+    expect(at('Lay the floor liner in the base')).toBeLessThan(at('standing on the floor'));
+    expect(at('standing on the floor')).toBeLessThan(at('Put the gift in'));
+    // What goes into the lid is glued while that lies flat.
+    expect(at('onto the inside of the top of the lid')).toBeLessThan(at('Fold the back wall up'));
+  });
+
+  it('stands clear of a thumb notch', () => {
+    const plan = planned(lined(usualOf('sleeve'), 'box'));
+    const plates = plan.pieces.filter(({ name }) => name.endsWith('liner'));
+    expect(plates.map(({ grid }) => grid.cutouts.length).sort()).toEqual([0, 1, 1]);
+  });
+
+  it('is left off a lid that is not there, and that is said', () => {
+    const request = lined(usualOf('overlap-top'), 'lid');
+    const plan = planned(request);
+    expect(plan.pieces.every(({ name }) => !name.includes('liner'))).toBe(true);
+    expect(leftOff({ ...request, papers: papersOf(request) }, plan)).toEqual([
+      { id: 'liner-1', why: 'no such face' },
+    ]);
+  });
+});

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import type { AdditionChoice } from '@rangoli/core';
+import { computed } from 'vue';
+import CrossButton from '../parts/CrossButton.vue';
+import Pick from '../parts/Pick.vue';
+import { usePapers } from '../stores/papers.ts';
+import { useDressing } from './dressing.ts';
+
+type Plate = Extract<AdditionChoice, { addition: 'stiffener' | 'liner' }>;
+
+/** Plates inside the box: where they lie, and their paper. */
+const props = defineProps<{ plate: Plate }>();
+
+const dressing = useDressing();
+const papers = usePapers();
+
+const choices = computed(() => papers.choicesWith(props.plate.paper));
+
+const lined = [
+  { value: 'box', label: 'the box' },
+  { value: 'lid', label: 'the lid' },
+  { value: 'box and lid', label: 'the box and the lid' },
+] as const;
+const stiffened = [
+  { value: 'floor', label: 'on the floor' },
+  { value: 'lid', label: 'in the lid' },
+] as const;
+
+/** Why not all of it is in the box, where that is so. */
+const missing = computed(() => {
+  if (dressing.whyMissing(props.plate) === undefined) return undefined;
+  if (props.plate.addition === 'stiffener')
+    return `This kind of box has no flat ${props.plate.in}: the stiffener is left out.`;
+  return props.plate.lines === 'box'
+    ? 'This kind of box has nothing flat inside: the liner is left out.'
+    : 'This kind of box has no flat lid: the liner of the lid is left out.';
+});
+
+function setLined(lines: (typeof lined)[number]['value']): void {
+  if (props.plate.addition === 'liner') dressing.replace('lines', { ...props.plate, lines });
+}
+
+function setStiffened(where: (typeof stiffened)[number]['value']): void {
+  if (props.plate.addition === 'stiffener') dressing.replace('in', { ...props.plate, in: where });
+}
+
+function setPaper(id: string): void {
+  const paper = papers.atHand.find((each) => each.id === id);
+  if (paper) dressing.setPaper(props.plate, papers.learned(paper, props.plate.paper.sheet));
+}
+</script>
+
+<template>
+  <li class="plate-entry">
+    <strong>{{ plate.addition === 'liner' ? 'Liner of' : 'Stiffener' }}</strong>
+    <Pick
+      v-if="plate.addition === 'liner'"
+      label="Liner of"
+      :value="plate.lines"
+      :options="lined"
+      @change="setLined"
+    />
+    <Pick
+      v-else
+      label="Where the stiffener is"
+      :value="plate.in"
+      :options="stiffened"
+      @change="setStiffened"
+    />
+    <CrossButton :label="`Take the ${plate.addition} out`" @click="dressing.takeOff(plate)" />
+    <p v-if="missing" class="none">{{ missing }}</p>
+    <Pick
+      class="paper"
+      :label="`${plate.addition === 'liner' ? 'Liner' : 'Stiffener'}: paper`"
+      :value="plate.paper.id"
+      :options="choices"
+      @change="setPaper"
+    />
+  </li>
+</template>
+
+<style scoped>
+.plate-entry {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) 26px;
+  gap: 3px 6px;
+  align-items: center;
+  padding: 5px 0 3px 8px;
+  border-left: 3px solid var(--line);
+  font-size: 13px;
+}
+
+.none,
+.paper {
+  grid-column: 1 / -1;
+}
+
+.none {
+  margin: 0;
+  color: var(--ink-soft);
+}
+</style>

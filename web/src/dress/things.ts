@@ -1,0 +1,60 @@
+import type { AdditionChoice, FaceChoice, Paper, PlanRequest } from '@rangoli/core';
+
+/** What a new thing is made from. */
+export interface NewThing {
+  readonly id: string;
+  readonly box: PlanRequest;
+  /** A print, where the maker has one, that the box is not made of. */
+  readonly print: Paper;
+}
+
+/** Something that is put on or in a box as a whole, and not on one of its faces. */
+export interface Thing {
+  /** As it is chosen from a list, and as it is offered where a face was pointed at. */
+  readonly label: string;
+  readonly make: (from: NewThing) => AdditionChoice;
+  /** Whether it belongs to a face that is pointed at. */
+  readonly isAt: (face: FaceChoice) => boolean;
+  /** Whether the box has it, or nothing more of it can be put on. */
+  readonly isOn: (additions: readonly AdditionChoice[]) => boolean;
+}
+
+function isOnLid({ role, faces }: FaceChoice): boolean {
+  return faces === 'top' && (role === 'lid' || role === 'floor');
+}
+
+function hasLiner(additions: readonly AdditionChoice[]): boolean {
+  return additions.some(({ addition }) => addition === 'liner');
+}
+
+function hasStiffener(additions: readonly AdditionChoice[], where: 'floor' | 'lid'): boolean {
+  return additions.some((each) => each.addition === 'stiffener' && each.in === where);
+}
+
+/** All of them, in the order in which they are listed. */
+export const things: readonly Thing[] = [
+  {
+    label: 'Liner inside the box',
+    make: ({ id, print }) => ({ addition: 'liner', id, lines: 'box', paper: print }),
+    isAt: ({ role, faces }) => faces !== 'top' && (role === 'floor' || role === 'wall'),
+    isOn: hasLiner,
+  },
+  {
+    label: 'Liner inside box and lid',
+    make: ({ id, print }) => ({ addition: 'liner', id, lines: 'box and lid', paper: print }),
+    isAt: isOnLid,
+    isOn: hasLiner,
+  },
+  {
+    label: 'Stiffener on the floor',
+    make: ({ id, box }) => ({ addition: 'stiffener', id, in: 'floor', paper: box.papers[0] }),
+    isAt: ({ role, faces }) => role === 'floor' && faces === 'bottom',
+    isOn: (additions) => hasStiffener(additions, 'floor'),
+  },
+  {
+    label: 'Stiffener in the lid',
+    make: ({ id, box }) => ({ addition: 'stiffener', id, in: 'lid', paper: box.papers[0] }),
+    isAt: isOnLid,
+    isOn: (additions) => hasStiffener(additions, 'lid'),
+  },
+];
