@@ -198,7 +198,7 @@ export function wearPlates(
           up,
           at,
           ...(against === 'lid'
-            ? { joins: copy.part.joins, worn: on }
+            ? { joins: copy.part.joins, worn: { ...on, isInside: true } }
             : { joins: before, lies: { in: behind.part.piece.id, against } }),
           ...(copy.part.opens && { opens: copy.part.opens }),
         };

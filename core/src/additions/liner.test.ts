@@ -76,13 +76,15 @@ describe('a liner', () => {
     expect(plates.reduce((sum, { copies }) => sum + copies, 0)).toBe(6);
     const job = planJob(plan, request, { boxes: 1 });
     const told = job.steps.map((step) => sayStep(step, { job, box: plan, kit: request.kit }).text);
-    expect(told.join('\n')).toContain('onto the inside of the top of the lid');
+    expect(told.join('\n')).toContain('onto the inside of the top of the lid, in the middle');
     expect(told.join('\n')).toContain('standing on the floor, as far from both ends');
     const at = (part: string) => told.findIndex((text) => text.includes(part));
     expect(at('Lay the floor liner in the base')).toBeLessThan(at('standing on the floor'));
     expect(at('standing on the floor')).toBeLessThan(at('Put the gift in'));
     // What goes into the lid is glued while that lies flat.
-    expect(at('onto the inside of the top of the lid')).toBeLessThan(at('Fold the back wall up'));
+    expect(at('onto the inside of the top of the lid, in the middle')).toBeLessThan(
+      at('Fold the back wall up'),
+    );
   });
 
   it('stands clear of a thumb notch', () => {

@@ -27,8 +27,8 @@ const partSchema = z.object({
   opens: vectorSchema.optional(),
   /** The stage at which it is put in its place. */
   joins: z.int().min(0),
-  /** The face that it is worn on, and moves with from the first. */
-  worn: faceRefSchema.optional(),
+  /** The face that it is worn on, on its inside or its outside, and moves with from the first. */
+  worn: faceRefSchema.extend({ isInside: z.literal(true).optional() }).optional(),
   /** The piece that it is laid in, on its floor, or stood against the inside of its wall on a side. */
   lies: z
     .object({

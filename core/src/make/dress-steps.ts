@@ -89,6 +89,7 @@ export function dressings(
           count: each,
           lies: wanted,
           side: first.touched === 'drawn face' ? 'inside' : 'outside',
+          margin: carrier?.isInside ? 'in the middle' : 'even',
           narrow: first.narrow,
         },
         times: Math.max(1, Math.round(here.length / Math.max(1, each))),

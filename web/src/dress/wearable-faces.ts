@@ -40,7 +40,10 @@ export function wearableFaces(plan: Plan, request: PlanRequest): readonly Wearab
     const at = pattern.faceAt(spot);
     const layers = assembly.parts.filter(
       ({ worn }) =>
-        worn?.part === part && worn.spot.column === spot.column && worn.spot.row === spot.row,
+        worn?.part === part &&
+        worn.isInside !== true &&
+        worn.spot.column === spot.column &&
+        worn.spot.row === spot.row,
     );
     const inSpace = [{ part, face: at }, ...layers.map(({ id }) => ({ part: id, face: 0 }))];
     const known = found.findIndex((each) => isSameFace(each.face, face));

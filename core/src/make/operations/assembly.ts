@@ -159,6 +159,8 @@ export interface DressOperation {
   readonly lies: 'flat' | 'folded';
   /** On which side of the face it goes. */
   readonly side: 'inside' | 'outside';
+  /** Whether its margin is the same all round, or only the same on edges that face each other. */
+  readonly margin: 'even' | 'in the middle';
 }
 
 /** Put the gift in. */

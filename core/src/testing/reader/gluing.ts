@@ -194,16 +194,16 @@ export class Gluing {
       return;
     }
     const wornOn = match(
-      'Press (?:it|one) onto the (inside|outside) of (?:each of these: )?(?:each of (the \\w+ walls(?: of the lid)?)|(.+)) of the ([a-z ]+), as far in from every edge\\.',
+      'Press (?:it|one) onto the (inside|outside) of (?:each of these: )?(?:each of (the \\w+ walls(?: of the lid)?)|(.+)) of the ([a-z ]+), (?:as far in from every edge|in the middle)\\.',
     );
     const onWhole = match(
-      'Press (?:it|one) onto the (inside|outside) of the ([a-z ]+), as far in from every edge\\.',
+      'Press (?:it|one) onto the (inside|outside) of the ([a-z ]+), (?:as far in from every edge|in the middle)\\.',
     );
     const wornOnPiece = this.names.some((name) => name.toLowerCase() === onWhole?.[1])
       ? onWhole
       : undefined;
     const wornOnLayer = match(
-      'Press (?:it|one) onto (?:the|each) ([a-z ]+ (?:panel|stiffener|liner)), as far in from every edge\\.',
+      'Press (?:it|one) onto (?:the|each) ([a-z ]+ (?:panel|stiffener|liner)), (?:as far in from every edge|in the middle)\\.',
     );
     const lining = match(
       'Press (?:it|one) onto the inside of (?:each of (the \\w+ walls)|(.+)) of the ([a-z ]+), standing on the floor, as far from both ends\\.',
