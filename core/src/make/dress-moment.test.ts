@@ -37,7 +37,7 @@ function dressings(request: PlanRequest) {
 }
 
 describe('what is put on a box', () => {
-  it('comes from outside on to its own piece, which lies outside up as long as it is flat', () => {
+  it('comes straight on to its own piece, which lies with that side up as long as it is flat', () => {
     fc.assert(
       fc.property(dressed(anyRequest), (request) => {
         const cards = papersOf(request).map(({ thickness }) => thickness / 1e6);
@@ -51,16 +51,18 @@ describe('what is put on a box', () => {
             const before = start.faces.find((face) => face.part === part);
             if (!here || !before) throw new Error(`${part} is not in the picture`);
             // Nearest to some face of the box, by no more than all the card that there is.
+            const away = operation.side === 'outside' ? -1 : 1;
             const offs = end.faces
               .filter(isBox)
               .filter(({ out }) => Math.abs(dot(out, here.out)) > 0.999)
-              .map(({ ring, out }) => -dot(between(ring[0] ?? out, middleOf(here)), out));
+              .map(({ ring, out }) => away * dot(between(ring[0] ?? out, middleOf(here)), out));
             const nearest = Math.min(...offs.filter((off) => off > 0));
             expect(nearest).toBeLessThan(most + 0.1);
             // It comes straight, against its own drawn side.
             expect(dot(between(middleOf(before), middleOf(here)), here.out)).toBeGreaterThan(15);
             if (operation.lies === 'folded') continue;
-            for (const { out } of end.faces) expect(out.z).toBeLessThan(-0.999);
+            for (const { out } of end.faces.filter(isBox))
+              expect(away * out.z).toBeGreaterThan(0.999);
           }
         }
       }),

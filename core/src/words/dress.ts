@@ -36,7 +36,7 @@ export function dressSentences(
   nameOf: NameOf,
   laid: string | undefined,
 ): readonly string[] {
-  const { piece, onto, count, side, margin } = dress;
+  const { piece, onto, count, side } = dress;
   const [name, under] = [nameOf(piece).toLowerCase(), nameOf(onto.piece).toLowerCase()];
   const isOne = count === 1;
   const press = isOne ? 'Press it' : 'Press one';
@@ -53,6 +53,6 @@ export function dressSentences(
   return [
     ...layOutsideUp(dress, under, laid),
     `Adhesive all over the back of ${isOne ? 'the' : 'each'} ${name}.`,
-    `${press} onto ${where()}, ${margin === 'even' ? 'as far in from every edge' : margin}.`,
+    `${press} onto ${where()}, ${side === 'outside' ? 'as far in from every edge' : 'in the middle'}.`,
   ];
 }

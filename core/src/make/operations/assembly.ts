@@ -157,10 +157,8 @@ export interface DressOperation {
   readonly narrow: Length;
   /** Whether what it is put on lies flat for it, or is folded and glued already. */
   readonly lies: 'flat' | 'folded';
-  /** On which side of the face it goes. */
+  /** On which side of the box it goes: outside as far in from every edge, inside in the middle. */
   readonly side: 'inside' | 'outside';
-  /** Whether its margin is the same all round, or only the same on edges that face each other. */
-  readonly margin: 'even' | 'in the middle';
 }
 
 /** Put the gift in. */
