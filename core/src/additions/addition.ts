@@ -2,6 +2,7 @@ import type { DrawnFrame, Worn, WornAnswer } from '../forms/index.ts';
 import type { Length, Unit } from '../length/index.ts';
 import type { Paper, Papers } from '../paper/index.ts';
 import type { FlatFace } from './flat-faces.ts';
+import type { Kit } from '../tools/index.ts';
 import type { RoomTaken } from './room-taken.ts';
 
 /** A box that something is put on. */
@@ -21,8 +22,9 @@ export interface DressBrief {
   readonly field: string;
   /** Which of the box’s papers the first of its own is. */
   readonly firstPaper: number;
-  /** The step that cuts are made in. */
+  /** The step that cuts are made in, and all that the maker has. */
   readonly step: Length;
+  readonly kit: Kit;
   readonly unit: Unit;
   /** What lies nearer to the gift than its own card does. */
   readonly inner: RoomTaken;
@@ -55,6 +57,8 @@ export interface Addition<Choice> {
   readonly wear: (choice: Choice, box: Undressed, brief: DressBrief) => WornAnswer;
   /** What of it is not on the box. */
   readonly leftOff: (choice: Choice, box: Undressed, step: Length) => readonly LeftOff[];
+  /** Whether it goes round the whole box, over all else that this wears. */
+  readonly goesRound?: true;
   /** The faces that it takes. */
   readonly takes: (choice: Choice, box: Undressed) => readonly FlatFace[];
 }

@@ -95,7 +95,8 @@ function eachInTurn<Result>(
     const step = cuttingMeans(kit)?.step ?? kit.trimmer.step;
     // What is put in later lies nearer to the gift.
     const inner = roomTaken(additions.slice(i + 1));
-    const result = put(choice, box, { field: `additions.${i}`, firstPaper, step, unit, inner });
+    const field = `additions.${i}`;
+    const result = put(choice, box, { field, firstPaper, step, kit, unit, inner });
     taken.push(...addition.takes(box));
     firstPaper += addition.papers.length;
     return result;
@@ -105,8 +106,17 @@ function eachInTurn<Result>(
 function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits']): WornAnswer {
   let worn = nothing;
   let refusal: Refusal | undefined;
-  eachInTurn(request, bare, (choice, box, brief) => {
-    const addition = additionOf(choice);
+  const each = eachInTurn(request, bare, (choice, box, brief) => ({
+    addition: additionOf(choice),
+    box,
+    brief,
+  }));
+  // What goes round the box goes over all else, whenever it was put on.
+  const inOrder = [
+    ...each.filter(({ addition }) => !addition.goesRound),
+    ...each.filter(({ addition }) => addition.goesRound),
+  ];
+  for (const { addition, box, brief } of inOrder) {
     const narrow = addition.laid(box).find((card) => !mayMakeRoom(fits, card));
     if (narrow) refusal ??= noRoomFor(narrow, brief.field);
     const answer = addition.wear({ ...box, worn }, brief);
@@ -117,7 +127,7 @@ function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits'
         parts: [...worn.parts, ...answer.worn.parts],
         stacks: [...worn.stacks, ...answer.worn.stacks],
       };
-  });
+  }
   return refusal
     ? { ok: false, refusal }
     : { ok: true, worn: { ...worn, pieces: apartByName(worn.pieces) } };

@@ -10,6 +10,7 @@ export {
   type DressRequest,
 } from './dress-frame.ts';
 export { choiceOf, chosenFrom, isSameFace, type FaceChoice } from './face-choice.ts';
+export { bandLimits, type BandChoice } from './band.ts';
 export type { LinerChoice } from './liner.ts';
 export type { FlatFace } from './flat-faces.ts';
 export { newPanel, usualMargin, withLayer } from './new-panel.ts';

@@ -3,7 +3,6 @@ import {
   cross,
   direction,
   dot,
-  foldingBox,
   scale,
   subtract,
   vector,
@@ -17,7 +16,6 @@ import {
   type Vector,
 } from '../fold/index.ts';
 import { toMillimetres } from '../length/index.ts';
-import { paperFor } from '../paper/index.ts';
 import type { CellRole, Cutout, Point } from '../piece/index.ts';
 import type { Undressed } from './addition.ts';
 import { cardSpot } from './card-spot.ts';
@@ -34,6 +32,7 @@ import {
 } from './outline.ts';
 import { narrowed, roomAt } from './room-at.ts';
 import type { RoomTaken } from './room-taken.ts';
+import { wornBox } from './worn-box.ts';
 
 /** The card behind one side of a box’s room. */
 export interface InsideFace {
@@ -89,18 +88,9 @@ const leastCover = 2;
 const lowOnWall = 0.15;
 
 /** What finds the card behind a place of the room’s side. */
-function finder({ drawn, papers, worn: already }: Undressed) {
-  const pieces = [...drawn.pieces, ...already.pieces];
-  const assembly = {
-    ...drawn.assembly,
-    parts: [...drawn.assembly.parts, ...already.parts],
-    stacks: [...drawn.assembly.stacks, ...already.stacks],
-  };
-  const box = foldingBox(
-    withoutOpenings(pieces),
-    ({ paper }) => paperFor(papers, paper).thickness,
-    assembly,
-  );
+function finder(bare: Undressed) {
+  const box = wornBox(bare, withoutOpenings);
+  const pieces = [...bare.drawn.pieces, ...bare.worn.pieces];
   const cutouts = new Map<string, readonly Cutout[]>(
     pieces.map(({ id, grid }) => [id, grid.cutouts.filter(isRound)]),
   );

@@ -4,6 +4,7 @@ import type { Paper } from '../paper/index.ts';
 import type { Length } from '../length/index.ts';
 import type { Addition, DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
 import type { FlatFace } from './flat-faces.ts';
+import { band, bandSchema } from './band.ts';
 import { liner, linerSchema } from './liner.ts';
 import { panel, panelSchema } from './panel.ts';
 import type { RoomTaken } from './room-taken.ts';
@@ -14,6 +15,7 @@ export const additionSchema = z.discriminatedUnion('addition', [
   panelSchema,
   linerSchema,
   stiffenerSchema,
+  bandSchema,
 ]);
 export type AdditionChoice = z.infer<typeof additionSchema>;
 
@@ -21,6 +23,7 @@ export type AdditionChoice = z.infer<typeof additionSchema>;
 export interface ChosenAddition {
   readonly papers: readonly Paper[];
   readonly room: RoomTaken;
+  readonly goesRound: boolean;
   readonly withPaper: (at: number, paper: Paper) => AdditionChoice;
   readonly takes: (box: Undressed) => readonly FlatFace[];
   readonly laid: (box: Undressed) => readonly LaidCard[];
@@ -35,6 +38,7 @@ function chosen<Choice extends AdditionChoice>(
   return {
     papers: addition.papers(choice),
     room: addition.room(choice),
+    goesRound: addition.goesRound === true,
     withPaper: (at, paper) => addition.withPaper(choice, at, paper),
     takes: (box) => addition.takes(choice, box),
     laid: (box) => addition.laid(choice, box),
@@ -46,6 +50,8 @@ function chosen<Choice extends AdditionChoice>(
 /** How a chosen addition is made. */
 export function additionOf(choice: AdditionChoice): ChosenAddition {
   switch (choice.addition) {
+    case 'band':
+      return chosen(band, choice);
     case 'panel':
       return chosen(panel, choice);
     case 'liner':

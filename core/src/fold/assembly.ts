@@ -29,6 +29,8 @@ const partSchema = z.object({
   joins: z.int().min(0),
   /** The face that it is worn on, on its inside or its outside, and moves with from the first. */
   worn: faceRefSchema.extend({ isInside: z.literal(true).optional() }).optional(),
+  /** How it goes round the closed box: round the walls, over the top from left to right, or from front to back. */
+  wraps: z.enum(['walls', 'across', 'deep']).optional(),
   /** The piece that it is laid in, on its floor, or stood against the inside of its wall on a side. */
   lies: z
     .object({

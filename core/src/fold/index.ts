@@ -19,6 +19,7 @@ export {
 } from './folded-box.ts';
 export type { FoldFault } from './fold-fault.ts';
 export { carriedAlong, compose, flat, placeInto, shifted, turnInto, type Frame } from './frame.ts';
+export { isInRing } from './in-ring.ts';
 export { jointsOf, type Joint, type JointFace } from './joints.ts';
 export { measureGap } from './measure-gap.ts';
 export { foldedTo, largestOpening, poseFaces, progressOf, type FoldProgress } from './pose.ts';

@@ -86,6 +86,7 @@ export {
   type EndPlace,
   type TubeEnd,
   type TubePanels,
+  type TubeShape,
 } from './tube.ts';
 export { giftTray, openTray, roomOf, smoothTray, withCutouts } from './gift-tray.ts';
 export { trayInside } from './tray-inside.ts';

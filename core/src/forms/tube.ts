@@ -72,7 +72,7 @@ export function tubePanels(
 }
 
 /** Clear inside of a tube whose panels have these sizes. */
-export function tubeInside(size: SizeOf, { floor, card }: TubePanels) {
+export function tubeInside(size: SizeOf, { floor, card }: Pick<TubeShape, 'floor' | 'card'>) {
   return {
     across: minus(size(floor.across), card, card),
     deep: minus(size(floor.deep), card),
@@ -200,11 +200,18 @@ export function gluedEnd(flaps: string, floor: FloorSections, begins: number): T
   };
 }
 
+/** What of a tube’s panels its drawing and its place in the box go by: the names of their sections, and their card. */
+export interface TubeShape {
+  readonly floor: Pick<FloorSections, 'across' | 'deep'>;
+  readonly seam: Pick<StyleSection, 'id'>;
+  readonly card: Length;
+}
+
 interface TubePiece {
   readonly id: string;
   readonly name: string;
   readonly paper: number;
-  readonly panels: TubePanels;
+  readonly panels: TubeShape;
   readonly high: string;
   readonly top: TubeEnd;
   readonly bottom: TubeEnd;
@@ -318,6 +325,6 @@ export function tubePart(tube: TubePiece, size: SizeOf, { lower, joins }: Standi
 }
 
 /** How far in millimetres a tube stands to the right, so that its room beside the seam is in the middle. */
-export function tubeAside({ card }: TubePanels): number {
+export function tubeAside({ card }: Pick<TubeShape, 'card'>): number {
   return toMillimetres(card) / 2;
 }

@@ -23,7 +23,7 @@ export function joinsOf({
     .map(({ face, on }) => [pieceOfPart.get(face.part), pieceOfPart.get(on.part)]);
   const [first, ...others] = parts;
   const there = new Set(first ? [first.piece] : []);
-  return others.flatMap(({ piece, joins, lies }): readonly Join[] => {
+  return others.flatMap(({ piece, joins, lies, wraps }): readonly Join[] => {
     if (there.has(piece)) return [];
     // A plate that is glued into its ring comes with the ring.
     const isGlued = glued.some(
@@ -39,6 +39,13 @@ export function joinsOf({
     if (isGlued) return [];
     if (lies && lies.against !== 'floor')
       return [{ operation: lining({ pieces, assembly }, piece, lies.in), stage: joins }];
+    if (wraps)
+      return [
+        {
+          operation: { kind: 'join', piece, onto: first?.piece ?? piece, how: waysRound[wraps] },
+          stage: joins,
+        },
+      ];
     const operation: JoinOperation = lies
       ? { kind: 'join', piece, onto: lies.in, how: 'on its floor' }
       : over
@@ -49,6 +56,12 @@ export function joinsOf({
     return [{ operation, stage: joins }];
   });
 }
+
+const waysRound = {
+  walls: 'round the walls',
+  across: 'round from left to right',
+  deep: 'round from front to back',
+} as const;
 
 /** More walls than these are not told by where they are. */
 const toldBySide = 4;

@@ -24,9 +24,19 @@ import {
   type StyleFit,
   type StyleFrame,
 } from '../forms/index.ts';
-import { hair, half, largest, minus, plus, smallest, times, zero } from '../length/index.ts';
+import {
+  hair,
+  half,
+  largest,
+  minus,
+  plus,
+  smallest,
+  times,
+  zero,
+  type Length,
+} from '../length/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
-import { cutSizeOf, type Piece } from '../piece/index.ts';
+import { cutSizeOf, gridPositions, type GridAxis, type Piece } from '../piece/index.ts';
 import type { MadeWay } from '../request/index.ts';
 import type { Kit } from '../tools/index.ts';
 import { cutDown } from './cut-down.ts';
@@ -261,19 +271,33 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): BoxAnswer {
           const across = acrossMarks(solution, template, size, tools);
           return [{ piece, across, down: chainMarks(solution, `${template.id} down`) }];
         }),
-        ...(worn?.pieces ?? []).map(unmarked),
+        ...(worn?.pieces ?? []).map(markedAsDrawn),
       ],
     },
   };
 }
 
-/** A piece that is cut and not scored. */
-function unmarked(piece: Piece): MarkedPiece {
+/** A piece whose lines were put where they are when it was drawn. */
+function markedAsDrawn(piece: Piece): MarkedPiece {
+  const { columns, rows, lines } = piece.grid;
   const { width, height } = cutSizeOf(piece.grid);
+  const scoresOn = (axis: GridAxis, sections: readonly Length[]) =>
+    gridPositions(sections).flatMap((position, index): readonly ScoreReading[] => {
+      const isScored = lines.some(
+        (line) =>
+          line.axis === axis &&
+          line.index === index &&
+          line.spans.some(({ make }) => make === 'score'),
+      );
+      // How it is read is found with the others’.
+      return isScored
+        ? [{ index, position, from: 'start', reading: position, onGroove: true }]
+        : [];
+    });
   return {
     piece,
-    across: { id: `${piece.id} across`, cut: width, scores: [] },
-    down: { id: `${piece.id} down`, cut: height, scores: [] },
+    across: { id: `${piece.id} across`, cut: width, scores: scoresOn('column', columns) },
+    down: { id: `${piece.id} down`, cut: height, scores: scoresOn('row', rows) },
   };
 }
 

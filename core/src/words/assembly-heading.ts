@@ -39,13 +39,16 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
     case 'put in':
       return operations.length === 1 ? 'Gift in' : 'Fill and close';
     case 'join':
-      return main.how === 'over'
-        ? `${nameOf(main.piece)} on`
-        : main.how === 'into'
-          ? `${nameOf(main.piece)} in`
-          : main.how === 'on its floor'
-            ? `Lay the ${nameOf(main.piece).toLowerCase()} in`
-            : `${nameOf(main.piece)} in place`;
+      switch (main.how) {
+        case 'into':
+          return `${nameOf(main.piece)} in`;
+        case 'on its floor':
+          return `Lay the ${nameOf(main.piece).toLowerCase()} in`;
+        case 'place':
+          return `${nameOf(main.piece)} in place`;
+        default:
+          return `${nameOf(main.piece)} on`;
+      }
     case 'line': {
       const name = nameOf(main.piece).toLowerCase();
       const count = typeof main.walls === 'number' ? main.walls : main.walls.length;
@@ -101,10 +104,17 @@ export function assemblyLine(operations: Operations, nameOf: NameOf): string {
     case 'put in':
       return operations.length === 1 ? 'gift in' : 'gift in, close the box';
     case 'join':
-      if (main.how === 'on its floor') return `lay it in the ${nameOf(main.onto).toLowerCase()}`;
-      return main.how === 'place'
-        ? 'in its place'
-        : `${main.how} the ${nameOf(main.onto).toLowerCase()}`;
+      switch (main.how) {
+        case 'on its floor':
+          return `lay it in the ${nameOf(main.onto).toLowerCase()}`;
+        case 'place':
+          return 'in its place';
+        case 'over':
+        case 'into':
+          return `${main.how} the ${nameOf(main.onto).toLowerCase()}`;
+        default:
+          return 'round the closed box';
+      }
     case 'line':
       return `glue into the ${nameOf(main.onto).toLowerCase()}`;
     case 'dress':

@@ -225,6 +225,16 @@ function joinSentences({ piece, how, onto }: JoinOperation, nameOf: NameOf): rea
       return [`Put the ${one} in its place at the ${other}.`];
     case 'on its floor':
       return [`Lay the ${one} in the ${other}, flat on the floor.`];
+    case 'round the walls':
+      return [`Slide the ${one} over the closed box from above, to half its height.`];
+    case 'round from left to right':
+      return [
+        `Slide the ${one} over the closed box from the front, to the middle, its seam at the bottom.`,
+      ];
+    case 'round from front to back':
+      return [
+        `Slide the ${one} over the closed box from the right, to the middle, its seam at the bottom.`,
+      ];
   }
 }
 

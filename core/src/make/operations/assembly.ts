@@ -92,12 +92,15 @@ export interface ThreadOperation {
   readonly cutouts: readonly number[];
 }
 
+/** How something goes round the closed box: round its walls, or over its top. */
+export type WayRound = 'round the walls' | 'round from left to right' | 'round from front to back';
+
 /** Put a piece to the others. */
 export interface JoinOperation {
   readonly kind: 'join';
   readonly piece: string;
   readonly onto: string;
-  readonly how: 'over' | 'into' | 'place' | 'on its floor';
+  readonly how: 'over' | 'into' | 'place' | 'on its floor' | WayRound;
 }
 
 /** Glue plates to the inside of walls of a piece that is put together. */

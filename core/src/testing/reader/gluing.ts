@@ -70,6 +70,8 @@ const others = [
   /^Slide the .+ (?:over the .+|into the .+, down to the floor)\.$/,
   /^Put the .+ in its place at the .+\.$/,
   /^Lay the .+ in the .+, flat on the floor\.$/,
+  /^Slide the .+ over the closed box from above, to half its height\.$/,
+  /^Slide the .+ over the closed box from the (?:front|right), to the middle, its seam at the bottom\.$/,
   /^Lay the .+ flat, .+\.$/,
   /^Turn it over like a page, outside up\.$/,
   /^As the walls come up, fold (?:each corner|\w+ corners) in half along its slanting score\.$/,

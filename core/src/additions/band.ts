@@ -1,0 +1,225 @@
+import { z } from 'zod';
+import { add, scale, type FoldingBox, type Part, type Vector } from '../fold/index.ts';
+import {
+  openEnd,
+  tubePart,
+  tubeStacks,
+  tubeTemplate,
+  type Refusal,
+  type TubeShape,
+} from '../forms/index.ts';
+import {
+  formatWithUnit,
+  inchFraction,
+  largest,
+  lengthBetween,
+  millimetres,
+  minus,
+  nanometres,
+  plus,
+  roundDown,
+  roundUp,
+  smallest,
+  times,
+  toMillimetres,
+  type Length,
+} from '../length/index.ts';
+import { paperSchema } from '../paper/index.ts';
+import { scoringMeans, widthForTape, type Kit } from '../tools/index.ts';
+import type { Addition, DressBrief, Undressed } from './addition.ts';
+import { axesRound, roundOf, waysRound, type Reach, type WayRound } from './round-box.ts';
+import { noRoomTaken } from './room-taken.ts';
+import { wornBox } from './worn-box.ts';
+
+/** How wide a band may be. */
+export const bandLimits = { least: millimetres(8), most: millimetres(300) } as const;
+
+/** A strip of card round the closed box. */
+export const bandSchema = z.object({
+  addition: z.literal('band'),
+  id: z.string().min(1).max(40),
+  round: z.enum(['walls', 'across', 'deep']),
+  width: lengthBetween(bandLimits.least, bandLimits.most),
+  paper: paperSchema,
+});
+export type BandChoice = z.infer<typeof bandSchema>;
+
+/** How loosely a band goes round: so much room to slide, both sides together. */
+export const bandRoom = {
+  least: millimetres(0.4),
+  target: millimetres(0.8),
+  most: millimetres(1.8),
+} as const;
+
+function lengthOf({ from, to }: Reach): Length {
+  return nanometres(Math.ceil((to - from) * 1e6));
+}
+
+/**
+ * A panel of the band over so much of the box: on the marks of the scoring board where one of them leaves it room to
+ * slide and no more, or else on those that cuts are made by.
+ */
+function panelOver(needed: Length, step: Length, kit: Kit): Length {
+  const means = scoringMeans(kit);
+  const onMark = means && roundUp(plus(needed, bandRoom.least), means.step);
+  if (onMark !== undefined && minus(onMark, needed) <= bandRoom.most) return onMark;
+  return roundUp(plus(needed, bandRoom.least), smallest(step, millimetres(1)));
+}
+
+/** How wide the seam is at the least: as wide as the maker’s tape, where the panel beside it lets it. */
+function seamFor(beside: Length, kit: Kit): Length {
+  const wanted = largest(
+    millimetres(12),
+    smallest(widthForTape(kit.adhesives) ?? millimetres(12), millimetres(16)),
+  );
+  return largest(millimetres(4), smallest(wanted, times(beside, 0.8)));
+}
+
+const roundSaid: Readonly<Record<WayRound, string>> = {
+  walls: 'round its walls',
+  across: 'over its top from left to right',
+  deep: 'over its top from front to back',
+};
+
+/** What a box is called that way, in which a band is as wide as it may be. */
+const longSaid: Readonly<Record<WayRound, string>> = {
+  walls: 'high',
+  across: 'deep',
+  deep: 'wide',
+};
+
+function whyNot(
+  choice: BandChoice,
+  answer: Exclude<ReturnType<typeof roundOf>, { readonly ok: true }>,
+  { unit }: DressBrief,
+): string {
+  const said = roundSaid[choice.round];
+  switch (answer.why) {
+    case 'too short': {
+      const nearly = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.1);
+      const long = formatWithUnit(roundDown(lengthOf(answer.along), nearly), unit);
+      return `The band is ${formatWithUnit(choice.width, unit)} wide, and the box is only ${long} ${longSaid[choice.round]}.`;
+    }
+    case 'handle':
+      return `The handle is in the way of a band ${said}.`;
+    case 'opening':
+      return `A band ${said} would lie over ${answer.covers}.`;
+    case 'not square':
+      return `A band finds no hold ${said}: something stands out there, or the sides slant.`;
+  }
+}
+
+/** Why a band can’t go round the box so, with the ways in which it could. */
+function refused(
+  choice: BandChoice,
+  box: FoldingBox,
+  answer: Exclude<ReturnType<typeof roundOf>, { readonly ok: true }>,
+  brief: DressBrief,
+): Refusal {
+  const { round, width } = choice;
+  const why = whyNot(choice, answer, brief);
+  const others = waysRound.filter(
+    (way) => way !== round && roundOf(box, way, toMillimetres(width)).ok,
+  );
+  const elsewhere =
+    others.length === 0 ? '' : ` It would go ${others.map((way) => roundSaid[way]).join(', or ')}.`;
+  if (answer.why !== 'too short') {
+    const way = elsewhere === '' ? ' Take the band off.' : elsewhere;
+    return { field: `${brief.field}.round`, message: `${why}${way}` };
+  }
+  const narrower = roundDown(times(lengthOf(answer.along), 0.5), brief.step);
+  return {
+    field: `${brief.field}.width`,
+    message: `${why}${narrower >= bandLimits.least ? ' Make it narrower.' : ''}${elsewhere}`,
+    ...(narrower >= bandLimits.least && { nearest: narrower }),
+  };
+}
+
+/** A tube as it stands, laid round the box. */
+function laidRound(part: Part, round: WayRound, middle: Vector): Part {
+  const { right, back, along } = axesRound[round];
+  const turned = ({ x, y, z }: Vector) =>
+    add(add(scale(right, x), scale(back, y)), scale(along, z));
+  return {
+    ...part,
+    right: turned(part.right),
+    up: turned(part.up),
+    at: add(turned(part.at), middle),
+  };
+}
+
+/** So far beyond the box a band is drawn that is taken off, in millimetres. */
+const beside = 12;
+
+function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {
+  const { id, round, paper } = choice;
+  const { step, kit, firstPaper } = brief;
+  const width = largest(step, roundDown(choice.width, step));
+  const box = wornBox(bare);
+  const answer = roundOf(box, round, toMillimetres(width));
+  if (!answer.ok) return { ok: false as const, refusal: refused(choice, box, answer, brief) };
+  const { of } = answer;
+  const card = paper.thickness;
+  // The seam lies inside one of the sides, beside the box.
+  const across = panelOver(plus(lengthOf(of.right), card, card), step, kit);
+  const deep = panelOver(plus(lengthOf(of.back), card), step, kit);
+  const panels = times(plus(across, deep), 2);
+  const seam = minus(roundUp(plus(panels, seamFor(deep, kit)), step), panels);
+  const lengths = new Map<string, Length>([
+    ['across', across],
+    ['deep', deep],
+    ['seam', seam],
+    ['width', width],
+  ]);
+  const size = (section: string) => lengths.get(section) ?? width;
+  const shape: TubeShape = {
+    floor: { across: 'across', deep: 'deep' },
+    seam: { id: 'seam' },
+    card,
+  };
+  const tube = {
+    id: `${id} band`,
+    name: 'Band',
+    paper: firstPaper,
+    panels: shape,
+    high: 'width',
+    top: openEnd,
+    bottom: openEnd,
+  };
+  const { draw, name, copies } = tubeTemplate(tube);
+  const half = toMillimetres(width) / 2;
+  const standing = tubePart(tube, size, { lower: -half, joins: box.end });
+  const middle = ({ from, to }: Reach) => (from + to) / 2;
+  const { right, back, along } = axesRound[round];
+  const place = add(
+    add(scale(right, middle(of.right)), scale(back, middle(of.back))),
+    scale(along, middle(of.along)),
+  );
+  const off = (of.along.to - of.along.from) / 2 + half + beside;
+  const part: Part = {
+    ...laidRound(standing, round, place),
+    // Out of the way of a lid, which is lifted.
+    opens: scale(along, round === 'walls' ? off : -off),
+    wraps: round,
+  };
+  return {
+    ok: true as const,
+    worn: {
+      pieces: [{ id: tube.id, name, paper: firstPaper, copies, grid: draw(size) }],
+      parts: [part],
+      stacks: [...tubeStacks(tube, size)],
+    },
+  };
+}
+
+/** A belly band. */
+export const band: Addition<BandChoice> = {
+  papers: ({ paper }) => [paper],
+  withPaper: (choice, _, paper) => ({ ...choice, paper }),
+  room: () => noRoomTaken,
+  goesRound: true,
+  takes: () => [],
+  laid: () => [],
+  leftOff: () => [],
+  wear,
+};

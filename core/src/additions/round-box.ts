@@ -1,0 +1,164 @@
+import {
+  add,
+  closedFaces,
+  dot,
+  isInRing,
+  placeInto,
+  scale,
+  subtract,
+  vector,
+  type FoldingBox,
+  type PlacedFace,
+  type Vector,
+} from '../fold/index.ts';
+import { toMillimetres } from '../length/index.ts';
+import type { CellRole, CutoutUse } from '../piece/index.ts';
+
+/** How a band goes round a closed box: round its walls, or over its top, from left to right or from front to back. */
+export type WayRound = 'walls' | 'across' | 'deep';
+
+export const waysRound: readonly WayRound[] = ['walls', 'across', 'deep'];
+
+/** A band’s own axes as it lies round the box: to its right, to its back, and along it. */
+export interface RoundAxes {
+  readonly right: Vector;
+  readonly back: Vector;
+  readonly along: Vector;
+}
+
+/** The axes of each way round: what would be the back of a standing tube comes underneath, with its seam. */
+export const axesRound: Readonly<Record<WayRound, RoundAxes>> = {
+  walls: { right: vector(1, 0, 0), back: vector(0, 1, 0), along: vector(0, 0, 1) },
+  across: { right: vector(1, 0, 0), back: vector(0, 0, -1), along: vector(0, 1, 0) },
+  deep: { right: vector(0, -1, 0), back: vector(0, 0, -1), along: vector(1, 0, 0) },
+};
+
+/** From where to where something reaches, in millimetres. */
+export interface Reach {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What a band has to go round, along its own axes. */
+export interface RoundOf {
+  readonly right: Reach;
+  readonly back: Reach;
+  readonly along: Reach;
+}
+
+function reachOf(places: readonly Vector[], way: Vector): Reach {
+  const at = places.map((place) => dot(place, way));
+  return { from: Math.min(...at), to: Math.max(...at) };
+}
+
+/** Where a ring passes so far along an axis. */
+function crossings(ring: readonly Vector[], axis: Vector, at: number): readonly Vector[] {
+  return ring.flatMap((here, i) => {
+    const next = ring[(i + 1) % ring.length] ?? here;
+    const [a, b] = [dot(here, axis) - at, dot(next, axis) - at];
+    if (a > 0 === b > 0) return [];
+    return [add(here, scale(subtract(next, here), a / (a - b)))];
+  });
+}
+
+/** All corners of the closed box, on both sides of its card, and of the gift where that stands out of it. */
+function placesOf(box: FoldingBox): readonly (readonly Vector[])[] {
+  const { cavity } = box.assembly;
+  return [
+    ...closedFaces(box).flatMap(({ ring, out, card }) =>
+      [card / 2, -card / 2].map((off) => ring.map((place) => add(place, scale(out, off)))),
+    ),
+    cavity.floor.map(({ x, y }) => vector(x, y, 0)),
+    cavity.top.map(({ x, y }) => vector(x, y, cavity.high)),
+  ];
+}
+
+/** How far from its corner a box may begin: what its lid overhangs, and what it wears. */
+const roundedBy = 5;
+
+/** What a band must leave open, in words: it is seen through, held or tied by. */
+const leftOpen: ReadonlyMap<CutoutUse, string> = new Map([
+  ['finger hole', 'the finger hole'],
+  ['hanging hole', 'the hole that it hangs by'],
+  ['window', 'the window'],
+  ['ribbon', 'the ribbon holes'],
+  ['ribbon pull', 'the holes for the pull'],
+  ['wire', 'the holes for the wire'],
+  ['brad', 'the hole for the brad'],
+]);
+
+/** What stands on a box to be held by. */
+const handles: ReadonlySet<CellRole> = new Set(['arch']);
+
+/** A hole of the closed box that must stay open: its name, its middle and how far it reaches. */
+interface OpenAt {
+  readonly said: string;
+  readonly middle: Vector;
+  readonly radius: number;
+}
+
+/** Every hole of the closed box that must stay open. */
+function openings(box: FoldingBox): readonly OpenAt[] {
+  return box.parts.flatMap((part) =>
+    part.piece.grid.cutouts.flatMap((cutout): readonly OpenAt[] => {
+      const said = leftOpen.get(cutout.use);
+      if (cutout.shape !== 'hole' || said === undefined) return [];
+      const place = vector(toMillimetres(cutout.centre.x), -toMillimetres(cutout.centre.y), 0);
+      const face = part.pattern.faces.findIndex(({ corners: ring }) =>
+        isInRing(
+          ring.flatMap((corner) => part.pattern.corners[corner] ?? []),
+          place,
+          vector(0, 0, 1),
+          0,
+        ),
+      );
+      const frame = part.faces[face];
+      if (!frame) return [];
+      const radius = toMillimetres(cutout.radius);
+      return [{ said, middle: placeInto(frame, place), radius }];
+    }),
+  );
+}
+
+/** Why a band can't go round somewhere, or what it goes round. */
+export type RoundAnswer =
+  | { readonly ok: true; readonly of: RoundOf }
+  | { readonly ok: false; readonly why: 'not square' | 'too short'; readonly along: Reach }
+  | { readonly ok: false; readonly why: 'handle' }
+  | { readonly ok: false; readonly why: 'opening'; readonly covers: string };
+
+/**
+ * What a band of this width would go round in the middle of the box, this way. The box must be square enough there to
+ * hold it, with no handle on it and no hole that must stay open. Millimetres.
+ */
+export function roundOf(box: FoldingBox, way: WayRound, width: number): RoundAnswer {
+  const { right, back, along } = axesRound[way];
+  const rings = placesOf(box);
+  const whole = reachOf(rings.flat(), along);
+  if (whole.to - whole.from < width - 1e-3) return { ok: false, why: 'too short', along: whole };
+  const middle = (whole.from + whole.to) / 2;
+  const [from, to] = [middle - width / 2, middle + width / 2];
+  const isUnder = (place: Vector, spare: number) =>
+    dot(place, along) >= from - spare && dot(place, along) <= to + spare;
+  const isHandle = ({ role, ring }: PlacedFace) => {
+    const reach = reachOf(ring, along);
+    return handles.has(role) && reach.to > from && reach.from < to;
+  };
+  if (way !== 'walls' && closedFaces(box).some(isHandle)) return { ok: false, why: 'handle' };
+  const covered = openings(box).find(({ middle: at, radius }) => isUnder(at, radius));
+  if (covered) return { ok: false, why: 'opening', covers: covered.said };
+  const under = rings.flatMap((ring) => [
+    ...ring.filter((place) => isUnder(place, 0)),
+    ...crossings(ring, along, from),
+    ...crossings(ring, along, to),
+  ]);
+  const [across, deep] = [reachOf(under, right), reachOf(under, back)];
+  const hasCorner = (x: number, y: number) =>
+    under.some((place) => Math.hypot(dot(place, right) - x, dot(place, back) - y) < roundedBy);
+  const isSquare = [across.from, across.to].every((x) =>
+    [deep.from, deep.to].every((y) => hasCorner(x, y)),
+  );
+  return isSquare
+    ? { ok: true, of: { right: across, back: deep, along: whole } }
+    : { ok: false, why: 'not square', along: whole };
+}
