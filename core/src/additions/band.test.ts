@@ -5,6 +5,7 @@ import {
   closedFaces,
   cutSizeOf,
   hair,
+  inchFraction,
   millimetres,
   planBox,
   planJob,
@@ -20,6 +21,7 @@ import {
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
 import { anyPaper, anyRequest, sundial } from '../testing/requests.ts';
+import { faultsInWords } from '../testing/told.ts';
 
 type Round = 'walls' | 'across' | 'deep';
 
@@ -135,6 +137,23 @@ describe('a band', () => {
     const last = width({ ...usual, additions: [...banded(usual, 'across').additions, panel] });
     expect(first).toBe(last);
     expect(first).toBeGreaterThan(bare);
+  });
+
+  it('is joined of two strips where one is longer than its sheet, underneath', () => {
+    const comet = stockPaper('comet');
+    const side = inchFraction(25, 4);
+    const paper = { ...comet, sheet: { name: 'Scrap', width: side, height: side } };
+    const request = banded(usualOf('lidded'), 'across', 20, paper);
+    const result = planBox(request);
+    if (!result.ok) throw new Error(result.problems[0]?.message);
+    const { plan } = result;
+    expect(faultsInSpace(plan, request)).toEqual([]);
+    expect(faultsInWords(plan, request, 1, () => 0)).toEqual([]);
+    const strips = plan.pieces.filter(({ id }) => id.startsWith('band-1'));
+    expect(strips).toHaveLength(2);
+    for (const { grid } of strips) expect(cutSizeOf(grid).width).toBeLessThanOrEqual(side);
+    const plate = plan.assembly.parts.find(({ piece }) => piece === strips[1]?.id);
+    expect(plate?.at.z).toBeLessThan(0);
   });
 
   it('is slid over the closed box at the very end', () => {

@@ -1,15 +1,9 @@
 import { z } from 'zod';
 import { add, scale, type FoldingBox, type Part, type Vector } from '../fold/index.ts';
-import {
-  openEnd,
-  tubePart,
-  tubeStacks,
-  tubeTemplate,
-  type Refusal,
-  type TubeShape,
-} from '../forms/index.ts';
+import type { Refusal } from '../forms/index.ts';
 import {
   formatWithUnit,
+  half,
   inchFraction,
   largest,
   lengthBetween,
@@ -27,7 +21,15 @@ import {
 import { paperSchema } from '../paper/index.ts';
 import { scoringMeans, widthForTape, type Kit } from '../tools/index.ts';
 import type { Addition, DressBrief, Undressed } from './addition.ts';
-import { axesRound, roundOf, waysRound, type Reach, type WayRound } from './round-box.ts';
+import {
+  axesRound,
+  roundOf,
+  waysRound,
+  type Reach,
+  type RoundOf,
+  type WayRound,
+} from './round-box.ts';
+import { oneStrip, twoStrips } from './band-strips.ts';
 import { noRoomTaken } from './room-taken.ts';
 import { wornBox } from './worn-box.ts';
 
@@ -47,7 +49,6 @@ export type BandChoice = z.infer<typeof bandSchema>;
 /** How loosely a band goes round: so much room to slide, both sides together. */
 export const bandRoom = {
   least: millimetres(0.4),
-  target: millimetres(0.8),
   most: millimetres(1.8),
 } as const;
 
@@ -63,7 +64,7 @@ function panelOver(needed: Length, step: Length, kit: Kit): Length {
   const means = scoringMeans(kit);
   const onMark = means && roundUp(plus(needed, bandRoom.least), means.step);
   if (onMark !== undefined && minus(onMark, needed) <= bandRoom.most) return onMark;
-  return roundUp(plus(needed, bandRoom.least), smallest(step, millimetres(1)));
+  return roundUp(plus(needed, bandRoom.least), step);
 }
 
 /** How wide the seam is at the least: as wide as the maker’s tape, where the panel beside it lets it. */
@@ -135,7 +136,7 @@ function refused(
   };
 }
 
-/** A tube as it stands, laid round the box. */
+/** A part of a band as it stands, laid round the box. */
 function laidRound(part: Part, round: WayRound, middle: Vector): Part {
   const { right, back, along } = axesRound[round];
   const turned = ({ x, y, z }: Vector) =>
@@ -151,65 +152,61 @@ function laidRound(part: Part, round: WayRound, middle: Vector): Part {
 /** So far beyond the box a band is drawn that is taken off, in millimetres. */
 const beside = 12;
 
-function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {
-  const { id, round, paper } = choice;
+/** How the strips of a band are cut and joined for what it goes round. */
+function stripsFor(
+  { id, round, paper }: BandChoice,
+  of: RoundOf,
+  width: Length,
+  brief: DressBrief,
+) {
   const { step, kit, firstPaper } = brief;
-  const width = largest(step, roundDown(choice.width, step));
+  const card = paper.thickness;
+  // Where a seam lies inside, the room is narrower by its card.
+  const sized = (seams: 'across' | 'deep') => {
+    const cards = (way: 'across' | 'deep') => (way === seams ? times(card, 2) : card);
+    return {
+      across: panelOver(plus(lengthOf(of.right), cards('across')), step, kit),
+      deep: panelOver(plus(lengthOf(of.back), cards('deep')), step, kit),
+    };
+  };
+  const named = { id: `${id} band`, paper: firstPaper, card, width };
+  const one = sized('across');
+  const panels = times(plus(one.across, one.deep), 2);
+  const seam = minus(roundUp(plus(panels, seamFor(one.deep, kit)), step), panels);
+  const longest = largest(paper.sheet.width, paper.sheet.height);
+  if (plus(panels, seam) <= longest) return oneStrip({ ...named, ...one, seam });
+  const two = sized('deep');
+  // The first tab is on a mark too, so that all scores are where the panels’ are.
+  const least = seamFor(half(two.across), kit);
+  const first = roundUp(least, scoringMeans(kit)?.step ?? step);
+  const strip = plus(first, two.across, two.deep, two.deep);
+  const last = minus(roundUp(plus(strip, least), step), strip);
+  const under = round === 'walls' ? 'Band back' : 'Band underside';
+  return twoStrips({ ...named, ...two, seam: first, otherSeam: last, under });
+}
+
+function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {
+  const { round } = choice;
+  const width = largest(brief.step, roundDown(choice.width, brief.step));
   const box = wornBox(bare);
   const answer = roundOf(box, round, toMillimetres(width));
   if (!answer.ok) return { ok: false as const, refusal: refused(choice, box, answer, brief) };
   const { of } = answer;
-  const card = paper.thickness;
-  // The seam lies inside one of the sides, beside the box.
-  const across = panelOver(plus(lengthOf(of.right), card, card), step, kit);
-  const deep = panelOver(plus(lengthOf(of.back), card), step, kit);
-  const panels = times(plus(across, deep), 2);
-  const seam = minus(roundUp(plus(panels, seamFor(deep, kit)), step), panels);
-  const lengths = new Map<string, Length>([
-    ['across', across],
-    ['deep', deep],
-    ['seam', seam],
-    ['width', width],
-  ]);
-  const size = (section: string) => lengths.get(section) ?? width;
-  const shape: TubeShape = {
-    floor: { across: 'across', deep: 'deep' },
-    seam: { id: 'seam' },
-    card,
-  };
-  const tube = {
-    id: `${id} band`,
-    name: 'Band',
-    paper: firstPaper,
-    panels: shape,
-    high: 'width',
-    top: openEnd,
-    bottom: openEnd,
-  };
-  const { draw, name, copies } = tubeTemplate(tube);
-  const half = toMillimetres(width) / 2;
-  const standing = tubePart(tube, size, { lower: -half, joins: box.end });
+  const { pieces, parts, stacks } = stripsFor(choice, of, width, brief);
   const middle = ({ from, to }: Reach) => (from + to) / 2;
   const { right, back, along } = axesRound[round];
   const place = add(
     add(scale(right, middle(of.right)), scale(back, middle(of.back))),
     scale(along, middle(of.along)),
   );
-  const off = (of.along.to - of.along.from) / 2 + half + beside;
-  const part: Part = {
-    ...laidRound(standing, round, place),
+  const off = (of.along.to - of.along.from + toMillimetres(width)) / 2 + beside;
+  const laid = parts.map((part): Part => ({
+    ...laidRound({ ...part, joins: box.end }, round, place),
     // Out of the way of a lid, which is lifted.
     opens: scale(along, round === 'walls' ? off : -off),
     wraps: round,
-  };
-  return {
-    ok: true as const,
-    worn: {
-      pieces: [{ id: tube.id, name, paper: firstPaper, copies, grid: draw(size) }],
-      parts: [part],
-      stacks: [...tubeStacks(tube, size)],
-    },
-  };
+  }));
+  return { ok: true as const, worn: { pieces, parts: laid, stacks } };
 }
 
 /** A belly band. */
