@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { add, scale, type FoldingBox, type Part, type Vector } from '../fold/index.ts';
-import type { Refusal } from '../forms/index.ts';
+import type { Refusal, Worn } from '../forms/index.ts';
 import {
   formatWithUnit,
   half,
@@ -18,8 +18,10 @@ import {
   toMillimetres,
   type Length,
 } from '../length/index.ts';
+import { readLines } from '../make/index.ts';
 import { paperSchema } from '../paper/index.ts';
-import { scoringMeans, widthForTape, type Kit } from '../tools/index.ts';
+import { gridPositions } from '../piece/index.ts';
+import { widthForTape, type Kit } from '../tools/index.ts';
 import type { Addition, DressBrief, Undressed } from './addition.ts';
 import {
   axesRound,
@@ -56,15 +58,11 @@ function lengthOf({ from, to }: Reach): Length {
   return nanometres(Math.ceil((to - from) * 1e6));
 }
 
-/**
- * A panel of the band over so much of the box: on the marks of the scoring board where one of them leaves it room to
- * slide and no more, or else on those that cuts are made by.
- */
-function panelOver(needed: Length, step: Length, kit: Kit): Length {
-  const means = scoringMeans(kit);
-  const onMark = means && roundUp(plus(needed, bandRoom.least), means.step);
-  if (onMark !== undefined && minus(onMark, needed) <= bandRoom.most) return onMark;
-  return roundUp(plus(needed, bandRoom.least), step);
+/** Lengths that a panel over so much of the box may have, on what cuts are made by: the closest first. */
+function panelsOver(needed: Length, step: Length): readonly Length[] {
+  const closest = roundUp(plus(needed, bandRoom.least), step);
+  const looser = plus(closest, step);
+  return minus(looser, needed) <= bandRoom.most ? [closest, looser] : [closest];
 }
 
 /** How wide the seam is at the least: as wide as the maker’s tape, where the panel beside it lets it. */
@@ -152,37 +150,76 @@ function laidRound(part: Part, round: WayRound, middle: Vector): Part {
 /** So far beyond the box a band is drawn that is taken off, in millimetres. */
 const beside = 12;
 
+/** Lengths of a strip from edge to edge, with how long its panels are. */
+interface Strip {
+  readonly across: Length;
+  readonly deep: Length;
+  readonly sections: readonly Length[];
+}
+
+/** Of several strips the one that has the fewest scores off the grooves, from whichever edge, and then the shortest. */
+function bestOf(strips: readonly Strip[], kit: Kit): Strip | undefined {
+  const judged = strips.map((strip) => {
+    const whole = plus(...strip.sections);
+    const places = gridPositions(strip.sections).slice(1, -1);
+    const off = readLines(places, whole, kit).filter(({ means }) => means === 'none').length;
+    return { strip, off, whole };
+  });
+  return judged.sort((a, b) => a.off - b.off || a.whole - b.whole)[0]?.strip;
+}
+
+/** The steps that an end of a strip may be longer by, for its scores to come on the grooves. */
+const longerBy = [0, 1, 2, 3];
+
 /** How the strips of a band are cut and joined for what it goes round. */
 function stripsFor(
   { id, round, paper }: BandChoice,
   of: RoundOf,
   width: Length,
   brief: DressBrief,
-) {
+): Worn {
   const { step, kit, firstPaper } = brief;
   const card = paper.thickness;
-  // Where a seam lies inside, the room is narrower by its card.
-  const sized = (seams: 'across' | 'deep') => {
+  /** Every pair of panels, with one of them wider by a card where a seam lies inside. */
+  const pairs = (seams: 'across' | 'deep') => {
     const cards = (way: 'across' | 'deep') => (way === seams ? times(card, 2) : card);
-    return {
-      across: panelOver(plus(lengthOf(of.right), cards('across')), step, kit),
-      deep: panelOver(plus(lengthOf(of.back), cards('deep')), step, kit),
-    };
+    return panelsOver(plus(lengthOf(of.right), cards('across')), step).flatMap((across) =>
+      panelsOver(plus(lengthOf(of.back), cards('deep')), step).map((deep) => ({ across, deep })),
+    );
   };
+  const ends = (least: Length) =>
+    longerBy.map((steps) => plus(roundUp(least, step), times(step, steps)));
   const named = { id: `${id} band`, paper: firstPaper, card, width };
-  const one = sized('across');
-  const panels = times(plus(one.across, one.deep), 2);
-  const seam = minus(roundUp(plus(panels, seamFor(one.deep, kit)), step), panels);
   const longest = largest(paper.sheet.width, paper.sheet.height);
-  if (plus(panels, seam) <= longest) return oneStrip({ ...named, ...one, seam });
-  const two = sized('deep');
-  // The first tab is on a mark too, so that all scores are where the panels’ are.
-  const least = seamFor(half(two.across), kit);
-  const first = roundUp(least, scoringMeans(kit)?.step ?? step);
-  const strip = plus(first, two.across, two.deep, two.deep);
-  const last = minus(roundUp(plus(strip, least), step), strip);
+  const whole = pairs('across').flatMap(({ across, deep }): readonly Strip[] =>
+    ends(seamFor(deep, kit)).map((seam) => ({
+      across,
+      deep,
+      sections: [deep, across, deep, across, seam],
+    })),
+  );
+  const one = bestOf(
+    whole.filter(({ sections }) => plus(...sections) <= longest),
+    kit,
+  );
+  if (one) {
+    const { across, deep, sections } = one;
+    return oneStrip({ ...named, across, deep, seam: sections[4] ?? step });
+  }
+  const parts = pairs('deep').flatMap(({ across, deep }): readonly Strip[] => {
+    const tabs = ends(seamFor(half(across), kit));
+    return tabs.flatMap((tab) =>
+      tabs.map((other) => ({ across, deep, sections: [tab, deep, across, deep, other] })),
+    );
+  });
+  const { across, deep, sections } = bestOf(parts, kit) ?? {
+    across: step,
+    deep: step,
+    sections: [],
+  };
   const under = round === 'walls' ? 'Band back' : 'Band underside';
-  return twoStrips({ ...named, ...two, seam: first, otherSeam: last, under });
+  const [seam = step, , , , otherSeam = seam] = sections;
+  return twoStrips({ ...named, across, deep, seam, otherSeam, under });
 }
 
 function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {

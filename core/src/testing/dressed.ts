@@ -53,10 +53,12 @@ function named(panels: readonly DrawnPanel[]): readonly DrawnPanel[] {
   }));
 }
 
-/** What is drawn of plates inside the box, which its floor, its lid or its walls must have room for. */
+/** What is drawn of plates inside the box, which its floor, its lid or its walls must have room for, and of a band. */
 interface DrawnInside {
   readonly stiffens: 'floor' | 'lid' | undefined;
   readonly lines: 'box' | 'lid' | 'box and lid' | undefined;
+  /** What goes round the box in the end. */
+  readonly round: 'walls' | 'across' | 'deep' | undefined;
   readonly paper: Paper;
 }
 
@@ -69,12 +71,19 @@ const drawnInside: fc.Arbitrary<DrawnInside> = fc.record({
     'box and lid' as const,
     'lid' as const,
   ),
+  round: fc.constantFrom(
+    undefined,
+    undefined,
+    'walls' as const,
+    'across' as const,
+    'deep' as const,
+  ),
   paper: anyPaper,
 });
 
-/** Plates of a paper of their own. */
+/** Plates and a band, of a paper of their own. */
 function insideOf(
-  { stiffens, lines, paper: drawn }: DrawnInside,
+  { stiffens, lines, round, paper: drawn }: DrawnInside,
   { papers }: PlanRequest,
 ): readonly AdditionChoice[] {
   const paper = { ...drawn, id: 'inside', name: 'Inside', sheet: papers[0].sheet };
@@ -83,6 +92,9 @@ function insideOf(
       ? [{ addition: 'stiffener', id: 'stiffener-1', in: stiffens, paper } as const]
       : []),
     ...(lines ? [{ addition: 'liner', id: 'liner-1', lines, paper } as const] : []),
+    ...(round
+      ? [{ addition: 'band', id: 'band-1', round, width: millimetres(16), paper } as const]
+      : []),
   ];
 }
 

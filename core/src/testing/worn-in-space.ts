@@ -74,7 +74,7 @@ function inLidFaults(id: string, upper: PlacedFace, lower: PlacedFace): readonly
   );
   return [
     ...(Math.abs(Math.abs(apart) - cards) > off ? [`${id} lies ${apart.toFixed(2)} mm in`] : []),
-    ...(upper.ring.some((place) => within(lower.ring, lower.out, place) < 0)
+    ...(upper.ring.some((place) => within(lower.ring, lower.out, place) < -off)
       ? [`${id} reaches over the edge of the lid`]
       : []),
     ...(Math.hypot(...aside) > 0.3 ? [`${id} is not in the middle`] : []),

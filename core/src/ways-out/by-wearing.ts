@@ -1,4 +1,4 @@
-import { withWornPaper, type AdditionChoice } from '../additions/index.ts';
+import { waysRound, withWornPaper, type AdditionChoice } from '../additions/index.ts';
 import { formatWithUnit } from '../length/index.ts';
 import { papersOf, type PlanRequest, type Problem } from '../request/index.ts';
 import { styleSummary } from '../styles/index.ts';
@@ -43,6 +43,30 @@ function byCover(request: PlanRequest, at: number): readonly WayOut[] {
   return [way(said, replaced(request, at, changed))];
 }
 
+const roundSaid = {
+  walls: 'The band round the walls',
+  across: 'The band over the top, left to right',
+  deep: 'The band over the top, front to back',
+} as const;
+
+/** The band another way round, or narrower. */
+function byBand(request: PlanRequest, at: number, { nearest }: Problem): readonly WayOut[] {
+  const choice = request.additions[at];
+  if (choice?.addition !== 'band') return [];
+  const others = waysRound.filter((round) => round !== choice.round);
+  return [
+    ...(nearest === undefined
+      ? []
+      : [
+          way(
+            `A band ${formatWithUnit(nearest, request.unit)} wide`,
+            replaced(request, at, { ...choice, width: nearest }),
+          ),
+        ]),
+    ...others.map((round) => way(roundSaid[round], replaced(request, at, { ...choice, round }))),
+  ];
+}
+
 /** A larger sheet of the paper of something worn. */
 function bySheet(request: PlanRequest, { field, needs }: Problem): readonly WayOut[] {
   const [, slot] = /^papers\.(\d+)\.sheet$/.exec(field) ?? [];
@@ -71,6 +95,7 @@ export function waysByWearing(
     return [
       ...byMargin(request, at, problem),
       ...byCover(request, at),
+      ...byBand(request, at, problem),
       way(
         `Leave that ${request.additions[at]?.addition ?? 'panel'} off`,
         additions.filter((_, i) => i !== at),

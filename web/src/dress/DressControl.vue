@@ -3,6 +3,7 @@ import type { PlanRequest } from '@rangoli/core';
 import { ChevronDown } from '@lucide/vue';
 import { computed, shallowRef } from 'vue';
 import { countWorn } from './dress-words.ts';
+import BandEntry from './BandEntry.vue';
 import FacePick from './FacePick.vue';
 import PanelEntry from './PanelEntry.vue';
 import PlateEntry from './PlateEntry.vue';
@@ -34,6 +35,12 @@ const isOpen = computed(() => said.value ?? props.request.additions.length > 0);
           <PanelEntry
             v-if="worn.addition === 'panel'"
             :panel="worn"
+            :unit="request.unit"
+            :project="project"
+          />
+          <BandEntry
+            v-else-if="worn.addition === 'band'"
+            :band="worn"
             :unit="request.unit"
             :project="project"
           />

@@ -3,8 +3,8 @@ import type { AdditionChoice } from '@rangoli/core';
 import { computed } from 'vue';
 import CrossButton from '../parts/CrossButton.vue';
 import Pick from '../parts/Pick.vue';
-import { usePapers } from '../stores/papers.ts';
 import { useDressing } from './dressing.ts';
+import PaperPick from './PaperPick.vue';
 
 type Plate = Extract<AdditionChoice, { addition: 'stiffener' | 'liner' }>;
 
@@ -12,9 +12,6 @@ type Plate = Extract<AdditionChoice, { addition: 'stiffener' | 'liner' }>;
 const props = defineProps<{ plate: Plate }>();
 
 const dressing = useDressing();
-const papers = usePapers();
-
-const choices = computed(() => papers.choicesWith(props.plate.paper));
 
 const lined = [
   { value: 'box', label: 'the box' },
@@ -43,11 +40,6 @@ function setLined(lines: (typeof lined)[number]['value']): void {
 function setStiffened(where: (typeof stiffened)[number]['value']): void {
   if (props.plate.addition === 'stiffener') dressing.replace('in', { ...props.plate, in: where });
 }
-
-function setPaper(id: string): void {
-  const paper = papers.atHand.find((each) => each.id === id);
-  if (paper) dressing.setPaper(props.plate, papers.learned(paper, props.plate.paper.sheet));
-}
 </script>
 
 <template>
@@ -69,12 +61,10 @@ function setPaper(id: string): void {
     />
     <CrossButton :label="`Take the ${plate.addition} out`" @click="dressing.takeOff(plate)" />
     <p v-if="missing" class="none">{{ missing }}</p>
-    <Pick
+    <PaperPick
       class="paper"
-      :label="`${plate.addition === 'liner' ? 'Liner' : 'Stiffener'}: paper`"
-      :value="plate.paper.id"
-      :options="choices"
-      @change="setPaper"
+      :worn="plate"
+      :label="plate.addition === 'liner' ? 'Liner' : 'Stiffener'"
     />
   </li>
 </template>

@@ -13,11 +13,13 @@ const called = {
   panel: ['panel', 'panels'],
   liner: ['liner', 'liners'],
   stiffener: ['stiffener', 'stiffeners'],
+  band: ['band', 'bands'],
 } as const satisfies Record<AdditionChoice['addition'], readonly [string, string]>;
 
-/** How much a box wears: `2 panels and 1 stiffener`. */
+/** How much a box wears: `2 panels`, `2 panels and 1 band`, `5 things`. */
 export function countWorn(additions: readonly AdditionChoice[]): string {
   const kinds = [...new Set(additions.map(({ addition }) => addition))];
+  if (kinds.length > 2) return `${additions.length} things`;
   return inRow(
     kinds.map((kind) => {
       const count = additions.filter(({ addition }) => addition === kind).length;

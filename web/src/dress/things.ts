@@ -1,4 +1,12 @@
-import type { AdditionChoice, FaceChoice, Paper, PlanRequest } from '@rangoli/core';
+import {
+  inchFraction,
+  millimetres,
+  type AdditionChoice,
+  type FaceChoice,
+  type Length,
+  type Paper,
+  type PlanRequest,
+} from '@rangoli/core';
 
 /** What a new thing is made from. */
 export interface NewThing {
@@ -31,6 +39,11 @@ function hasStiffener(additions: readonly AdditionChoice[], where: 'floor' | 'li
   return additions.some((each) => each.addition === 'stiffener' && each.in === where);
 }
 
+/** As wide as looks well on most boxes. */
+function bandWidth({ unit }: PlanRequest): Length {
+  return unit === 'inch' ? inchFraction(5, 4) : millimetres(30);
+}
+
 /** All of them, in the order in which they are listed. */
 export const things: readonly Thing[] = [
   {
@@ -56,5 +69,17 @@ export const things: readonly Thing[] = [
     make: ({ id, box }) => ({ addition: 'stiffener', id, in: 'lid', paper: box.papers[0] }),
     isAt: isOnLid,
     isOn: (additions) => hasStiffener(additions, 'lid'),
+  },
+  {
+    label: 'Band round the closed box',
+    make: ({ id, box, print }) => ({
+      addition: 'band',
+      id,
+      round: 'across',
+      width: bandWidth(box),
+      paper: print,
+    }),
+    isAt: isOnLid,
+    isOn: (additions) => additions.some(({ addition }) => addition === 'band'),
   },
 ];
