@@ -22,6 +22,7 @@ import {
   type ProjectDocument,
   type StyleChoice,
   type StyleId,
+  type WayRound,
 } from '@rangoli/core';
 
 interface DemoBox {
@@ -41,11 +42,30 @@ interface DemoBox {
     readonly on: PanelChoice['on'];
     readonly papers: readonly [string, ...string[]];
   }[];
+  /** The paper that it and its lid are lined with. */
+  readonly lined?: string;
+  /** The band that goes round it. */
+  readonly band?: { readonly round: WayRound; readonly paper: string };
 }
 
-/** What a demo box wears, each layer as far in as is usual. */
-function additionsFor({ wears = [] }: DemoBox): AdditionChoice[] {
-  return wears.reduce<AdditionChoice[]>((worn, { on, papers: [first, ...others] }) => {
+/** What a demo box wears, each layer of a panel as far in as is usual. */
+function additionsFor({ wears = [], lined, band }: DemoBox): AdditionChoice[] {
+  const liner: AdditionChoice[] =
+    lined === undefined
+      ? []
+      : [{ addition: 'liner', id: 'liner-1', lines: 'box and lid', paper: stockPaper(lined) }];
+  const round: AdditionChoice[] = band
+    ? [
+        {
+          addition: 'band',
+          id: 'band-1',
+          round: band.round,
+          width: inchFraction(5, 4),
+          paper: stockPaper(band.paper),
+        },
+      ]
+    : [];
+  const panels = wears.reduce<AdditionChoice[]>((worn, { on, papers: [first, ...others] }) => {
     const lowest = newPanel({
       id: `panel-${worn.length + 1}`,
       on,
@@ -58,6 +78,7 @@ function additionsFor({ wears = [] }: DemoBox): AdditionChoice[] {
     );
     return [...worn, panel];
   }, []);
+  return [...liner, ...panels, ...round];
 }
 
 function fineKit(): Kit {
@@ -112,6 +133,7 @@ const openNight: readonly DemoBox[] = [
     papers: ['eggshell', 'comet'],
     room: inchFraction(1, 4),
     options: { lidDepth: 'half' },
+    lined: 'star-trails',
   },
   {
     name: 'Eclipse glasses',
@@ -130,6 +152,7 @@ const openNight: readonly DemoBox[] = [
     gift: { shape: 'cylinder', diameter: inches(1.25), length: inches(8.5), lies: 'lying' },
     style: 'lidded',
     papers: ['dusk', 'orbits'],
+    band: { round: 'deep', paper: 'eggshell' },
   },
   {
     name: 'Planet marbles, nine in a row',
