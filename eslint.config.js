@@ -23,7 +23,7 @@ const coreRooms = {
   make: ['length', 'paper', 'tools', 'piece', 'gaps', 'marks', 'fold'],
   additions: ['length', 'paper', 'tools', 'piece', 'fold', 'forms', 'make'],
   export: ['length', 'piece'],
-  request: ['length', 'gift', 'paper', 'tools', 'styles', 'additions'],
+  request: ['length', 'gift', 'paper', 'tools', 'make', 'styles', 'additions'],
   planning: [
     'length',
     'gift',

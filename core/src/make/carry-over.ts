@@ -46,6 +46,8 @@ function factOf(id: string, count: number): Fact | undefined {
 
 function reachedBy(step: Step): Reached {
   if (step.kind === 'cut') return reachedAt.cut;
+  // It had no other name before.
+  if (step.kind === 'own') return reachedAt.closed;
   if (step.kind === 'flat') return reachedAt.flat;
   switch (step.operations[0].kind) {
     case 'fold':

@@ -101,5 +101,14 @@ export {
   type FaceUp,
   type FlatStep,
   type Handling,
+  type Note,
+  type OwnStep,
   type Step,
 } from './step.ts';
+export {
+  longestOwnText,
+  mostOwnSteps,
+  ownStepSchema,
+  withOwnSteps,
+  type OwnStepChoice,
+} from './own-steps.ts';

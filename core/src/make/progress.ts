@@ -89,7 +89,8 @@ export function withDone(
 ): Progress {
   const had = doneOf(progress, step);
   const has = Math.min(step.copies, had + copies);
-  const timed = withTime(progress, step, has - had, seconds);
+  // What the maker does besides says nothing of how long a tool takes.
+  const timed = step.kind === 'own' ? progress : withTime(progress, step, has - had, seconds);
   const counted = { ...timed, done: { ...timed.done, [step.id]: has } };
   if (has < step.copies) return { ...counted, at: step.id };
   return goTo(counted, nextStep(job, counted, step));

@@ -38,6 +38,21 @@ interface Common {
   readonly copies: number;
   /** About how long one of them takes a practised hand, in seconds. */
   readonly seconds: number;
+  /** What the maker wants to remember with it. */
+  readonly notes?: readonly Note[];
+}
+
+/** A note of the maker’s own, told before a step or after it. */
+export interface Note {
+  readonly id: string;
+  readonly place: 'before' | 'after';
+  readonly text: string;
+}
+
+/** A step of the maker’s own. */
+export interface OwnStep extends Common {
+  readonly kind: 'own';
+  readonly text: string;
 }
 
 /** Taking sheets apart at one setting of the trimmer. */
@@ -68,4 +83,4 @@ export interface AssemblyStep extends Common {
 }
 
 /** What a maker does with one tool without putting the piece down. */
-export type Step = CutStep | FlatStep | AssemblyStep;
+export type Step = CutStep | FlatStep | AssemblyStep | OwnStep;

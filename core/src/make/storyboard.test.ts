@@ -88,7 +88,7 @@ function storyboard(plan: Plan, request: PlanRequest): string {
   const box = foldingBox(plan.pieces, thickness, plan.assembly);
   return job.steps
     .flatMap((step) => {
-      if (step.kind === 'cut') return [];
+      if (step.kind === 'cut' || step.kind === 'own') return [];
       const pictures =
         step.kind === 'flat' ? flatPictures(job, step, plan, request) : assemblyPictures(box, step);
       return [`${step.piece}, ${step.bench}`, ...pictures];

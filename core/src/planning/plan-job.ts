@@ -1,4 +1,4 @@
-import { jobFor, type Job, type LidCorners } from '../make/index.ts';
+import { jobFor, withOwnSteps, type Job, type LidCorners } from '../make/index.ts';
 import type { LineRef } from '../piece/index.ts';
 import { papersOf, type PlanRequest } from '../request/index.ts';
 import type { Plan } from './plan.ts';
@@ -9,10 +9,13 @@ export interface JobOrder {
   readonly corners?: LidCorners;
 }
 
-/** The whole job for so many boxes of a plan; what is made already is not made again. */
+/**
+ * The whole job for so many boxes of a plan; what is made already is not made again, and what the maker
+ * does besides is among its steps.
+ */
 export function planJob(
   plan: Plan,
-  request: Pick<PlanRequest, 'papers' | 'style' | 'additions' | 'kit' | 'made'>,
+  request: Pick<PlanRequest, 'papers' | 'style' | 'additions' | 'kit' | 'made' | 'ownSteps'>,
   { boxes, corners = 'round the base' }: JobOrder,
 ): Job {
   const { kit, made } = request;
@@ -26,7 +29,7 @@ export function planJob(
         each.piece === piece && each.way === way && each.marks.some((done) => done.mark === mark),
     );
   };
-  return jobFor(plan, {
+  const job = jobFor(plan, {
     papers: papersOf(request),
     kit,
     cut: made.map(({ piece }) => piece),
@@ -34,4 +37,5 @@ export function planJob(
     boxes,
     corners,
   });
+  return withOwnSteps(job, request.ownSteps);
 }

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { additionSchema } from '../additions/index.ts';
 import { giftSchema, roomSchema } from '../gift/index.ts';
 import { unitSchema } from '../length/index.ts';
+import { mostOwnSteps, ownStepSchema } from '../make/index.ts';
 import { papersSchema } from '../paper/index.ts';
 import { styleChoiceSchema } from '../styles/index.ts';
 import { kitSchema } from '../tools/index.ts';
@@ -32,6 +33,13 @@ export const planRequestSchema = z.object({
   additions: z
     .array(additionSchema)
     .max(mostAdditions, { error: `A box wears ${mostAdditions} things at the most.` })
+    .default([]),
+  /** What the maker does besides, or wants to remember, between the steps of the job. */
+  ownSteps: z
+    .array(ownStepSchema)
+    .max(mostOwnSteps, {
+      error: `A box has ${mostOwnSteps} steps and notes of your own at the most.`,
+    })
     .default([]),
 });
 export type PlanRequest = z.infer<typeof planRequestSchema>;

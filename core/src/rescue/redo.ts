@@ -4,7 +4,7 @@ import { doneOf, type Job, type Progress } from '../make/index.ts';
 export function redone(job: Job, progress: Progress, piece: string, copies: number): Progress {
   const done = { ...progress.done };
   for (const step of job.steps) {
-    if (step.piece !== piece || step.kind === 'cut') continue;
+    if (step.piece !== piece || step.kind === 'cut' || step.kind === 'own') continue;
     done[step.id] = Math.max(0, doneOf(progress, step) - copies);
   }
   const { version, boxes, lidCorners, spent } = progress;

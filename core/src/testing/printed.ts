@@ -21,7 +21,7 @@ function inLines(text: string): readonly string[] {
 
 /** The large figures of a step as it is walked through, a mark or a move at a time. */
 function figuresOf(step: Step, telling: Telling): readonly string[] {
-  if (step.kind === 'cut') return [];
+  if (step.kind === 'cut' || step.kind === 'own') return [];
   return step.operations.flatMap((operation): readonly string[] => {
     if (operation.kind === 'score' || operation.kind === 'mark')
       return operation.marks.map((mark) => {

@@ -13,6 +13,7 @@ const parts: Readonly<Record<string, string>> = {
   finished: 'The finished size',
   made: 'What is made already',
   additions: 'What it wears',
+  ownSteps: 'Your own steps and notes',
   unit: 'The ruler',
   lean: 'The lid’s lean',
   basis: 'The box that it comes from',

@@ -22,6 +22,7 @@ import { assemblySentences, sameAgain } from './assembly.ts';
 import { sayCut } from './cut.ts';
 import { faceInWords } from './faces.ts';
 import { laidInWords } from './laid.ts';
+import { sayOwn, withNotes } from './own.ts';
 import { capitalised, countInWords, counted, plural } from './plain.ts';
 import { punchFigure, punchFigures, punchHeadline, punchSentences } from './punch.ts';
 import { isOpening, roleInWords, useInWords } from './roles.ts';
@@ -317,6 +318,7 @@ export function momentFigure(
 }
 
 function participle(step: Step): string {
+  if (step.kind === 'own') return 'done';
   switch (step.bench) {
     case 'trimmer':
       return 'cut';
@@ -346,19 +348,27 @@ function things(step: Step, nameOf: NameOf): string {
     if (only === undefined) return 'strips';
     return new Set(pieces).size === 1 ? plural(nameOf(only)) : 'pieces';
   }
-  if (isFilling(step)) return 'boxes';
+  if (isFilling(step) || step.kind === 'own') return 'boxes';
   return plural(nameOf(step.piece));
+}
+
+function sayPlain(step: Step, nameOf: NameOf, telling: Telling): Said {
+  switch (step.kind) {
+    case 'cut':
+      return sayCut(step, nameOf, telling.kit);
+    case 'flat':
+      return sayFlat(step, nameOf, telling);
+    case 'assembly':
+      return sayAssembly(step, nameOf, telling);
+    case 'own':
+      return sayOwn(step);
+  }
 }
 
 /** A step as it is said at the table; made from its data alone. */
 export function sayStep(step: Step, telling: Telling): StepWords {
   const nameOf = namesFrom(telling.job.names);
-  const said =
-    step.kind === 'cut'
-      ? sayCut(step, nameOf, telling.kit)
-      : step.kind === 'flat'
-        ? sayFlat(step, nameOf, telling)
-        : sayAssembly(step, nameOf, telling);
+  const said = withNotes(sayPlain(step, nameOf, telling), step.notes ?? []);
   return {
     ...said,
     passages: said.passages ?? [{ text: said.text }],

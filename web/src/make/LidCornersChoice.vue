@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { LidCorners, Plan, Step } from '@rangoli/core';
 import { computed } from 'vue';
+import TextButton from './TextButton.vue';
 
 /** At the corners of a lid: the other way of gluing them, to be chosen; nothing at any other step. */
 const props = defineProps<{ plan: Plan; step: Step; corners: LidCorners }>();
@@ -18,24 +19,11 @@ const other = computed((): LidCorners | undefined => {
 </script>
 
 <template>
-  <button v-if="other" type="button" @click="emit('choose', other)">
+  <TextButton v-if="other" @click="emit('choose', other)">
     {{
       other === 'all at once'
         ? 'Glue all corners flat instead'
         : 'Glue the last two round the base instead'
     }}
-  </button>
+  </TextButton>
 </template>
-
-<style scoped>
-button {
-  margin-top: 8px;
-  padding: 6px 0;
-  border: 0;
-  font: 600 16px var(--text);
-  color: #d3e2dd;
-  text-decoration: underline;
-  background: none;
-  cursor: pointer;
-}
-</style>

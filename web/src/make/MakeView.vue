@@ -21,6 +21,7 @@ import { useStepWords } from './use-step-words.ts';
 import StepList from './StepList.vue';
 import StepsButton from './StepsButton.vue';
 import StepPicture from './StepPicture.vue';
+import TextButton from './TextButton.vue';
 
 /** The whole job at the table, one step at a time, to be read from two metres. */
 const props = defineProps<{ id: string }>();
@@ -86,7 +87,7 @@ function finishShown(): void {
 
 useEventListener(window, 'keydown', (event) => {
   const { target, key } = event;
-  if (rescues.value) return;
+  if (rescues.value || writes.value) return;
   if (target instanceof HTMLElement && target.closest('input, [role="spinbutton"]')) return;
   const isButton = target instanceof HTMLElement && target.closest('button, a') !== null;
   if (key === 'ArrowRight' || key === 'ArrowLeft') {
@@ -111,6 +112,9 @@ useSwipe(bench, {
 /** Whether the maker is telling what went wrong. */
 const rescues = shallowRef(false);
 const RescueDialog = defineAsyncComponent(() => import('../rescue/RescueDialog.vue'));
+/** Whether the maker is writing a step or a note of their own. */
+const writes = shallowRef(false);
+const OwnStepDialog = defineAsyncComponent(() => import('./OwnStepDialog.vue'));
 const pieceAtHand = computed(() => step.value?.piece);
 const names = computed(
   () => new Map(shown.value?.plan.pieces.map(({ id, name }) => [id, name]) ?? []),
@@ -183,6 +187,7 @@ const boxesMade = computed(() => {
                 :corners="making.progress.lidCorners"
                 @choose="making.setLidCorners"
               />
+              <TextButton @click="writes = true">Your own step or note</TextButton>
             </div>
             <CopyCount
               v-if="step.copies > 1"
@@ -237,6 +242,7 @@ const boxesMade = computed(() => {
         />
       </section>
     </main>
+    <OwnStepDialog v-if="writes && step" :step="step" @close="writes = false" />
     <RescueDialog v-if="rescues" :id="id" :piece="pieceAtHand" @close="rescues = false" />
   </div>
 </template>

@@ -88,6 +88,6 @@ const folding = computed(() => {
     :piece="piece"
     :made="made"
     :colour="paper.colour"
-    :operations="step.kind === 'cut' ? [] : step.operations"
+    :operations="step.kind === 'cut' || step.kind === 'own' ? [] : step.operations"
   />
 </template>

@@ -36,6 +36,7 @@ export type Moment =
 
 /** What a step shows one after the other; nothing where all of it is one picture. */
 export function momentsOf(step: Step): readonly Moment[] {
+  if (step.kind === 'own') return [];
   if (step.kind === 'cut') return step.cuts.map((cut) => ({ kind: 'cut', cut }));
   if (step.kind === 'assembly')
     return step.operations.map((operation, i) => ({
