@@ -21,7 +21,7 @@ const coreRooms = {
   forms: ['length', 'gift', 'paper', 'tools', 'piece', 'gaps', 'marks', 'fold'],
   styles: ['length', 'gift', 'paper', 'tools', 'piece', 'gaps', 'marks', 'fold', 'forms'],
   make: ['length', 'paper', 'tools', 'piece', 'gaps', 'marks', 'fold'],
-  additions: ['length', 'paper', 'tools', 'piece', 'fold', 'forms', 'make'],
+  additions: ['length', 'gift', 'paper', 'tools', 'piece', 'fold', 'forms', 'make'],
   export: ['length', 'piece'],
   request: ['length', 'gift', 'paper', 'tools', 'make', 'styles', 'additions'],
   planning: [

@@ -14,9 +14,10 @@ const each = Math.ceil(wanted / styles.length);
 
 /** What of an addition decides where it lies. */
 function told(choice: AdditionChoice): unknown {
-  if (choice.addition === 'stiffener') return ['stiffener', choice.in, choice.paper.thickness];
-  if (choice.addition === 'band') return ['band', choice.round, choice.paper.thickness];
-  if (choice.addition === 'liner') return ['liner', choice.lines, choice.paper.thickness];
+  if (choice.addition !== 'panel') {
+    const { paper, ...rest } = choice;
+    return [rest, paper.thickness];
+  }
   const { on, underCover, layers } = choice;
   return [on, underCover, layers.map(({ margin, paper }) => [margin, paper.thickness])];
 }

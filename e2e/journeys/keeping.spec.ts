@@ -3,16 +3,16 @@ import { expect, openFromShelf, sizeOf, test } from '../support/test.ts';
 test('boxes are duplicated, deleted, and brought back', async ({ demo, page }) => {
   await page.goto(demo.origin);
   const cards = page.getByRole('main').getByRole('listitem');
-  await expect(cards).toHaveCount(9);
-  await page.getByRole('button', { name: 'Duplicate Hand lens' }).click();
   await expect(cards).toHaveCount(10);
+  await page.getByRole('button', { name: 'Duplicate Hand lens' }).click();
+  await expect(cards).toHaveCount(11);
   await expect(cards.first()).toContainText('Hand lens, copy');
   await page.getByRole('button', { name: 'Delete Meteorite jar' }).click();
-  await expect(cards).toHaveCount(9);
+  await expect(cards).toHaveCount(10);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'Meteorite jar' })).toBeVisible();
   await page.reload();
-  await expect(cards).toHaveCount(10);
+  await expect(cards).toHaveCount(11);
 });
 
 test('two windows on one box: nothing is overwritten, and both can be kept', async ({

@@ -1,4 +1,5 @@
 import type { DrawnFrame, Worn, WornAnswer } from '../forms/index.ts';
+import type { Gift } from '../gift/index.ts';
 import type { Length, Unit } from '../length/index.ts';
 import type { Paper, Papers } from '../paper/index.ts';
 import type { FlatFace } from './flat-faces.ts';
@@ -26,6 +27,7 @@ export interface DressBrief {
   readonly step: Length;
   readonly kit: Kit;
   readonly unit: Unit;
+  readonly gift: Gift;
   /** What lies nearer to the gift than its own card does. */
   readonly inner: RoomTaken;
 }
@@ -56,7 +58,13 @@ export interface Addition<Choice> {
   /** Its pieces, cut to the box as it came. */
   readonly wear: (choice: Choice, box: Undressed, brief: DressBrief) => WornAnswer;
   /** What of it is not on the box. */
-  readonly leftOff: (choice: Choice, box: Undressed, step: Length) => readonly LeftOff[];
+  readonly leftOff: (
+    choice: Choice,
+    box: Undressed,
+    brief: Pick<DressBrief, 'step' | 'gift'>,
+  ) => readonly LeftOff[];
+  /** How far it holds the things of the gift apart, where it stands between them. */
+  readonly apart?: (choice: Choice) => Length;
   /** Whether it goes round the whole box, over all else that this wears. */
   readonly goesRound?: true;
   /** The faces that it takes. */

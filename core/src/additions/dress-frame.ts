@@ -8,6 +8,7 @@ import {
   type Worn,
   type WornAnswer,
 } from '../forms/index.ts';
+import type { Gift } from '../gift/index.ts';
 import { ordinalInWords, type Unit } from '../length/index.ts';
 import { paperFor, type Paper, type Papers } from '../paper/index.ts';
 import { cuttingMeans, type Kit } from '../tools/index.ts';
@@ -27,6 +28,7 @@ export interface DressRequest {
   readonly papers: Papers;
   readonly kit: Kit;
   readonly unit: Unit;
+  readonly gift: Gift;
 }
 
 /** The papers of what a box wears, in the order in which they follow those of its own pieces. */
@@ -83,7 +85,7 @@ function undressed(drawn: DrawnFrame, papers: Papers, pairs: readonly Over[]): U
 
 /** Each addition with the faces that those before it have left, and how it is cut. */
 function eachInTurn<Result>(
-  { additions, papers, kit, unit }: DressRequest,
+  { additions, papers, kit, unit, gift }: DressRequest,
   bare: Undressed,
   put: (choice: AdditionChoice, box: Undressed, brief: DressBrief) => Result,
 ): readonly Result[] {
@@ -96,7 +98,7 @@ function eachInTurn<Result>(
     // What is put in later lies nearer to the gift.
     const inner = roomTaken(additions.slice(i + 1));
     const field = `additions.${i}`;
-    const result = put(choice, box, { field, firstPaper, step, kit, unit, inner });
+    const result = put(choice, box, { field, firstPaper, step, kit, unit, gift, inner });
     taken.push(...addition.takes(box));
     firstPaper += addition.papers.length;
     return result;
@@ -231,7 +233,7 @@ export function leftOff(
   },
 ): readonly LeftOff[] {
   if (request.additions.length === 0) return [];
-  return eachInTurn(request, undressed(plan, request.papers, plan.pairs), (choice, box, { step }) =>
-    additionOf(choice).leftOff(box, step),
+  return eachInTurn(request, undressed(plan, request.papers, plan.pairs), (choice, box, brief) =>
+    additionOf(choice).leftOff(box, brief),
   ).flat();
 }

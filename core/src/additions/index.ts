@@ -18,5 +18,6 @@ export { newPanel, usualMargin, withLayer } from './new-panel.ts';
 export { marginLimits, mostLayers, type PanelChoice } from './panel.ts';
 export type { StiffenerChoice } from './stiffener.ts';
 export { lessEachWay, type RoomTaken } from './room-taken.ts';
-export { roomTaken, withRoomTaken } from './take-room.ts';
+export type { DividersChoice } from './dividers.ts';
+export { heldApart, roomTaken, withRoomTaken } from './take-room.ts';
 export { additionSchema, type AdditionChoice } from './registry.ts';

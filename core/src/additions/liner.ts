@@ -55,7 +55,7 @@ export const liner: Addition<LinerChoice> = {
   }),
   takes: () => [],
   laid: () => [],
-  leftOff: (choice, bare, step) => {
+  leftOff: (choice, bare, { step }) => {
     const { box, lid } = platesOf(choice, bare, { step, inner: noRoomTaken });
     const isWhole =
       (choice.lines === 'lid' || box.length > 0) && (choice.lines === 'box' || lid.length > 0);

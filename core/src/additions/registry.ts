@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { WornAnswer } from '../forms/index.ts';
 import type { Paper } from '../paper/index.ts';
-import type { Length } from '../length/index.ts';
+import { zero, type Length } from '../length/index.ts';
+import { dividers, dividersSchema } from './dividers.ts';
 import type { Addition, DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
 import type { FlatFace } from './flat-faces.ts';
 import { band, bandSchema } from './band.ts';
@@ -16,6 +17,7 @@ export const additionSchema = z.discriminatedUnion('addition', [
   linerSchema,
   stiffenerSchema,
   bandSchema,
+  dividersSchema,
 ]);
 export type AdditionChoice = z.infer<typeof additionSchema>;
 
@@ -23,11 +25,15 @@ export type AdditionChoice = z.infer<typeof additionSchema>;
 export interface ChosenAddition {
   readonly papers: readonly Paper[];
   readonly room: RoomTaken;
+  readonly apart: Length;
   readonly goesRound: boolean;
   readonly withPaper: (at: number, paper: Paper) => AdditionChoice;
   readonly takes: (box: Undressed) => readonly FlatFace[];
   readonly laid: (box: Undressed) => readonly LaidCard[];
-  readonly leftOff: (box: Undressed, step: Length) => readonly LeftOff[];
+  readonly leftOff: (
+    box: Undressed,
+    brief: Pick<DressBrief, 'step' | 'gift'>,
+  ) => readonly LeftOff[];
   readonly wear: (box: Undressed, brief: DressBrief) => WornAnswer;
 }
 
@@ -38,11 +44,12 @@ function chosen<Choice extends AdditionChoice>(
   return {
     papers: addition.papers(choice),
     room: addition.room(choice),
+    apart: addition.apart?.(choice) ?? zero,
     goesRound: addition.goesRound === true,
     withPaper: (at, paper) => addition.withPaper(choice, at, paper),
     takes: (box) => addition.takes(choice, box),
     laid: (box) => addition.laid(choice, box),
-    leftOff: (box, step) => addition.leftOff(choice, box, step),
+    leftOff: (box, brief) => addition.leftOff(choice, box, brief),
     wear: (box, brief) => addition.wear(choice, box, brief),
   };
 }
@@ -52,6 +59,8 @@ export function additionOf(choice: AdditionChoice): ChosenAddition {
   switch (choice.addition) {
     case 'band':
       return chosen(band, choice);
+    case 'dividers':
+      return chosen(dividers, choice);
     case 'panel':
       return chosen(panel, choice);
     case 'liner':

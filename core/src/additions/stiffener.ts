@@ -43,7 +43,7 @@ export const stiffener: Addition<StiffenerChoice> = {
   }),
   takes: () => [],
   laid: () => [],
-  leftOff: (choice, box, step) =>
+  leftOff: (choice, box, { step }) =>
     plateOf(choice, box, { step, inner: noRoomTaken }).plates.length > 0
       ? []
       : [{ id: choice.id, why: 'no such face' }],

@@ -1,6 +1,7 @@
 import { vector, type Cavity } from '../fold/index.ts';
 import type { StyleFrame } from '../forms/index.ts';
-import { minus, plus, toMillimetres, zero } from '../length/index.ts';
+import { apart, type Gift } from '../gift/index.ts';
+import { largest, minus, plus, toMillimetres, zero } from '../length/index.ts';
 import { lessEachWay, noRoomTaken, type RoomTaken } from './room-taken.ts';
 import { narrowed, roomAt } from './room-at.ts';
 import { additionOf, type AdditionChoice } from './registry.ts';
@@ -17,6 +18,12 @@ export function roomTaken(additions: readonly AdditionChoice[]): RoomTaken {
       }),
       noRoomTaken,
     );
+}
+
+/** The gift with its things as far apart as what stands between them holds them. */
+export function heldApart(gift: Gift, additions: readonly AdditionChoice[]): Gift {
+  const between = largest(zero, ...additions.map((choice) => additionOf(choice).apart));
+  return between === zero ? gift : apart(gift, between);
 }
 
 /** A room without what is taken of it. */

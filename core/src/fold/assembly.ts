@@ -35,7 +35,9 @@ const partSchema = z.object({
   lies: z
     .object({
       in: z.string(),
-      against: z.enum(['floor', 'front', 'back', 'left', 'right', 'top', 'bottom']).default('floor'),
+      against: z
+        .enum(['floor', 'front', 'back', 'left', 'right', 'top', 'bottom', 'things'])
+        .default('floor'),
     })
     .optional(),
 });

@@ -7,7 +7,12 @@ import { add, scale, type Vector } from './vector.ts';
 /** Faces that stand in the room that is promised to the gift. */
 export function cavityFaults(box: FoldingBox, faces: readonly PlacedFace[]): readonly FoldFault[] {
   const solid = cavitySolid(box.assembly.cavity);
+  // What stands between the things of the gift is there for them.
+  const between = new Set(
+    box.assembly.parts.flatMap(({ id, lies }) => (lies?.against === 'things' ? [id] : [])),
+  );
   return faces.flatMap((face): readonly FoldFault[] => {
+    if (between.has(face.part)) return [];
     const layers = [-0.5, 0, 0.5].map((share) =>
       face.ring.map((point) => add(point, scale(face.out, share * face.card))),
     );

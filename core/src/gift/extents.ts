@@ -1,4 +1,4 @@
-import { half, largest, nanometres, plus, times, type Length } from '../length/index.ts';
+import { half, largest, nanometres, plus, times, type Length, zero } from '../length/index.ts';
 import type { Gift, GiftItem, SeveralGift } from './gift.ts';
 
 /** One length for each direction of a box: left to right, front to back, bottom to top. */
@@ -64,7 +64,8 @@ export function isNested({ packing, item, deep }: SeveralGift): boolean {
 /** How far the middles of two rows behind one another are apart. */
 export function rowPitch(gift: SeveralGift): Length {
   const { deep } = itemExtents(gift.item);
-  return isNested(gift) ? nanometres(Math.ceil(deep * nestedRow)) : deep;
+  const apart = isNested(gift) ? nanometres(Math.ceil(deep * nestedRow)) : deep;
+  return plus(apart, gift.between ?? zero);
 }
 
 /** The space that a gift takes up in each direction, the way it stands in its box. */
@@ -81,7 +82,11 @@ export function extentsOf(gift: Gift): Extents {
     const one = itemExtents(gift.item);
     const shift = isNested(gift) ? half(one.across) : nanometres(0);
     return {
-      across: plus(times(one.across, gift.across), shift),
+      across: plus(
+        times(one.across, gift.across),
+        times(gift.between ?? zero, gift.across - 1),
+        shift,
+      ),
       deep: plus(one.deep, times(rowPitch(gift), gift.deep - 1)),
       high: times(one.high, gift.high),
     };

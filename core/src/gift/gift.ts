@@ -74,6 +74,8 @@ const severalSchema = z.object({
   high: rows,
   /** Nested rounds lie in the gaps of the row in front of them. */
   packing: z.enum(['in rows', 'nested']),
+  /** How far they stand apart, where something stands between them; none where they touch. */
+  between: lengthBetween(millimetres(0), millimetres(50)).optional(),
 });
 
 const setSchema = z.object({

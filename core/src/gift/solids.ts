@@ -1,4 +1,4 @@
-import { toMillimetres } from '../length/index.ts';
+import { toMillimetres, zero } from '../length/index.ts';
 import { extentsOf, isNested, rowPitch, type Extents } from './extents.ts';
 import type { Gift, GiftItem, SeveralGift } from './gift.ts';
 
@@ -78,13 +78,14 @@ function inRows(gift: SeveralGift, whole: Extents): readonly GiftSolid[] {
   const [x, y, z] = [one.across, one.deep, one.high].map(toMillimetres);
   const left = -toMillimetres(whole.across) / 2 + (x ?? 0) / 2;
   const front = -toMillimetres(whole.deep) / 2 + (y ?? 0) / 2;
+  const apart = toMillimetres(gift.between ?? zero);
   const placed: GiftSolid[] = [];
   for (let high = 0; high < gift.high; high++)
     for (let deep = 0; deep < gift.deep; deep++)
       for (let across = 0; across < gift.across; across++) {
         const shift = isNested(gift) && deep % 2 === 1 ? (x ?? 0) / 2 : 0;
         const by = {
-          x: left + across * (x ?? 0) + shift,
+          x: left + across * ((x ?? 0) + apart) + shift,
           y: front + deep * pitch,
           z: high * (z ?? 0),
         };

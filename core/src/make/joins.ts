@@ -37,6 +37,17 @@ export function joinsOf({
     );
     there.add(piece);
     if (isGlued) return [];
+    if (lies?.against === 'things') {
+      // Strips that cross are put together before they go in.
+      const other = parts.find(
+        (each) => each.lies?.against === 'things' && !there.has(each.piece),
+      )?.piece;
+      const operation: JoinOperation =
+        other === undefined
+          ? { kind: 'join', piece, onto: lies.in, how: 'on edge' }
+          : { kind: 'join', piece, onto: other, how: 'through its slots' };
+      return [{ operation, stage: joins }];
+    }
     if (lies && lies.against !== 'floor')
       return [{ operation: lining({ pieces, assembly }, piece, lies.in), stage: joins }];
     if (wraps)
@@ -74,7 +85,9 @@ function lining(
 ): LineOperation {
   const { width, height } = cutSizeOf(pieceOf(box, piece).grid);
   const against = box.assembly.parts.flatMap(({ piece: own, lies }) =>
-    own === piece && lies && lies.against !== 'floor' ? [lies.against] : [],
+    own === piece && lies && lies.against !== 'floor' && lies.against !== 'things'
+      ? [lies.against]
+      : [],
   );
   const sides: readonly BoxSide[] = [...new Set(against)];
   const count = against.length / Math.max(1, copiesInBox(box, onto));

@@ -158,6 +158,7 @@ export const cutoutUseSchema = z.enum([
   'hang tab',
   'panel side',
   'clearing',
+  'divider slot',
 ]);
 export type CutoutUse = z.infer<typeof cutoutUseSchema>;
 

@@ -1,3 +1,4 @@
+import { heldApart } from '../additions/index.ts';
 import { extentsOf, waysUp, type DirectedRoom, type Gift } from '../gift/index.ts';
 import { half, minus, plus, smallest, times, zero } from '../length/index.ts';
 import { StagedSolver } from '../marks/index.ts';
@@ -34,7 +35,8 @@ export type PlanResult =
  */
 export function planBox(asked: PlanRequest): PlanResult {
   const [first, ...papers] = papersOf(asked);
-  const request: PlanRequest = { ...asked, papers: [first, ...papers] };
+  const gift = heldApart(asked.gift, asked.additions);
+  const request: PlanRequest = { ...asked, gift, papers: [first, ...papers] };
   const result = planWith(request);
   if (result.ok) return result;
   const byHand = withoutItsPunchBoard(request);

@@ -5,6 +5,7 @@ import {
   millimetres,
   papersOf,
   planBox,
+  standsInRows,
   wearable,
   type AdditionChoice,
   type Length,
@@ -59,6 +60,8 @@ interface DrawnInside {
   readonly lines: 'box' | 'lid' | 'box and lid' | undefined;
   /** What goes round the box in the end. */
   readonly round: 'walls' | 'across' | 'deep' | undefined;
+  /** Whether strips stand between things in rows. */
+  readonly divides: boolean;
   readonly paper: Paper;
 }
 
@@ -78,13 +81,14 @@ const drawnInside: fc.Arbitrary<DrawnInside> = fc.record({
     'across' as const,
     'deep' as const,
   ),
+  divides: fc.boolean(),
   paper: anyPaper,
 });
 
-/** Plates and a band, of a paper of their own. */
+/** Plates, dividers and a band, of a paper of their own. */
 function insideOf(
-  { stiffens, lines, round, paper: drawn }: DrawnInside,
-  { papers }: PlanRequest,
+  { stiffens, lines, round, divides, paper: drawn }: DrawnInside,
+  { papers, gift }: PlanRequest,
 ): readonly AdditionChoice[] {
   const paper = { ...drawn, id: 'inside', name: 'Inside', sheet: papers[0].sheet };
   return [
@@ -92,6 +96,9 @@ function insideOf(
       ? [{ addition: 'stiffener', id: 'stiffener-1', in: stiffens, paper } as const]
       : []),
     ...(lines ? [{ addition: 'liner', id: 'liner-1', lines, paper } as const] : []),
+    ...(divides && standsInRows(gift)
+      ? [{ addition: 'dividers', id: 'dividers-1', paper } as const]
+      : []),
     ...(round
       ? [{ addition: 'band', id: 'band-1', round, width: millimetres(16), paper } as const]
       : []),

@@ -87,7 +87,7 @@ function insideFaults(plan: Plan, request: PlanRequest): readonly string[] {
   const placed = closedFaces(boxInSpace(plan, request));
   const step = toMillimetres(request.kit.trimmer.step);
   return plan.assembly.parts
-    .filter(({ lies }) => lies)
+    .filter(({ lies }) => lies && lies.against !== 'things')
     .flatMap(({ id, piece, lies }) => {
       // Copies of the box’s own piece wear the same in another place.
       const isFirst = plan.assembly.parts.find((each) => each.piece === piece)?.id === id;

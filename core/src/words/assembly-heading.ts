@@ -46,6 +46,10 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
           return `Lay the ${nameOf(main.piece).toLowerCase()} in`;
         case 'place':
           return `${nameOf(main.piece)} in place`;
+        case 'through its slots':
+          return 'Join the dividers';
+        case 'on edge':
+          return 'Dividers in';
         default:
           return `${nameOf(main.piece)} on`;
       }
@@ -109,6 +113,10 @@ export function assemblyLine(operations: Operations, nameOf: NameOf): string {
           return `lay it in the ${nameOf(main.onto).toLowerCase()}`;
         case 'place':
           return 'in its place';
+        case 'through its slots':
+          return `join with the ${nameOf(main.onto).toLowerCase()}`;
+        case 'on edge':
+          return `stand them in the ${nameOf(main.onto).toLowerCase()}`;
         case 'over':
         case 'into':
           return `${main.how} the ${nameOf(main.onto).toLowerCase()}`;

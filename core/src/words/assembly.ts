@@ -225,6 +225,12 @@ function joinSentences({ piece, how, onto }: JoinOperation, nameOf: NameOf): rea
       return [`Put the ${one} in its place at the ${other}.`];
     case 'on its floor':
       return [`Lay the ${one} in the ${other}, flat on the floor.`];
+    case 'through its slots':
+      return [
+        `Push each ${one} down over each ${other}, slot into slot, until their edges are level.`,
+      ];
+    case 'on edge':
+      return [`Stand them in the ${other}, down to the floor, as far from every wall.`];
     case 'round the walls':
       return [`Slide the ${one} over the closed box from above, to half its height.`];
     case 'round from left to right':

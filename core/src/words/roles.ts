@@ -62,6 +62,7 @@ const uses: Readonly<Record<CutoutUse, string>> = {
   'hang tab': 'hang tab',
   'panel side': 'side of the panel',
   clearing: 'opening',
+  'divider slot': 'slot for the other dividers',
 };
 
 /** What is cut out, or off. */

@@ -44,16 +44,22 @@ interface DemoBox {
   }[];
   /** The paper that it and its lid are lined with. */
   readonly lined?: string;
+  /** The paper of the strips that stand between its things. */
+  readonly divided?: string;
   /** The band that goes round it. */
   readonly band?: { readonly round: WayRound; readonly paper: string };
 }
 
 /** What a demo box wears, each layer of a panel as far in as is usual. */
-function additionsFor({ wears = [], lined, band }: DemoBox): AdditionChoice[] {
+function additionsFor({ wears = [], lined, divided, band }: DemoBox): AdditionChoice[] {
   const liner: AdditionChoice[] =
     lined === undefined
       ? []
       : [{ addition: 'liner', id: 'liner-1', lines: 'box and lid', paper: stockPaper(lined) }];
+  const between: AdditionChoice[] =
+    divided === undefined
+      ? []
+      : [{ addition: 'dividers', id: 'dividers-1', paper: stockPaper(divided) }];
   const round: AdditionChoice[] = band
     ? [
         {
@@ -78,7 +84,7 @@ function additionsFor({ wears = [], lined, band }: DemoBox): AdditionChoice[] {
     );
     return [...worn, panel];
   }, []);
-  return [...liner, ...panels, ...round];
+  return [...liner, ...between, ...panels, ...round];
 }
 
 function fineKit(): Kit {
@@ -102,6 +108,21 @@ const openNight: readonly DemoBox[] = [
     papers: ['comet'],
     options: { lid: 'none' },
     punchBoard: true,
+  },
+  {
+    name: 'Planet marbles, three by three',
+    gift: {
+      shape: 'several',
+      item: { shape: 'ball', diameter: millimetres(16) },
+      across: 3,
+      deep: 3,
+      high: 1,
+      packing: 'in rows',
+    },
+    style: 'lidded',
+    papers: ['graphite', 'orbits'],
+    room: inchFraction(1, 16),
+    divided: 'eggshell',
   },
   {
     name: 'Night tea tin',

@@ -7,7 +7,7 @@ import QuietButton from '../parts/QuietButton.vue';
 import { useDressing } from './dressing.ts';
 import FacePick from './FacePick.vue';
 import { usePointing } from './pointing.ts';
-import { things, type Thing } from './things.ts';
+import type { Thing } from './things.ts';
 
 /** What may be done with the face that was pointed at, beside where it was. */
 const props = defineProps<{ width: number; height: number }>();
@@ -72,7 +72,7 @@ function putOnWalls(): void {
 /** What belongs to the face as a whole thing, and is not there yet. */
 const more = computed(() => {
   const face = found.value?.face;
-  return face ? things.filter(({ isAt, isOn }) => isAt(face) && !isOn(dressing.additions)) : [];
+  return face ? dressing.more.filter(({ isAt }) => isAt(face)) : [];
 });
 
 function put(thing: Thing): void {

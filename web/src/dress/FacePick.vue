@@ -3,7 +3,6 @@ import { computed } from 'vue';
 import Pick from '../parts/Pick.vue';
 import { useDressing } from './dressing.ts';
 import { usePointing } from './pointing.ts';
-import { things } from './things.ts';
 
 /** What can be put on the box or in it, and every face that is bare, in a list. */
 const emit = defineEmits<{ chosen: [] }>();
@@ -12,10 +11,9 @@ const dressing = useDressing();
 const pointing = usePointing();
 
 const bare = computed(() => dressing.faces.filter(({ face }) => !dressing.wornOn(face)));
-const more = computed(() => things.filter(({ isOn }) => !isOn(dressing.additions)));
 const choices = computed(() => [
   ...bare.value.map(({ said }) => ({ value: said, label: `Panel: ${lowered(said)}` })),
-  ...more.value.map(({ label }) => ({ value: label, label })),
+  ...dressing.more.map(({ label }) => ({ value: label, label })),
 ]);
 
 function lowered(said: string): string {
@@ -23,7 +21,7 @@ function lowered(said: string): string {
 }
 
 function choose(label: string): void {
-  const thing = more.value.find((each) => each.label === label);
+  const thing = dressing.more.find((each) => each.label === label);
   if (thing) dressing.put(thing);
   const found = bare.value.find(({ said }) => said === label);
   if (found) {

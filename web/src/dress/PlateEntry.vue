@@ -6,9 +6,9 @@ import Pick from '../parts/Pick.vue';
 import { useDressing } from './dressing.ts';
 import PaperPick from './PaperPick.vue';
 
-type Plate = Extract<AdditionChoice, { addition: 'stiffener' | 'liner' }>;
+type Plate = Extract<AdditionChoice, { addition: 'stiffener' | 'liner' | 'dividers' }>;
 
-/** Plates inside the box: where they lie, and their paper. */
+/** Plates and strips inside the box: where they are, and their paper. */
 const props = defineProps<{ plate: Plate }>();
 
 const dressing = useDressing();
@@ -23,9 +23,16 @@ const stiffened = [
   { value: 'lid', label: 'in the lid' },
 ] as const;
 
+const name = computed(
+  () => ({ liner: 'Liner', stiffener: 'Stiffener', dividers: 'Dividers' })[props.plate.addition],
+);
+const heading = computed(() => (props.plate.addition === 'liner' ? 'Liner of' : name.value));
+
 /** Why not all of it is in the box, where that is so. */
 const missing = computed(() => {
   if (dressing.whyMissing(props.plate) === undefined) return undefined;
+  if (props.plate.addition === 'dividers')
+    return 'Dividers stand between things in rows both ways, on a square floor: they are left out.';
   if (props.plate.addition === 'stiffener')
     return `This kind of box has no flat ${props.plate.in}: the stiffener is left out.`;
   return props.plate.lines === 'box'
@@ -44,7 +51,7 @@ function setStiffened(where: (typeof stiffened)[number]['value']): void {
 
 <template>
   <li class="plate-entry">
-    <strong>{{ plate.addition === 'liner' ? 'Liner of' : 'Stiffener' }}</strong>
+    <strong :class="{ wide: plate.addition === 'dividers' }">{{ heading }}</strong>
     <Pick
       v-if="plate.addition === 'liner'"
       label="Liner of"
@@ -53,7 +60,7 @@ function setStiffened(where: (typeof stiffened)[number]['value']): void {
       @change="setLined"
     />
     <Pick
-      v-else
+      v-else-if="plate.addition === 'stiffener'"
       label="Where the stiffener is"
       :value="plate.in"
       :options="stiffened"
@@ -61,11 +68,7 @@ function setStiffened(where: (typeof stiffened)[number]['value']): void {
     />
     <CrossButton :label="`Take the ${plate.addition} out`" @click="dressing.takeOff(plate)" />
     <p v-if="missing" class="none">{{ missing }}</p>
-    <PaperPick
-      class="paper"
-      :worn="plate"
-      :label="plate.addition === 'liner' ? 'Liner' : 'Stiffener'"
-    />
+    <PaperPick class="paper" :worn="plate" :label="name" />
   </li>
 </template>
 
@@ -78,6 +81,10 @@ function setStiffened(where: (typeof stiffened)[number]['value']): void {
   padding: 5px 0 3px 8px;
   border-left: 3px solid var(--line);
   font-size: 13px;
+}
+
+.wide {
+  grid-column: 1 / 3;
 }
 
 .none,

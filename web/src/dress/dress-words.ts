@@ -14,6 +14,7 @@ const called = {
   liner: ['liner', 'liners'],
   stiffener: ['stiffener', 'stiffeners'],
   band: ['band', 'bands'],
+  dividers: ['set of dividers', 'sets of dividers'],
 } as const satisfies Record<AdditionChoice['addition'], readonly [string, string]>;
 
 /** How much a box wears: `2 panels`, `2 panels and 1 band`, `5 things`. */

@@ -17,7 +17,7 @@ import { v4 as newId } from 'uuid';
 import { computed } from 'vue';
 import { usePapers } from '../stores/papers.ts';
 import { useProject } from '../stores/project.ts';
-import type { Thing } from './things.ts';
+import { things, type Thing } from './things.ts';
 import { wearableFaces, type WearableFace } from './wearable-faces.ts';
 
 /** Something that is all of one paper. */
@@ -130,6 +130,14 @@ export const useDressing = defineStore('dressing', () => {
     replace('cover', { ...choice, underCover });
   }
 
+  /** What can be put on or in the box as a whole, and is not there yet. */
+  const more = computed((): readonly Thing[] => {
+    const box = project.document?.box;
+    return things.filter(
+      ({ isFor, isOn }) => box && (isFor?.(box) ?? true) && !isOn(additions.value),
+    );
+  });
+
   /** Puts something on the box, or in it. */
   function put({ make }: Thing): void {
     const box = project.document?.box;
@@ -165,6 +173,7 @@ export const useDressing = defineStore('dressing', () => {
     removeLayer,
     setUnderCover,
     replace,
+    more,
     put,
     setPaper,
     takeOff,

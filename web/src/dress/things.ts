@@ -1,6 +1,7 @@
 import {
   inchFraction,
   millimetres,
+  standsInRows,
   type AdditionChoice,
   type FaceChoice,
   type Length,
@@ -23,6 +24,8 @@ export interface Thing {
   readonly make: (from: NewThing) => AdditionChoice;
   /** Whether it belongs to a face that is pointed at. */
   readonly isAt: (face: FaceChoice) => boolean;
+  /** Whether it is of any use for what the box is for; for any box where it isn’t said. */
+  readonly isFor?: (box: PlanRequest) => boolean;
   /** Whether the box has it, or nothing more of it can be put on. */
   readonly isOn: (additions: readonly AdditionChoice[]) => boolean;
 }
@@ -69,6 +72,13 @@ export const things: readonly Thing[] = [
     make: ({ id, box }) => ({ addition: 'stiffener', id, in: 'lid', paper: box.papers[0] }),
     isAt: isOnLid,
     isOn: (additions) => hasStiffener(additions, 'lid'),
+  },
+  {
+    label: 'Dividers between the things',
+    make: ({ id, box }) => ({ addition: 'dividers', id, paper: box.papers[0] }),
+    isAt: ({ role, faces }) => role === 'floor' && faces === 'bottom',
+    isFor: ({ gift }) => standsInRows(gift),
+    isOn: (additions) => additions.some(({ addition }) => addition === 'dividers'),
   },
   {
     label: 'Band round the closed box',

@@ -79,7 +79,7 @@ const folding = computed(() => {
     v-else-if="folding"
     :plan="plan"
     :papers="papersOf(request)"
-    :gift="request.gift"
+    :gift="plan.gift"
     :step="folding"
     :at="at"
   />

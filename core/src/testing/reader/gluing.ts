@@ -70,6 +70,8 @@ const others = [
   /^Slide the .+ (?:over the .+|into the .+, down to the floor)\.$/,
   /^Put the .+ in its place at the .+\.$/,
   /^Lay the .+ in the .+, flat on the floor\.$/,
+  /^Push each .+ down over each .+, slot into slot, until their edges are level\.$/,
+  /^Stand them in the .+, down to the floor, as far from every wall\.$/,
   /^Slide the .+ over the closed box from above, to half its height\.$/,
   /^Slide the .+ over the closed box from the (?:front|right), to the middle, its seam at the bottom\.$/,
   /^Lay the .+ flat, .+\.$/,

@@ -1,0 +1,13 @@
+import type { Length } from '../length/index.ts';
+import { isNested } from './extents.ts';
+import type { Gift, SeveralGift } from './gift.ts';
+
+/** Whether things stand in rows both ways, so that strips between them cross. */
+export function standsInRows(gift: Gift): gift is SeveralGift {
+  return gift.shape === 'several' && gift.across > 1 && gift.deep > 1 && !isNested(gift);
+}
+
+/** The same things so far apart, where something stands between them; as they are where they are in no rows. */
+export function apart(gift: Gift, between: Length): Gift {
+  return standsInRows(gift) ? { ...gift, between } : gift;
+}
