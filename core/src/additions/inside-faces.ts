@@ -1,4 +1,5 @@
 import {
+  add,
   closedFaces,
   cross,
   direction,
@@ -49,6 +50,8 @@ export interface InsideFace {
   readonly surface: number;
   /** Other card that lies before it, as the tabs at the ends of a wall or the flaps under a lid do. */
   readonly before: readonly CardBefore[];
+  /** Card that stands across the side. */
+  readonly across: readonly CardBefore[];
 }
 
 /** Card that lies before a side of the room: its outline, and how far its inner surface is out. Millimetres. */
@@ -86,6 +89,43 @@ const leastCover = 2;
 
 /** A place of a side is looked behind so far up it: walls may be lower than the room. */
 const lowOnWall = 0.15;
+
+/** How far out from a side of the room card may cross it that is in the way of a plate there, in millimetres. */
+const crossed = { from: 0.05, to: 1 } as const;
+
+/** Card that stands across a side of the room, as a seat does that hangs between the walls. */
+function standsAcross(
+  { ring, card }: PlacedFace,
+  axes: FaceAxes,
+  plane: number,
+): readonly CardBefore[] {
+  const depth = (place: Vector) => dot(place, axes.out) - plane;
+  const clipped = [crossed.from, crossed.to].reduce<readonly Vector[]>(
+    (rest, limit) =>
+      rest.flatMap((here, i) => {
+        const next = rest[(i + 1) % rest.length] ?? here;
+        const sign = limit === crossed.from ? 1 : -1;
+        const [a, b] = [here, next].map((place) => sign * (depth(place) - limit));
+        if (a === undefined || b === undefined) return [];
+        const crossing =
+          a > 0 === b > 0 ? [] : [add(here, scale(subtract(next, here), a / (a - b)))];
+        return a > 0 ? [here, ...crossing] : crossing;
+      }),
+    ring,
+  );
+  if (clipped.length === 0) return [];
+  const { left, right, bottom, top } = boundsOf(clipped.map((place) => onFace(axes, place)));
+  // What runs across the side aslant, as a gable’s edge, comes to its ends.
+  if (Math.min(right - left, top - bottom) > card) return [];
+  const half = card / 2;
+  const outline = cornersOf({
+    left: left - half,
+    right: right + half,
+    bottom: bottom - half,
+    top: top + half,
+  });
+  return [{ outline, surface: plane }];
+}
 
 /** What finds the card behind a place of the room’s side. */
 function finder(bare: Undressed) {
@@ -140,6 +180,9 @@ function finder(bare: Undressed) {
         const isOver = own < surface - touching && areaOf(cutTo(hull, outline, 0)) > leastCover;
         return isOver ? [{ outline: hull, surface: own }] : [];
       }),
+      across: faces
+        .filter(({ out }) => Math.abs(dot(out, axes.out)) < 0.5)
+        .flatMap((other) => standsAcross(other, axes, plane)),
     };
   };
   return { box, behind };

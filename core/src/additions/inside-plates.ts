@@ -68,9 +68,13 @@ function standing(
   return cutTo(outline, cornersOf({ left: from, right: to, bottom, top: bottom + high }), 0);
 }
 
-/** What is left of a side where no card lies nearer than so far out: at its ends or above, whichever costs least of it. */
-function clearOf(outline: readonly Point[], { before }: InsideFace, out: number): readonly Point[] {
-  return before
+/** What is left of a side where no card lies nearer than so far out: at its ends, above or below, whichever costs least of it. */
+function clearOf(
+  outline: readonly Point[],
+  { before, across }: InsideFace,
+  out: number,
+): readonly Point[] {
+  return [...before, ...across]
     .filter(({ surface }) => surface < out - 1e-3)
     .reduce<readonly Point[]>((rest, other) => {
       if (rest.length < 3 || areaOf(cutTo(other.outline, rest, 0)) < leastCover) return rest;
@@ -80,6 +84,7 @@ function clearOf(outline: readonly Point[], { before }: InsideFace, out: number)
         { ...whole, left: taken.right },
         { ...whole, right: taken.left },
         { ...whole, top: taken.bottom },
+        { ...whole, bottom: taken.top },
       ].map((bounds) =>
         bounds.left < bounds.right && bounds.bottom < bounds.top
           ? cutTo(rest, cornersOf(bounds), 0)

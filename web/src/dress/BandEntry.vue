@@ -12,8 +12,8 @@ const props = defineProps<{ band: BandChoice; unit: Unit; project: string }>();
 const dressing = useDressing();
 
 const rounds = [
-  { value: 'across', label: 'over the top, left to right' },
-  { value: 'deep', label: 'over the top, front to back' },
+  { value: 'across', label: 'left to right' },
+  { value: 'deep', label: 'front to back' },
   { value: 'walls', label: 'round the walls' },
 ] as const;
 </script>

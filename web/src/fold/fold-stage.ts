@@ -225,7 +225,9 @@ export class FoldStage {
     const closed = sceneAt(this.#box, this.#box.end, 0).faces.flatMap(({ ring }) => ring);
     const reach = (points: readonly { x: number; y: number; z: number }[]) =>
       Math.max(...points.map(({ x, y, z }) => Math.hypot(x, y, z)));
-    const radius = 0.36 * reach(flat) + 0.7 * reach(closed);
+    // What is drawn away when it opens, as a band along a long box, is in view too.
+    const open = sceneAt(this.#box, this.#box.end, 1).faces.flatMap(({ ring }) => ring);
+    const radius = Math.max(0.36 * reach(flat) + 0.7 * reach(closed), 0.85 * reach(open));
     const tall = Math.max(...closed.map(({ z }) => z));
     if (Math.abs(radius - this.#radius) < 0.08 * this.#radius) return;
     const away = radius / Math.tan((16 * Math.PI) / 180);
