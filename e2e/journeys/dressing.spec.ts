@@ -48,3 +48,48 @@ test('a box is dressed by pointing at its faces', async ({ demo, page }) => {
     'Glue the upper lid top panel on',
   );
 });
+
+test('a box is lined, gets a band, and is divided between its things', async ({ demo, page }) => {
+  await openFromShelf(page, demo, 'Pocket sundial');
+  const cuts = page.getByRole('region', { name: 'Cut list' });
+  await expect(cuts).not.toContainText('liner');
+  await page.getByRole('button', { name: 'click a face to dress it' }).click();
+  const pick = page.getByRole('combobox', { name: 'Put something on or in' });
+  // Nothing stands between one thing alone.
+  await pick.click();
+  await expect(page.getByRole('option', { name: 'Liner inside the box' })).toBeVisible();
+  await expect(page.getByRole('option', { name: 'Dividers between the things' })).toHaveCount(0);
+  await page.getByRole('option', { name: 'Liner inside box and lid' }).click();
+  await expect(cuts).toContainText('Lid liner');
+  await expect(cuts).toContainText('Wall liner');
+
+  // Only its box is lined, and the lid is bare again.
+  const worn = page.getByRole('region', { name: /What it wears/ });
+  await worn.getByRole('combobox', { name: 'Liner of' }).click();
+  await page.getByRole('option', { name: 'the box', exact: true }).click();
+  await expect(cuts).not.toContainText('Lid liner');
+
+  await pick.click();
+  await page.getByRole('option', { name: 'Band round the closed box' }).click();
+  await expect(cuts).toContainText('Band');
+  // A band that is wider than the box is high goes round it another way, a click away.
+  await worn.getByRole('combobox', { name: 'Which way the band goes' }).click();
+  await page.getByRole('option', { name: 'round the walls' }).click();
+  await expect(page.getByText(/^The band is 1 1\/4 in wide, and the box is only/)).toBeVisible();
+  await page.getByRole('button', { name: 'The band over the top, left to right' }).click();
+  await expect(page.getByText('This box can’t be made yet')).toHaveCount(0);
+  await worn.getByRole('button', { name: 'Take the band off' }).click();
+  await expect(cuts).not.toContainText('Band');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
+  // The last step of a box with a band is to slide it on.
+  await openFromShelf(page, demo, 'Rolled star chart');
+  await page.getByText('Step by step').click();
+  await expect(page.getByText('Slide the band over the closed box')).toBeVisible();
+
+  await openFromShelf(page, demo, 'Planet marbles, three by three');
+  await expect(page.getByText('1 set of dividers')).toBeVisible();
+  await expect(cuts).toContainText('Front-to-back divider');
+  await page.getByRole('button', { name: 'Take the dividers out' }).click();
+  await expect(cuts).not.toContainText('divider');
+});

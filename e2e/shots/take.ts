@@ -51,6 +51,15 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'box-divided',
+    set: async (page, origin) => {
+      await openBox(page, origin, 'Planet marbles, three by three');
+      await page.getByLabel('How far the box is folded').focus();
+      for (let back = 0; back < 8; back++) await page.keyboard.press('ArrowLeft');
+      await page.waitForTimeout(2500);
+    },
+  },
+  {
     name: 'compare',
     set: async (page, origin) => {
       await openBox(page, origin, 'Pocket sundial');

@@ -100,6 +100,8 @@ function standsAcross(
   plane: number,
 ): readonly CardBefore[] {
   const depth = (place: Vector) => dot(place, axes.out) - plane;
+  const depths = ring.map(depth);
+  if (Math.max(...depths) < crossed.from || Math.min(...depths) > crossed.to) return [];
   const clipped = [crossed.from, crossed.to].reduce<readonly Vector[]>(
     (rest, limit) =>
       rest.flatMap((here, i) => {

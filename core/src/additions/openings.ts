@@ -1,6 +1,13 @@
 import { placeInto, vector, type Frame } from '../fold/index.ts';
 import { toMillimetres } from '../length/index.ts';
-import type { CellRole, Cutout, Piece, Point } from '../piece/index.ts';
+import {
+  derivedFromGrid,
+  type CellRole,
+  type Cutout,
+  type Piece,
+  type Point,
+  type ScoreGrid,
+} from '../piece/index.ts';
 import { onFace, type FaceAxes } from './face-axes.ts';
 import { isWithinOutline } from './outline.ts';
 
@@ -27,18 +34,17 @@ export function isRound(cutout: Cutout): cutout is Extract<Cutout, { shape: 'hol
 
 /** The same pieces without their holes and round bites: what is worn keeps clear of these by itself. */
 export function withoutOpenings(pieces: readonly Piece[]): readonly Piece[] {
-  return pieces.map((piece) => ({
-    ...piece,
-    grid: {
-      ...piece.grid,
-      cutouts: piece.grid.cutouts.filter((cutout) => !isRound(cutout)),
-      // How a tab is tapered is nothing to what is worn.
-      tapers: piece.grid.tapers.filter(({ cell }) =>
-        wornOnRoles.has(piece.grid.roles[Math.floor(cell.row)]?.[Math.floor(cell.column)] ?? 'tab'),
-      ),
-    },
-  }));
+  return pieces.map((piece) => ({ ...piece, grid: plainGrid(piece.grid) }));
 }
+
+const plainGrid = derivedFromGrid((grid): ScoreGrid => ({
+  ...grid,
+  cutouts: grid.cutouts.filter((cutout) => !isRound(cutout)),
+  // How a tab is tapered is nothing to what is worn.
+  tapers: grid.tapers.filter(({ cell }) =>
+    wornOnRoles.has(grid.roles[Math.floor(cell.row)]?.[Math.floor(cell.column)] ?? 'tab'),
+  ),
+}));
 
 /** Holes and round bites of a piece as they are on one of its faces, whose frame is given. */
 export function openingsOn(

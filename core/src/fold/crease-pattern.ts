@@ -1,4 +1,11 @@
-import { gridPositions, subdivide, type Face, type Piece } from '../piece/index.ts';
+import {
+  derivedFromGrid,
+  gridPositions,
+  subdivide,
+  type Face,
+  type Piece,
+  type ScoreGrid,
+} from '../piece/index.ts';
 import { toMillimetres } from '../length/index.ts';
 import type { GridSpot } from './assembly.ts';
 import { vector, type Vector } from './vector.ts';
@@ -48,9 +55,14 @@ function isInside(ring: readonly Vector[], { x, y }: Vector): boolean {
   return inside;
 }
 
+const patternOf = derivedFromGrid(patternFrom);
+
 /** What a piece folds about, derived from its grid. */
-export function creasePattern(piece: Pick<Piece, 'grid'>): CreasePattern {
-  const { grid } = piece;
+export function creasePattern({ grid }: Pick<Piece, 'grid'>): CreasePattern {
+  return patternOf(grid);
+}
+
+function patternFrom(grid: ScoreGrid): CreasePattern {
   const map = subdivide(grid);
   const corners = map.corners.map(({ x, y }) => vector(x, -y, 0));
   const kept = map.faces.map((face) => face.role !== 'waste');

@@ -1,3 +1,4 @@
+export { derivedFromGrid } from './derived.ts';
 export {
   cellRoleSchema,
   cutSizeOf,
