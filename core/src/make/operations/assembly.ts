@@ -100,7 +100,8 @@ export interface JoinOperation {
   readonly kind: 'join';
   readonly piece: string;
   readonly onto: string;
-  readonly how: 'over' | 'into' | 'place' | 'on its floor' | 'through its slots' | 'on edge' | WayRound;
+  readonly how:
+    'over' | 'into' | 'place' | 'on its floor' | 'through its slots' | 'on edge' | WayRound;
 }
 
 /** Glue plates to the inside of walls of a piece that is put together. */
