@@ -25,6 +25,7 @@ test('a box is asked for by its outside, and its lid by a figure', async ({ demo
 
   // A lower box has no room for such a lid: what it may be is a click away.
   await page.getByLabel('Height', { exact: true }).fill('3/4');
+  await page.getByLabel('Height', { exact: true }).blur();
   await page.getByRole('button', { name: /^Lid: .* in$/ }).click();
   await expect(page.getByText('This box can’t be made yet')).toHaveCount(0);
   await expect(lid).not.toHaveValue('1 1/8');

@@ -83,12 +83,12 @@ test('a box is lined, gets a band, and is divided between its things', async ({ 
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
   // The last step of a box with a band is to slide it on.
-  await openFromShelf(page, demo, 'Rolled star chart');
+  await openFromShelf(page, demo, 'Planet marbles, nine in a row');
   await page.getByText('Step by step').click();
   await expect(page.getByText('Slide the band over the closed box')).toBeVisible();
 
   await openFromShelf(page, demo, 'Planet marbles, three by three');
-  await expect(page.getByText('1 set of dividers')).toBeVisible();
+  await expect(page.getByText('1 liner and 1 set of dividers')).toBeVisible();
   await expect(cuts).toContainText('Front-to-back divider');
   await page.getByRole('button', { name: 'Take the dividers out' }).click();
   await expect(cuts).not.toContainText('divider');

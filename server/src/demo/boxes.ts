@@ -122,6 +122,7 @@ const openNight: readonly DemoBox[] = [
     style: 'lidded',
     papers: ['graphite', 'orbits'],
     room: inchFraction(1, 16),
+    lined: 'star-trails',
     divided: 'eggshell',
   },
   {
@@ -154,7 +155,6 @@ const openNight: readonly DemoBox[] = [
     papers: ['eggshell', 'comet'],
     room: inchFraction(1, 4),
     options: { lidDepth: 'half' },
-    lined: 'star-trails',
   },
   {
     name: 'Eclipse glasses',
@@ -173,7 +173,6 @@ const openNight: readonly DemoBox[] = [
     gift: { shape: 'cylinder', diameter: inches(1.25), length: inches(8.5), lies: 'lying' },
     style: 'lidded',
     papers: ['dusk', 'orbits'],
-    band: { round: 'deep', paper: 'eggshell' },
   },
   {
     name: 'Planet marbles, nine in a row',
@@ -188,6 +187,7 @@ const openNight: readonly DemoBox[] = [
     style: 'shell',
     papers: ['eggshell', 'orbits'],
     room: inchFraction(1, 32),
+    band: { round: 'deep', paper: 'dusk' },
   },
   {
     name: 'Meteorite jar',
