@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  allStyles,
   closedFaces,
   cutSizeOf,
   hair,
@@ -11,16 +10,14 @@ import {
   planJob,
   sayStep,
   stockPaper,
-  styleChoiceSchema,
   toMillimetres,
-  usualRequest,
   type AdditionChoice,
   type PlanRequest,
   type Vector,
 } from '../index.ts';
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
-import { anyPaper, anyRequest, sundial } from '../testing/requests.ts';
+import { anyPaper, anyRequest, usualOf } from '../testing/requests.ts';
 import { faultsInWords } from '../testing/told.ts';
 
 type Round = 'walls' | 'across' | 'deep';
@@ -34,12 +31,6 @@ function banded(request: PlanRequest, round: Round, width = 20, paper = stockPap
     paper,
   };
   return { ...request, additions: [...request.additions, band] };
-}
-
-function usualOf(id: string): PlanRequest {
-  const options = allStyles.find((each) => each.id === id)?.usual.options;
-  const style = styleChoiceSchema.parse({ style: id, options });
-  return { ...usualRequest(sundial, 'inch'), style };
 }
 
 function reach(values: readonly number[]): number {

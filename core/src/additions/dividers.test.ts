@@ -12,16 +12,14 @@ import {
   planJob,
   sayStep,
   stockPaper,
-  styleChoiceSchema,
   toMillimetres,
-  usualRequest,
   type Gift,
   type Plan,
   type PlanRequest,
 } from '../index.ts';
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
-import { anyPaper } from '../testing/requests.ts';
+import { anyPaper, usualOf } from '../testing/requests.ts';
 import { faultsInWords } from '../testing/told.ts';
 
 const marble = { shape: 'ball', diameter: millimetres(16) } as const;
@@ -35,10 +33,8 @@ function rows(
 }
 
 function divided(gift: Gift, style = 'lidded', paper = stockPaper('graphite')): PlanRequest {
-  const options = allStyles.find(({ id }) => id === style)?.usual.options;
   return {
-    ...usualRequest(gift, 'inch'),
-    style: styleChoiceSchema.parse({ style, options }),
+    ...usualOf(style, gift),
     additions: [{ addition: 'dividers', id: 'dividers-1', paper }],
   };
 }
@@ -156,9 +152,9 @@ describe('dividers', () => {
       (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
     );
     const at = (part: string) => told.findIndex((text) => text.includes(part));
-    expect(at('slot into slot')).toBeGreaterThan(0);
-    expect(at('Stand them in the base')).toBeGreaterThan(at('slot into slot'));
-    expect(at('Put the gift in')).toBeGreaterThan(at('Stand them in the base'));
+    expect(at('slots down, until')).toBeGreaterThan(0);
+    expect(at('Stand the joined dividers in the base')).toBeGreaterThan(at('slots down, until'));
+    expect(at('Put the gift in')).toBeGreaterThan(at('Stand the joined dividers in the base'));
   });
 
   it.each([

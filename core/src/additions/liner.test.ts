@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  allStyles,
   hair,
   leftOff,
   minus,
@@ -11,11 +10,10 @@ import {
   plus,
   sayStep,
   stockPaper,
-  styleChoiceSchema,
   usualRequest,
   type PlanRequest,
 } from '../index.ts';
-import { anyPaper, anyRequest, sundial } from '../testing/requests.ts';
+import { anyPaper, anyRequest, sundial, usualOf } from '../testing/requests.ts';
 
 type Lines = 'box' | 'lid' | 'box and lid';
 
@@ -27,12 +25,6 @@ function planned(request: PlanRequest) {
   const result = planBox(request);
   if (!result.ok) throw new Error(result.problems[0]?.message);
   return result.plan;
-}
-
-function usualOf(id: string): PlanRequest {
-  const options = allStyles.find((each) => each.id === id)?.usual.options;
-  const style = styleChoiceSchema.parse({ style: id, options });
-  return { ...usualRequest(sundial, 'inch'), style };
 }
 
 describe('a liner', () => {

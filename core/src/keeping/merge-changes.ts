@@ -84,12 +84,42 @@ function mergeArrays(
   };
 }
 
+/** Lists of things that stand by themselves, whatever their order: each is known by its id. */
+const listsById: ReadonlySet<string | number | undefined> = new Set(['ownSteps']);
+
+type WithId = JsonObject & { readonly id: string };
+
+function haveIds(list: readonly Json[]): list is readonly WithId[] {
+  return list.every((each) => isObject(each) && typeof each.id === 'string');
+}
+
+/** Things by their ids: what one side put in or took out is in or out. */
+function mergeById(
+  { base, mine, theirs }: Readonly<Record<keyof Versions, readonly WithId[]>>,
+  path: Clash['path'],
+): MergedJson {
+  const find = (list: readonly WithId[], wanted: string) => list.find(({ id }) => id === wanted);
+  const ids = new Set([...mine, ...theirs].map(({ id }) => id));
+  const each = [...ids].map((id) =>
+    mergeJson({ base: find(base, id), mine: find(mine, id), theirs: find(theirs, id) }, [
+      ...path,
+      id,
+    ]),
+  );
+  return {
+    value: each.flatMap(({ value }) => (value === undefined ? [] : [value])),
+    clashes: each.flatMap(({ clashes }) => clashes),
+  };
+}
+
 function mergeJson({ base, mine, theirs }: Versions, path: Clash['path']): MergedJson {
   if (isSame(mine, theirs) || isSame(base, theirs)) return { value: mine, clashes: [] };
   if (isSame(base, mine)) return { value: theirs, clashes: [] };
   if (isObject(base) && isObject(mine) && isObject(theirs) && isOneKind(base, mine, theirs))
     return mergeObjects({ base, mine, theirs }, path);
   if (Array.isArray(base) && Array.isArray(mine) && Array.isArray(theirs)) {
+    if (listsById.has(path.at(-1)) && haveIds(base) && haveIds(mine) && haveIds(theirs))
+      return mergeById({ base, mine, theirs }, path);
     // Of lists of one length each place is a field; where something came or went, the list is one.
     const isAligned = base.length === mine.length && base.length === theirs.length;
     if (isAligned) return mergeArrays({ base, mine, theirs }, path);

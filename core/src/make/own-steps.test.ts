@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  mergeChanges,
   noProgress,
   planBox,
   planJob,
@@ -102,6 +103,32 @@ describe('steps and notes of the maker’s own', () => {
     };
     expect(planRequestSchema.safeParse(empty).error?.issues[0]?.message).toBe(
       'Say what is to be done, or what to remember.',
+    );
+  });
+
+  it('that were written on two tablets are both there, and what one took away is gone', () => {
+    const anySteps = fc.uniqueArray(
+      anyOwn.chain((own) => fc.constantFrom('a', 'b', 'c', 'd').map((id) => ({ ...own, id }))),
+      { selector: ({ id }) => id, maxLength: 4 },
+    );
+    fc.assert(
+      fc.property(anySteps, anySteps, anySteps, (base, mine, theirs) => {
+        const box = (ownSteps: readonly OwnStepChoice[]) => ({ ...usual, ownSteps: [...ownSteps] });
+        const { value, clashes } = mergeChanges(planRequestSchema, {
+          base: box(base),
+          mine: box(mine),
+          theirs: box(theirs),
+        });
+        for (const id of ['a', 'b', 'c', 'd']) {
+          const [was, one, other, now] = [base, mine, theirs, value.ownSteps].map((list) =>
+            JSON.stringify(list.find((each) => each.id === id)),
+          );
+          if (one === was) expect(now).toBe(other);
+          else if (other === was || one === other) expect(now).toBe(one);
+          else if (one === undefined || other === undefined || was === undefined)
+            expect(clashes.some(({ path }) => path.includes(id))).toBe(true);
+        }
+      }),
     );
   });
 });

@@ -359,3 +359,10 @@ export const sundial: Gift = {
   deep: millimetres(58.7375),
   high: millimetres(14.2875),
 };
+
+/** A box of a kind with its usual options, in inches. */
+export function usualOf(id: string, gift: Gift = sundial): PlanRequest {
+  const options = allStyles.find((each) => each.id === id)?.usual.options;
+  const style = styleChoiceSchema.parse({ style: id, options });
+  return { ...usualRequest(gift, 'inch'), style };
+}

@@ -7,14 +7,13 @@ import type {
   FoldOperation,
   FoldUpOperation,
   GlueOperation,
-  JoinOperation,
-  LineOperation,
   OutFolds,
   ThreadOperation,
   TuckOperation,
 } from '../make/index.ts';
 import { dressSentences } from './dress.ts';
 import { faceInWords, facesInWords, nextTo, rowOfFaces } from './faces.ts';
+import { joinSentences, lineSentences } from './join.ts';
 import { formatNearest } from './measures.ts';
 import { atCorners, placeInWords } from './places.ts';
 import { capitalised, countInWords, inRow } from './plain.ts';
@@ -212,50 +211,6 @@ function threadSentences({ what, cutouts: { length } }: ThreadOperation): readon
     case 'tongue':
       return ['Bend the tongue over and push it through the slot.'];
   }
-}
-
-function joinSentences({ piece, how, onto }: JoinOperation, nameOf: NameOf): readonly string[] {
-  const [one, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
-  switch (how) {
-    case 'over':
-      return [`Slide the ${one} over the ${other}.`];
-    case 'into':
-      return [`Slide the ${one} into the ${other}, down to the floor.`];
-    case 'place':
-      return [`Put the ${one} in its place at the ${other}.`];
-    case 'on its floor':
-      return [`Lay the ${one} in the ${other}, flat on the floor.`];
-    case 'through its slots':
-      return [
-        `Push each ${one} down over each ${other}, slot into slot, until their edges are level.`,
-      ];
-    case 'on edge':
-      return [`Stand them in the ${other}, down to the floor, as far from every wall.`];
-    case 'round the walls':
-      return [`Slide the ${one} over the closed box from above, to half its height.`];
-    case 'round from left to right':
-      return [
-        `Slide the ${one} over the closed box from the front, to the middle, its seam at the bottom.`,
-      ];
-    case 'round from front to back':
-      return [
-        `Slide the ${one} over the closed box from the right, to the middle, its seam at the bottom.`,
-      ];
-  }
-}
-
-/** Plates that are glued to the inside of walls, each one standing on the floor. */
-function lineSentences({ piece, onto, walls }: LineOperation, nameOf: NameOf): readonly string[] {
-  const [name, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
-  const count = typeof walls === 'number' ? walls : walls.length;
-  const where =
-    typeof walls === 'number' || count > 3
-      ? `each of the ${countInWords(count)} walls`
-      : inRow(walls.map((side) => `the ${side} wall`));
-  return [
-    `Adhesive all over the back of ${count === 1 ? 'the' : 'each'} ${name}.`,
-    `Press ${count === 1 ? 'it' : 'one'} onto the inside of ${where} of the ${other}, standing on the floor, as far from both ends.`,
-  ];
 }
 
 /** Which of several alike pieces is meant, in the order of the hand. */

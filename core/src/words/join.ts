@@ -1,0 +1,57 @@
+import type { JoinOperation, LineOperation } from '../make/index.ts';
+import { countInWords, inRow } from './plain.ts';
+import type { NameOf } from './said.ts';
+
+/** How a piece comes to the others by itself. */
+export function joinSentences(
+  { piece, how, onto }: JoinOperation,
+  nameOf: NameOf,
+): readonly string[] {
+  const [one, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
+  switch (how) {
+    case 'over':
+      return [`Slide the ${one} over the ${other}.`];
+    case 'into':
+      return [`Slide the ${one} into the ${other}, down to the floor.`];
+    case 'place':
+      return [`Put the ${one} in its place at the ${other}.`];
+    case 'on its floor':
+      return [`Lay the ${one} in the ${other}, flat on the floor.`];
+    case 'through its slots':
+      return [
+        `Stand each ${other} on its long edge, slots up.`,
+        `Push each ${one} down over all of them, slots down, until their edges are level.`,
+      ];
+    case 'on edge':
+      return [
+        `Stand the joined dividers in the ${other}, down to the floor, as far from every wall.`,
+      ];
+    case 'round the walls':
+      return [`Slide the ${one} over the closed box from above, to half its height.`];
+    case 'round from left to right':
+      return [
+        `Slide the ${one} over the closed box from the front, to the middle, its seam at the bottom.`,
+      ];
+    case 'round from front to back':
+      return [
+        `Slide the ${one} over the closed box from the right, to the middle, its seam at the bottom.`,
+      ];
+  }
+}
+
+/** Plates that are glued to the inside of walls, each one standing on the floor. */
+export function lineSentences(
+  { piece, onto, walls }: LineOperation,
+  nameOf: NameOf,
+): readonly string[] {
+  const [name, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
+  const count = typeof walls === 'number' ? walls : walls.length;
+  const where =
+    typeof walls === 'number' || count > 3
+      ? `each of the ${countInWords(count)} walls`
+      : inRow(walls.map((side) => `the ${side} wall`));
+  return [
+    `Adhesive all over the back of ${count === 1 ? 'the' : 'each'} ${name}.`,
+    `Press ${count === 1 ? 'it' : 'one'} onto the inside of ${where} of the ${other}, standing on the floor, as far from both ends.`,
+  ];
+}
