@@ -13,7 +13,8 @@ const coreRooms = {
   length: [],
   gift: ['length'],
   gaps: ['length'],
-  paper: ['length', 'gaps'],
+  print: ['length'],
+  paper: ['length', 'gaps', 'print'],
   tools: ['length'],
   piece: ['length'],
   marks: ['length', 'gaps'],
@@ -23,7 +24,7 @@ const coreRooms = {
   make: ['length', 'paper', 'tools', 'piece', 'gaps', 'marks', 'fold'],
   additions: ['length', 'gift', 'paper', 'tools', 'piece', 'fold', 'forms', 'make'],
   export: ['length', 'piece'],
-  request: ['length', 'gift', 'paper', 'tools', 'make', 'styles', 'additions'],
+  request: ['length', 'gift', 'paper', 'tools', 'piece', 'make', 'styles', 'additions'],
   planning: [
     'length',
     'gift',

@@ -1,6 +1,7 @@
 export * from './keeping/index.ts';
 export * from './length/index.ts';
 export * from './gift/index.ts';
+export * from './print/index.ts';
 export * from './paper/index.ts';
 export * from './tools/index.ts';
 export * from './piece/index.ts';

@@ -26,6 +26,7 @@ import {
   zero,
   type Plan,
   type PlanRequest,
+  hasWayUp,
 } from './index.ts';
 import { casesWanted } from './testing/cases.ts';
 import { flatOf } from './testing/flat.ts';
@@ -122,9 +123,11 @@ describe('any box on any tools', () => {
           const slot = plan.pieces.find(({ id }) => id === piece)?.paper ?? 0;
           const paper = paperFor(request.papers, slot);
           const fits = (x: number, y: number) => x <= paper.sheet.width && y <= paper.sheet.height;
-          expect(
-            fits(width, height) || (paper.printRuns === 'any way' && fits(height, width)),
-          ).toBe(true);
+          const isOnItsSide = made.printTop === 'left' || made.printTop === 'right';
+          const ways = hasWayUp(paper) ? [isOnItsSide] : [false, true];
+          expect(ways.some((turned) => (turned ? fits(height, width) : fits(width, height)))).toBe(
+            true,
+          );
           if (!made.punchBoard)
             for (const { reading, onGroove, shimmed } of readings) {
               const groove = shimmed ? plus(reading, request.kit.board.shim ?? zero) : reading;

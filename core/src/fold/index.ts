@@ -35,4 +35,14 @@ export {
   type Scene,
 } from './scene.ts';
 export { cavitySolid, depthIn, type Solid } from './solid.ts';
-export { add, cross, direction, dot, scale, subtract, vector, type Vector } from './vector.ts';
+export {
+  add,
+  cross,
+  direction,
+  dot,
+  lengthOf,
+  scale,
+  subtract,
+  vector,
+  type Vector,
+} from './vector.ts';

@@ -14,6 +14,7 @@ import {
   type Spot,
 } from '../piece/index.ts';
 import type { AsMade, ScoredRun } from './card.ts';
+import { printTopOf } from './print-top.ts';
 import { spotOnGrid } from './grid-spot.ts';
 import type { FlatOperation } from './operation.ts';
 import type { PunchOperation } from './operations/punch.ts';
@@ -21,7 +22,9 @@ import type { ScoreMark } from './operations/score-operation.ts';
 import { isAt45 } from './operations/slant.ts';
 
 /** A piece as it is cut, with nothing on it yet. */
-export function justCut({ grid }: Pick<Piece, 'grid'>, { printRuns }: Paper): AsMade {
+export function justCut(piece: Pick<Piece, 'grid' | 'printTop'>, paper: Paper): AsMade {
+  const { grid } = piece;
+  const printTop = printTopOf(piece, paper);
   return {
     grid: {
       ...grid,
@@ -36,7 +39,7 @@ export function justCut({ grid }: Pick<Piece, 'grid'>, { printRuns }: Paper): As
     slits: [],
     notches: [],
     ticks: [],
-    printRunsUp: printRuns === 'one way',
+    ...(printTop && { printTop }),
   };
 }
 

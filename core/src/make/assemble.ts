@@ -12,12 +12,16 @@ import { faceNames, faceRows, type FaceName } from './face-name.ts';
 import { joinsOf } from './joins.ts';
 import { outFolds } from './out-folds.ts';
 import type { LidCorners } from './lid-corners.ts';
+import { printTowards } from './print-towards.ts';
 import { threadsOf, type ThreadTime } from './threads.ts';
 import type {
   AssemblyOperation,
   AttachOperation,
+  DressOperation,
   FoldOperation,
   GlueOperation,
+  JoinOperation,
+  LineOperation,
 } from './operations/assembly.ts';
 
 /** Everything that is known of a box that is put together. */
@@ -26,6 +30,7 @@ interface Bench {
   readonly box: FoldingBox;
   readonly joints: readonly Joint[];
   readonly corners: LidCorners;
+  readonly papers: Papers;
 }
 
 /** The first of the parts that a piece is. */
@@ -198,7 +203,8 @@ function meetsAt({ box }: Bench, { face, on }: Joint): number {
 }
 
 function joinSteps(bench: Bench): readonly AssemblyDraft[] {
-  return joinsOf(bench.make).flatMap(({ operation, stage }) => {
+  return joinsOf(bench.make).flatMap(({ operation: put, stage }) => {
+    const operation = withPrint(bench, put);
     const drafts = step(bench, operation.piece, [operation], stage, stage + 1);
     if (operation.kind !== 'line') return drafts;
     // All plates of one piece are glued in in one go.
@@ -217,10 +223,24 @@ function threadSteps(bench: Bench, wanted: ThreadTime): readonly AssemblyDraft[]
   );
 }
 
+/** Something that is put on or in, with where the top of its print comes to. */
+function withPrint<Put extends DressOperation | JoinOperation | LineOperation>(
+  { box, papers }: Bench,
+  operation: Put,
+): Put {
+  // What stands free or goes round is turned by hand until its print looks right.
+  if (operation.kind === 'join' && operation.how !== 'on its floor') return operation;
+  const prints = printTowards(box, papers, operation.piece);
+  return prints.length === 0 ? operation : { ...operation, prints };
+}
+
 /** What the box wears, put on at this time. */
 function dressSteps(bench: Bench, when: DressTime): readonly AssemblyDraft[] {
   return dressings(bench.box, bench.joints, when).flatMap(({ operation, times }) =>
-    step(bench, operation.piece, [operation], 0, 0).map((each) => ({ ...each, copies: times })),
+    step(bench, operation.piece, [withPrint(bench, operation)], 0, 0).map((each) => ({
+      ...each,
+      copies: times,
+    })),
   );
 }
 
@@ -251,7 +271,7 @@ export function assemblySteps(
   corners: LidCorners,
 ): readonly AssemblyDraft[] {
   const box = boxOf(make, papers);
-  const bench: Bench = { make, box, joints: jointsOf(box), corners };
+  const bench: Bench = { make, box, joints: jointsOf(box), corners, papers };
   const gift = box.assembly.giftEnters;
   const pieces = [...new Set(box.parts.map(({ piece }) => piece.id))];
   const pleated = pleatedTop(make);

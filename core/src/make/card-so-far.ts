@@ -1,6 +1,8 @@
 import { minus, zero, type Length } from '../length/index.ts';
 import type { Paper } from '../paper/index.ts';
+import type { Piece } from '../piece/index.ts';
 import type { AsMade, ScoredRun } from './card.ts';
+import { printTopOf } from './print-top.ts';
 
 /** A piece one way: how large it came out, and where it is scored, from its left or its top edge. */
 export interface ScoredWay {
@@ -23,9 +25,11 @@ function runsOf(axis: 'column' | 'row', sections: readonly Length[], long: Lengt
 /** A piece that has been cut and scored from edge to edge, and no more, as it came out. */
 export function cardSoFar(
   { across, down }: { readonly across: ScoredWay; readonly down: ScoredWay },
-  { printRuns }: Pick<Paper, 'printRuns'>,
+  piece: Pick<Piece, 'printTop'>,
+  paper: Pick<Paper, 'print' | 'printRuns'>,
 ): AsMade {
   const [columns, rows] = [sectionsOf(across), sectionsOf(down)];
+  const printTop = printTopOf(piece, paper);
   return {
     grid: {
       columns: [...columns],
@@ -41,6 +45,6 @@ export function cardSoFar(
     slits: [],
     notches: [],
     ticks: [],
-    printRunsUp: printRuns === 'one way',
+    ...(printTop && { printTop }),
   };
 }

@@ -31,8 +31,8 @@ export interface AsMade {
   readonly notches: readonly Spot[];
   /** Lines that are ticked at the edges and not scored. */
   readonly ticks: readonly LineRef[];
-  /** Whether a print runs up the piece. */
-  readonly printRunsUp: boolean;
+  /** The edge, as drawn, at which the top of a print is that has a way up. */
+  readonly printTop?: Side;
 }
 
 /** Something that can be seen or felt on a piece, by its spots as it lies. */
@@ -104,9 +104,36 @@ function micron(place: number): Length {
   return nanometres(Math.round(place * 1000) * 1000);
 }
 
+/** The lower left corner of a print, then both ends of its top. */
+function printSpots(top: Side, { width, height }: Size): readonly Spot[] {
+  const corners: Readonly<Record<Side, readonly Spot[]>> = {
+    top: [
+      { x: zero, y: height },
+      { x: zero, y: zero },
+      { x: width, y: zero },
+    ],
+    right: [
+      { x: zero, y: zero },
+      { x: width, y: zero },
+      { x: width, y: height },
+    ],
+    bottom: [
+      { x: width, y: zero },
+      { x: width, y: height },
+      { x: zero, y: height },
+    ],
+    left: [
+      { x: width, y: height },
+      { x: zero, y: height },
+      { x: zero, y: zero },
+    ],
+  };
+  return corners[top];
+}
+
 /** Everything on a piece, where it is drawn. */
 function tracesOf(made: AsMade): readonly Trace[] {
-  const { grid, printRunsUp } = made;
+  const { grid, printTop } = made;
   const { width, height } = cutSizeOf(grid);
   const openings = grid.cutouts.flatMap((cutout): readonly Trace[] =>
     cutout.shape === 'hole' || cutout.shape === 'notch'
@@ -129,17 +156,8 @@ function tracesOf(made: AsMade): readonly Trace[] {
     ...wasteTraces(grid),
     ...cuts,
     ...openings,
-    ...(printRunsUp
-      ? [
-          {
-            kind: 'print',
-            spots: [
-              { x: zero, y: height },
-              { x: zero, y: zero },
-              { x: width, y: zero },
-            ],
-          } as const,
-        ]
+    ...(printTop
+      ? [{ kind: 'print', spots: printSpots(printTop, { width, height }) } as const]
       : []),
   ];
 }

@@ -57,6 +57,11 @@ function nearest(way: Vector): { readonly direction: BoxSide; readonly share: nu
   return { direction: best[0], share: best[1] };
 }
 
+/** The side of the box that a direction comes nearest to. */
+export function boxSideOf(way: Vector): BoxSide {
+  return nearest(way).direction;
+}
+
 function ofEach(places: readonly Vector[], take: (values: readonly number[]) => number): Vector {
   return {
     x: take(places.map(({ x }) => x)),

@@ -60,9 +60,10 @@ const benches: readonly Bench[] = [
 ];
 
 function sheetPieces({ pieces }: BoxToMake, boxes: number): readonly SheetPiece[] {
-  return pieces.map(({ id, paper, copies, grid }) => ({
+  return pieces.map(({ id, paper, copies, printTop, grid }) => ({
     id,
     paper,
+    ...(printTop && { printTop }),
     copies: copies * boxes,
     ...cutSizeOf(grid),
   }));

@@ -1,3 +1,4 @@
+export { faceLook, type FaceLook, type PaperFace } from './face-look.ts';
 export { learnedGap, type Felt } from './learned-gap.ts';
 export {
   keptPaperSchema,
@@ -26,6 +27,7 @@ export {
 } from './sheet.ts';
 export {
   finishSchema,
+  hasWayUp,
   isSamePaper,
   paperFor,
   papersSchema,

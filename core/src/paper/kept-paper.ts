@@ -40,8 +40,20 @@ function sheetLike({ sheets }: KeptPaper, wanted: Sheet | undefined): Sheet {
 
 /** The paper for a box, in the sheet that is wanted where it comes in that, with the usual gaps. */
 export function paperOf(kept: KeptPaper, wanted?: Sheet): Paper {
-  const { id, name, thickness, print, printRuns, finish, colour } = kept;
+  const { id, name, thickness, print, printRuns, finish, colour, front, back } = kept;
   const sheet = sheetLike(kept, wanted);
   const gaps = { lid: lidGap, drawer: drawerGap, liner: linerGap };
-  return { id, name, thickness, sheet, print, printRuns, finish, colour, gaps };
+  return {
+    id,
+    name,
+    thickness,
+    sheet,
+    print,
+    printRuns,
+    finish,
+    colour,
+    ...(front && { front }),
+    ...(back && { back }),
+    gaps,
+  };
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { lengthBetween, millimetres, toleranceSchema } from '../length/index.ts';
+import { colourSchema, printSchema } from '../print/index.ts';
 import { sheetSchema } from './sheet.ts';
 
 /** The thinnest and the thickest card that folds into a box. */
@@ -24,7 +25,11 @@ export const paperSchema = z.object({
   printRuns: z.enum(['any way', 'one way']),
   finish: finishSchema,
   /** The colour it is drawn in, as `#rrggbb`. */
-  colour: z.string().regex(/^#[0-9a-f]{6}$/),
+  colour: colourSchema,
+  /** What its printed face shows, where that has been told. */
+  front: printSchema.optional(),
+  /** Its other face, where that is told: its colour, and its own print on a paper printed on both. */
+  back: z.object({ colour: colourSchema, print: printSchema.optional() }).optional(),
   /** Clearances of what goes over something else and is made of this paper, or for a liner of its box. */
   gaps: z.object({ lid: toleranceSchema, drawer: toleranceSchema, liner: toleranceSchema }),
 });
@@ -44,6 +49,11 @@ export type Papers = readonly [Paper, ...Paper[]];
 /** The paper for one of a style's pieces. */
 export function paperFor(papers: Papers, slot: number): Paper {
   return papers[slot] ?? papers[papers.length - 1] ?? papers[0];
+}
+
+/** Whether a paper has a print that looks wrong upside down or on its side. */
+export function hasWayUp({ print, printRuns }: Pick<Paper, 'print' | 'printRuns'>): boolean {
+  return print !== 'plain' && printRuns === 'one way';
 }
 
 /** Whether two papers are one and the same, whatever sheet they are bought in. */

@@ -1,5 +1,6 @@
 import { inches, millimetres, type Length } from '../length/index.ts';
 import { drawerGap, lidGap, linerGap } from '../gaps/index.ts';
+import { ownPrints, type OwnPrintId, type Print } from '../print/index.ts';
 import type { Paper } from './paper.ts';
 
 const square = { name: '12 × 12 in', width: inches(12), height: inches(12) };
@@ -18,6 +19,10 @@ function card(id: string, name: string, colour: string, thickness: Length): Pape
   };
 }
 
+function printed(print: OwnPrintId, ink: string): Print {
+  return { kind: 'own', print, ink, across: ownPrints[print].usually };
+}
+
 /** The papers that Rangoli starts with. */
 export const stockPapers: readonly Paper[] = [
   card('dusk', 'Dusk', '#32499b', millimetres(0.3)),
@@ -29,9 +34,11 @@ export const stockPapers: readonly Paper[] = [
     ...card('star-trails', 'Star trails', '#4a3d86', millimetres(0.24)),
     print: 'one face',
     printRuns: 'one way',
+    front: printed('star-trails', '#ece4c8'),
   },
   {
     ...card('orbits', 'Orbits', '#3f8f86', millimetres(0.24)),
     print: 'one face',
+    front: printed('orbits', '#f0e2bf'),
   },
 ];

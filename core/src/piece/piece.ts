@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { scoreGridSchema } from './score-grid.ts';
+import { scoreGridSchema, sideSchema } from './score-grid.ts';
 
 /** The kinds of punch boards: one scores at 45° from an edge, the other squares off corners. */
 export const punchBoardSchema = z.enum(['diagonal', 'corner']);
@@ -14,6 +14,8 @@ export const pieceSchema = z.object({
   copies: z.int().positive(),
   /** The punch board that its lines are made on; without it, scores are made in rows on a scoring board. */
   punchBoard: punchBoardSchema.optional(),
+  /** The edge, as drawn, that the top of a print with a way up comes to; the top edge where nothing is said. */
+  printTop: sideSchema.optional(),
   grid: scoreGridSchema,
 });
 export type Piece = z.infer<typeof pieceSchema>;

@@ -1,5 +1,12 @@
 export { missedSize, outsideOf, withFinishedSize } from './finished-size.ts';
 export { planWithLessRoom, type RoomPlan } from './less-room.ts';
+export {
+  printsOnBox,
+  type PrintedFaces,
+  type PrintOnPiece,
+  type PrintStands,
+  type PrintTurn,
+} from './prints-on-box.ts';
 export { planJob, type JobOrder } from './plan-job.ts';
 export { planBox, type PlanResult } from './plan-box.ts';
 export {

@@ -12,6 +12,7 @@ import { compareCard, leastCard, type CardUse } from './least-card.ts';
 import { judgePairs, worstState, type BothLeans } from './judge-pairs.ts';
 import { boardProblems } from './kit-problems.ts';
 import type { Plan } from './plan.ts';
+import { hasOneWayPrint, withPrintTops } from './print-tops.ts';
 import {
   cutSizeIn,
   drawBox,
@@ -75,7 +76,7 @@ interface Standing {
   readonly request: PlanRequest;
   readonly leans: BothLeans;
   readonly sheets: readonly SheetUse[];
-  /** Its pieces, where what it wears had to be cut to them before the sheets were known. */
+  /** Its pieces, where they had to be drawn before the sheets were known. */
   readonly drawn?: DrawnBox;
 }
 
@@ -200,7 +201,7 @@ function standHolding(begun: Begun): Standing | undefined {
 }
 
 function layOutOnSheets(box: SolvedFrame, request: PlanRequest): Stood {
-  if (box.frame.wears) return layOutDressed(box, request);
+  if (box.frame.wears || hasOneWayPrint(request)) return layOutDrawn(box, request);
   const pieces = box.frame.pieces.map(({ id, paper, copies }) => ({
     id,
     paper,
@@ -211,16 +212,17 @@ function layOutOnSheets(box: SolvedFrame, request: PlanRequest): Stood {
   return { ok: true, standing: { request, leans: bothLeans(box, request), sheets } };
 }
 
-/** What a box wears is cut to its pieces, and lies on the sheets with them. */
-function layOutDressed(box: SolvedFrame, request: PlanRequest): Stood {
+/** What a box wears is cut to its pieces, and a print is turned to what it comes to: they are drawn first. */
+function layOutDrawn(box: SolvedFrame, request: PlanRequest): Stood {
   const answer = drawBox(box, request.kit);
   if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
-  const { box: drawn } = answer;
-  const pieces = drawn.pieces.map(({ piece: { id, name, paper, copies, grid } }) => ({
+  const drawn = withPrintTops(answer.box, request);
+  const pieces = drawn.pieces.map(({ piece: { id, name, paper, copies, printTop, grid } }) => ({
     id,
     name,
     paper,
     copies,
+    ...(printTop && { printTop }),
     ...cutSizeOf(grid),
   }));
   const tooLarge = pieces.flatMap((piece) => tooLargeForSheet(piece, request));

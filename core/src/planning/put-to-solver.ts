@@ -161,12 +161,12 @@ export function problemOf(frame: StyleFrame, brief: SolverBrief): MarksProblem {
     })),
     smaller: frame.smaller.map(({ by, ...pair }) => ({ ...pair, by: minus(by, hair) })),
     limits: frame.pieces.flatMap((piece) => {
-      const { sheet, printRuns } = paperFor(papers, piece.paper);
+      const { sheet } = paperFor(papers, piece.paper);
       const chains = { across: `${piece.id} across`, down: `${piece.id} down` };
       const { width, height } = sheet;
       const largest = largestOn(piece.punchBoard, kit);
       return [
-        { ...chains, width, height, mayTurn: printRuns === 'any way' },
+        { ...chains, width, height, mayTurn: true },
         ...(largest === undefined
           ? []
           : [{ ...chains, width: largest, height: largest, mayTurn: false }]),

@@ -8,16 +8,14 @@ import { largestOn } from './mark-tools.ts';
 import { scantily } from './as-wide-as-fits.ts';
 import { cutSizeIn, problemOf } from './put-to-solver.ts';
 
-function fitsSheet(
-  width: Length,
-  height: Length,
-  {
-    sheet,
-    mayTurn,
-  }: { readonly sheet: Pick<Sheet, 'width' | 'height'>; readonly mayTurn: boolean },
-): boolean {
-  const straight = width <= sheet.width && height <= sheet.height;
-  return straight || (mayTurn && width <= sheet.height && height <= sheet.width);
+type SheetSize = Pick<Sheet, 'width' | 'height'>;
+
+function fitsStraight(width: Length, height: Length, sheet: SheetSize): boolean {
+  return width <= sheet.width && height <= sheet.height;
+}
+
+function fitsSheet(width: Length, height: Length, sheet: SheetSize): boolean {
+  return fitsStraight(width, height, sheet) || fitsStraight(height, width, sheet);
 }
 
 /** A piece that its sheet would hold, and its punch board does not. */
@@ -49,7 +47,7 @@ export function mayBeTooLarge(
     const { sheet } = paperFor(papers, paper);
     const [width, height] = [long(across), long(down)];
     const onBoard = largestOn(punchBoard, kit) ?? largest(width, height);
-    return !fitsSheet(width, height, { sheet, mayTurn: false }) || largest(width, height) > onBoard;
+    return !fitsStraight(width, height, sheet) || largest(width, height) > onBoard;
   });
 }
 
@@ -74,8 +72,8 @@ export function tooLargeForSheet(
   }: Pick<PieceTemplate, 'name' | 'paper'> & Pick<Sheet, 'width' | 'height'>,
   { papers, kit, unit }: PlanRequest,
 ): readonly Problem[] {
-  const { sheet, name, printRuns } = paperFor(papers, paper);
-  if (fitsSheet(width, height, { sheet, mayTurn: printRuns === 'any way' })) return [];
+  const { sheet, name } = paperFor(papers, paper);
+  if (fitsSheet(width, height, sheet)) return [];
   const needs = formatSize(width, height, cutUnit(kit));
   const has = formatSize(sheet.width, sheet.height, unit);
   const slot = Math.min(paper, papers.length - 1);

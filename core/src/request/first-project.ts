@@ -45,6 +45,7 @@ export function usualRequest(gift: Gift, unit: Unit): PlanRequest {
     lean: 'loose',
     made: [],
     additions: [],
+    printTops: {},
     ownSteps: [],
   };
 }

@@ -4,6 +4,7 @@ import { giftSchema, roomSchema } from '../gift/index.ts';
 import { unitSchema } from '../length/index.ts';
 import { mostOwnSteps, ownStepSchema } from '../make/index.ts';
 import { papersSchema } from '../paper/index.ts';
+import { sideSchema } from '../piece/index.ts';
 import { styleChoiceSchema } from '../styles/index.ts';
 import { kitSchema } from '../tools/index.ts';
 import { finishedSizeSchema } from './finished-size.ts';
@@ -11,6 +12,9 @@ import { madeWaySchema } from './made.ts';
 
 /** The most things that one box wears. */
 const mostAdditions = 12;
+
+/** More pieces than any box has. */
+const mostTurned = 80;
 
 /** What a plan is asked for. Lengths are whole nanometres. */
 export const planRequestSchema = z.object({
@@ -34,6 +38,13 @@ export const planRequestSchema = z.object({
     .array(additionSchema)
     .max(mostAdditions, { error: `A box wears ${mostAdditions} things at the most.` })
     .default([]),
+  /** Pieces whose print the maker has turned: the edge, as drawn, that its top comes to. */
+  printTops: z
+    .record(z.string().min(1).max(80), sideSchema)
+    .refine((tops) => Object.keys(tops).length <= mostTurned, {
+      error: `Turn the print of ${mostTurned} pieces at the most.`,
+    })
+    .default({}),
   /** What the maker does besides, or wants to remember, between the steps of the job. */
   ownSteps: z
     .array(ownStepSchema)

@@ -20,6 +20,7 @@ import {
   type PlanRequest,
   type Side,
   type WayOn,
+  hasWayUp,
 } from '../index.ts';
 import {
   type Card,
@@ -254,7 +255,7 @@ describe('the card in the maker’s hands', () => {
                 expectToLie(
                   afterwards(now.plan, before, mishap),
                   lies,
-                  paper?.printRuns === 'one way',
+                  paper !== undefined && hasWayUp(paper),
                   which,
                 );
               const isFirstLying = lies.endsWith(', as it lay for its first score.');

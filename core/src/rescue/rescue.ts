@@ -104,7 +104,7 @@ function lyingSentence(
     table.find((each) => each.way === way),
   );
   if (!across || !down) throw new Error(`${piece.id} is not on the table`);
-  const laid = laidAs(cardSoFar({ across, down }, paper), asDrawn, undefined);
+  const laid = laidAs(cardSoFar({ across, down }, piece, paper), asDrawn, undefined);
   if (laid.features.some(({ kind }) => kind === 'turned')) return undefined;
   return `${piece.name}, ${laidInWords(laid, handlingOf(paper), request.kit.trimmer.unit)}.`;
 }

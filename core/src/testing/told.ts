@@ -5,6 +5,7 @@ import {
   toMillimetres,
   type Plan,
   type PlanRequest,
+  hasWayUp,
 } from '../index.ts';
 import {
   boxInSpace,
@@ -126,11 +127,11 @@ export function faultsInWords(
   pick: (ways: number) => number,
 ): readonly string[] {
   const steps = toldSteps(plan, request, boxes);
-  const sheets = papersOf(request).map(({ name, sheet, printRuns }) => ({
+  const sheets = papersOf(request).map(({ name, sheet, print, printRuns }) => ({
     paper: name,
     width: toMillimetres(sheet.width),
     height: toMillimetres(sheet.height),
-    ...(printRuns === 'one way' && { printTop: 'top' as const }),
+    ...(hasWayUp({ print, printRuns }) && { printTop: 'top' as const }),
   }));
   try {
     const { pieces: made, joints } = readBox(

@@ -103,9 +103,7 @@ function cutSentences(
     settingInWords(cut, unit),
     ...leavesInWords(cut, nameOf, unit),
     ...cut.cautions.map((each) => cautions[each]),
-    ...(cut.print === undefined
-      ? []
-      : [`The print runs ${cut.print}; its top is the top of every piece.`]),
+    ...(cut.print === undefined ? [] : [`The print runs ${cut.print}.`]),
   ];
 }
 

@@ -1,6 +1,7 @@
 import type { DressOperation } from '../make/index.ts';
 import { facesInWords, rowOfFaces } from './faces.ts';
 import { countInWords } from './plain.ts';
+import { printSentences } from './print-towards.ts';
 import { rowWays } from './row-ways.ts';
 import type { NameOf } from './said.ts';
 
@@ -36,7 +37,7 @@ export function dressSentences(
   nameOf: NameOf,
   laid: string | undefined,
 ): readonly string[] {
-  const { piece, onto, count, side } = dress;
+  const { piece, onto, count, side, prints } = dress;
   const [name, under] = [nameOf(piece).toLowerCase(), nameOf(onto.piece).toLowerCase()];
   const isOne = count === 1;
   const press = isOne ? 'Press it' : 'Press one';
@@ -54,5 +55,6 @@ export function dressSentences(
     ...layOutsideUp(dress, under, laid),
     `Adhesive all over the back of ${isOne ? 'the' : 'each'} ${name}.`,
     `${press} onto ${where()}, ${side === 'outside' ? 'as far in from every edge' : 'in the middle'}.`,
+    ...printSentences(prints, count),
   ];
 }

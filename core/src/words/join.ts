@@ -1,10 +1,11 @@
 import type { JoinOperation, LineOperation } from '../make/index.ts';
 import { countInWords, inRow } from './plain.ts';
+import { printSentences } from './print-towards.ts';
 import type { NameOf } from './said.ts';
 
 /** How a piece comes to the others by itself. */
 export function joinSentences(
-  { piece, how, onto }: JoinOperation,
+  { piece, how, onto, prints }: JoinOperation,
   nameOf: NameOf,
 ): readonly string[] {
   const [one, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
@@ -16,7 +17,7 @@ export function joinSentences(
     case 'place':
       return [`Put the ${one} in its place at the ${other}.`];
     case 'on its floor':
-      return [`Lay the ${one} in the ${other}, flat on the floor.`];
+      return [`Lay the ${one} in the ${other}, flat on the floor.`, ...printSentences(prints, 1)];
     case 'through its slots':
       return [
         `Stand each ${other} on its long edge, slots up.`,
@@ -41,7 +42,7 @@ export function joinSentences(
 
 /** Plates that are glued to the inside of walls, each one standing on the floor. */
 export function lineSentences(
-  { piece, onto, walls }: LineOperation,
+  { piece, onto, walls, prints }: LineOperation,
   nameOf: NameOf,
 ): readonly string[] {
   const [name, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
@@ -53,5 +54,6 @@ export function lineSentences(
   return [
     `Adhesive all over the back of ${count === 1 ? 'the' : 'each'} ${name}.`,
     `Press ${count === 1 ? 'it' : 'one'} onto the inside of ${where} of the ${other}, standing on the floor, as far from both ends.`,
+    ...printSentences(prints, count),
   ];
 }

@@ -1,6 +1,7 @@
 import type { Length } from '../../length/index.ts';
 import type { AtCorners } from '../at-corners.ts';
 import type { BoxSide, FaceName, FaceRow } from '../face-name.ts';
+import type { PrintTowards } from '../print-towards.ts';
 
 /** Which of the folds go away from the inside. */
 export type OutFolds =
@@ -102,6 +103,8 @@ export interface JoinOperation {
   readonly onto: string;
   readonly how:
     'over' | 'into' | 'place' | 'on its floor' | 'through its slots' | 'on edge' | WayRound;
+  /** Where the top of its print comes to in the finished box, where its print has a way up. */
+  readonly prints?: readonly PrintTowards[];
 }
 
 /** Glue plates to the inside of walls of a piece that is put together. */
@@ -113,6 +116,8 @@ export interface LineOperation {
   readonly walls: readonly BoxSide[] | number;
   /** Tape must be narrower than the plate. */
   readonly narrow: Length;
+  /** Where the top of its print comes to in the finished box, where its print has a way up. */
+  readonly prints?: readonly PrintTowards[];
 }
 
 /** Glue one piece to another. */
@@ -163,6 +168,8 @@ export interface DressOperation {
   readonly lies: 'flat' | 'folded';
   /** On which side of the box it goes: outside as far in from every edge, inside in the middle. */
   readonly side: 'inside' | 'outside';
+  /** Where the top of its print comes to in the finished box, where its print has a way up. */
+  readonly prints?: readonly PrintTowards[];
 }
 
 /** Put the gift in. */

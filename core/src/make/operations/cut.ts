@@ -28,7 +28,7 @@ export type CutLeaves =
 /** Why a cut needs care. */
 export type CutCaution = 'narrow strip' | 'too large';
 
-/** Which way the print runs on the card that is cut, where it runs one way: it stays the top of the piece. */
+/** Which way the print runs on the card that is cut, where it has a way up. */
 export type PrintRuns = 'along the cut' | 'across the cut';
 
 /** Cuts at one setting of the trimmer through parts of one size. */

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   cutSizeOf,
+  hasWayUp,
   layOut,
   paperFor,
   planBox,
@@ -46,9 +47,10 @@ describe('a batch on sheets', () => {
       fc.property(anyRequest, fc.integer({ min: 1, max: 200 }), (request, boxes) => {
         const result = planBox(request);
         if (!result.ok) return;
-        const pieces = result.plan.pieces.map(({ id, paper, copies, grid }) => ({
+        const pieces = result.plan.pieces.map(({ id, paper, copies, printTop, grid }) => ({
           id,
           paper,
+          printTop,
           copies: copies * boxes,
           ...cutSizeOf(grid),
         }));
@@ -67,7 +69,8 @@ describe('a batch on sheets', () => {
           expect(use.sheets).toBeLessThanOrEqual((single[i]?.sheets ?? 0) * boxes);
           if (use.sheets < (single[i]?.sheets ?? 0) * boxes) saved++;
           const slot = pieces.find(({ id }) => id === use.placements[0]?.piece)?.paper ?? 0;
-          const { sheet, printRuns } = paperFor(papers, slot);
+          const paper = paperFor(papers, slot);
+          const { sheet } = paper;
           const lying = lyingOn(use, pieces);
           for (const { sheet: at, left, top, right, bottom } of lying) {
             expect(at).toBeLessThan(use.sheets);
@@ -79,8 +82,13 @@ describe('a batch on sheets', () => {
             lying.forEach((one, j) => {
               expect(lying.slice(j + 1).some((other) => overlap(one, other))).toBe(false);
             });
-          if (printRuns === 'one way')
-            expect(use.placements.some(({ turned }) => turned)).toBe(false);
+          if (hasWayUp(paper))
+            for (const { piece, turned } of use.placements)
+              expect(turned).toBe(
+                ['left', 'right'].includes(
+                  pieces.find(({ id }) => id === piece)?.printTop ?? 'top',
+                ),
+              );
         });
         for (const { id, copies } of pieces)
           expect(

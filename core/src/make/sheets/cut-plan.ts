@@ -1,5 +1,5 @@
 import { isOnGrid, minus, plus, type Length } from '../../length/index.ts';
-import type { Paper } from '../../paper/index.ts';
+import { hasWayUp, type Paper } from '../../paper/index.ts';
 import { cuttingMeans, type Kit } from '../../tools/index.ts';
 import type { CutCaution, CutGives, CutLeaves, CutOperation, SheetCut } from '../operations/cut.ts';
 import type { CutTree, Region } from './cut-tree.ts';
@@ -198,7 +198,7 @@ function stepFor(cut: PlannedCut, paper: Paper, setting: Setting): CutOperation 
     takes,
     gives,
     leaves,
-    ...(paper.printRuns === 'one way' && {
+    ...(hasWayUp(paper) && {
       print: across ? 'along the cut' : 'across the cut',
     }),
     from: { what, count: 1, width, height },

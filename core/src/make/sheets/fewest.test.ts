@@ -90,6 +90,7 @@ describe('a batch', () => {
               width: times(sheet.across),
               height: times(sheet.down),
             },
+            print: 'one face',
             printRuns: turns ? 'any way' : 'one way',
           };
           const pieces = kinds.map(({ across, down }, i): SheetPiece => ({

@@ -1,5 +1,5 @@
 import { plus, zero, type Length } from '../../length/index.ts';
-import type { Paper } from '../../paper/index.ts';
+import { hasWayUp, type Paper } from '../../paper/index.ts';
 import { coverWith } from './cover.ts';
 import type { Placement, SheetPiece } from './lay.ts';
 import { patternsOn, type PatternNode } from './patterns.ts';
@@ -34,7 +34,7 @@ export function layByPatterns(
   pieces: readonly SheetPiece[],
 ): PatternLayout | undefined {
   const kinds = pieces.map(({ width, height, copies }) => ({ width, height, wanted: copies }));
-  const patterns = patternsOn(paper.sheet, kinds, { mayTurn: paper.printRuns === 'any way' });
+  const patterns = patternsOn(paper.sheet, kinds, { mayTurn: !hasWayUp(paper) });
   const shares =
     patterns &&
     coverWith(

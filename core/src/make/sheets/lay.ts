@@ -1,5 +1,7 @@
 import { minus, plus, zero, type Length } from '../../length/index.ts';
-import { paperFor, type Paper, type Papers } from '../../paper/index.ts';
+import { hasWayUp, paperFor, type Paper, type Papers } from '../../paper/index.ts';
+import type { Side } from '../../piece/index.ts';
+import { isTurnedByPrint } from '../print-top.ts';
 import { layByPatterns } from './lay-by-patterns.ts';
 import { layInStrips } from './strips.ts';
 
@@ -20,6 +22,8 @@ export interface SheetPiece {
   readonly copies: number;
   readonly width: Length;
   readonly height: Length;
+  /** The edge at which the top of its print is to be. */
+  readonly printTop?: Side | undefined;
 }
 
 /** The sheets of one paper that a box takes. */
@@ -140,8 +144,8 @@ function layInOrder(
 }
 
 /** A print that must run up can't be turned. */
-function turnsOf({ printRuns }: Paper): readonly boolean[] {
-  return printRuns === 'one way' ? [false] : [false, true];
+function turnsOf(paper: Paper): readonly boolean[] {
+  return hasWayUp(paper) ? [false] : [false, true];
 }
 
 /** Whether two pieces can be cut from one sheet, side by side or one below the other. */
@@ -204,7 +208,28 @@ function layForTrimmer(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
  * @throws RangeError when a piece is larger than its sheet.
  */
 export function layOut(pieces: readonly SheetPiece[], papers: Papers): readonly SheetUse[] {
-  return stacksOf(pieces, papers).map((stack) => layForTrimmer(stack.paper, stack.pieces));
+  return stacksOf(pieces, papers).map((stack) =>
+    hasWayUp(stack.paper)
+      ? layByPrint(stack.paper, stack.pieces)
+      : layForTrimmer(stack.paper, stack.pieces),
+  );
+}
+
+/** Pieces of a paper whose print has a way up: each lies as its print must come to stand, and in no other way. */
+function layByPrint(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
+  const turned = pieces.filter(isTurnedByPrint);
+  const ids = new Set(turned.map(({ id }) => id));
+  const asLying = pieces.map((piece) =>
+    ids.has(piece.id) ? { ...piece, width: piece.height, height: piece.width } : piece,
+  );
+  const use = layForTrimmer(paper, asLying);
+  return {
+    ...use,
+    placements: use.placements.map((placement) => ({
+      ...placement,
+      turned: ids.has(placement.piece),
+    })),
+  };
 }
 
 function stacksOf(pieces: readonly SheetPiece[], papers: Papers) {

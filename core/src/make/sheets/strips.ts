@@ -1,5 +1,5 @@
 import { plus, zero, type Length } from '../../length/index.ts';
-import type { Paper } from '../../paper/index.ts';
+import { hasWayUp, type Paper } from '../../paper/index.ts';
 import type { Placement, SheetPiece } from './lay.ts';
 
 /** A strip from edge to edge of a sheet, with room left at its end. */
@@ -77,7 +77,7 @@ function fill(
 const fewKinds = 5;
 
 function turnsOf(pieces: readonly SheetPiece[], paper: Paper): readonly (readonly boolean[])[] {
-  if (paper.printRuns === 'one way') return [pieces.map(() => false)];
+  if (hasWayUp(paper)) return [pieces.map(() => false)];
   if (pieces.length > fewKinds) return [pieces.map(() => false), pieces.map(() => true)];
   return Array.from({ length: 2 ** pieces.length }, (_, bits) =>
     pieces.map((__, i) => (bits & (1 << i)) !== 0),

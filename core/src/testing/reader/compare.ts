@@ -172,6 +172,13 @@ export interface LyingCompared {
   readonly faults: readonly string[];
 }
 
+/** Where the top of a print is, and was not planned to be. */
+function printFaults({ printTop }: Card, { printTop: planned = 'top' }: Piece): readonly string[] {
+  return printTop === undefined || printTop === planned
+    ? []
+    : [`the top of its print at the ${printTop}, not at the ${planned}`];
+}
+
 /** How a card that was made differs from the piece that was planned, each way that it may lie; the best first. */
 export function comparePiece(card: Card, piece: Piece): readonly LyingCompared[] {
   const { width, height } = cutSizeOf(piece.grid);
@@ -182,6 +189,9 @@ export function comparePiece(card: Card, piece: Piece): readonly LyingCompared[]
       Math.abs(lying.height - toMillimetres(height)) < 0.02,
   );
   return (asLarge.length > 0 ? asLarge : lyings)
-    .map(({ quarters, lying }) => ({ quarters, faults: differences(lying, piece.grid) }))
+    .map(({ quarters, lying }) => ({
+      quarters,
+      faults: [...differences(lying, piece.grid), ...printFaults(lying, piece)],
+    }))
     .sort((a, b) => a.faults.length - b.faults.length);
 }

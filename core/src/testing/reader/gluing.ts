@@ -77,6 +77,7 @@ const others = [
   /^Slide the .+ over the closed box from the (?:front|right), to the middle, its seam at the bottom\.$/,
   /^Lay the .+ flat, .+\.$/,
   /^Turn it over like a page, outside up\.$/,
+  /^As the box will stand, the top of (?:its|each) print is .+\.$/,
   /^As the walls come up, fold (?:each corner|\w+ corners) in half along its slanting score\.$/,
   /^Hook the two corners of each wall into each other by their slits\.$/,
   /^Push in .+\.$/,
