@@ -54,7 +54,7 @@ const ways: Readonly<Record<Side, Vector>> = {
 };
 
 /** A part whose printed face lies to the gift: what lines a box, or stands in it. */
-export function showsInside({ part: { worn, lies } }: FoldingPart): boolean {
+export function showsInside({ part: { worn, lies } }: Pick<FoldingPart, 'part'>): boolean {
   return worn?.isInside === true || lies !== undefined;
 }
 

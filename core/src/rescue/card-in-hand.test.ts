@@ -47,7 +47,7 @@ function looks({ width, height, scores }: ReadCard): readonly number[] {
 }
 
 /** Whoever holds the card any way round lays it as it is drawn, or so that nobody can tell. */
-function expectToLie(card: Card, said: string, isPrinted: boolean, dice: number): void {
+function expectToLie(card: Card, said: string, printTop: ReadCard['printTop'], dice: number): void {
   const scores = card.lines.map(({ axis, at }) => {
     const along = axis === 'column' ? card.height : card.width;
     const place = (to: number) =>
@@ -55,7 +55,7 @@ function expectToLie(card: Card, said: string, isPrinted: boolean, dice: number)
     return [place(0), place(along)] as const;
   });
   const drawn: ReadCard = {
-    ...bare(card.width / 1e6, card.height / 1e6, isPrinted ? 'top' : undefined),
+    ...bare(card.width / 1e6, card.height / 1e6, printTop),
     scores,
   };
   const [, lies = ''] = /^[^,]+, (.+)\.$/.exec(said) ?? [];
@@ -255,7 +255,9 @@ describe('the card in the maker’s hands', () => {
                 expectToLie(
                   afterwards(now.plan, before, mishap),
                   lies,
-                  paper !== undefined && hasWayUp(paper),
+                  paper && hasWayUp(paper)
+                    ? (pieceIn(now.plan, mishap.piece).printTop ?? 'top')
+                    : undefined,
                   which,
                 );
               const isFirstLying = lies.endsWith(', as it lay for its first score.');

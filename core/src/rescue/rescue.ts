@@ -127,6 +127,15 @@ function roomSentence(plan: Plan, { room }: PlanRequest): readonly string[] {
   );
 }
 
+/** What is cut already keeps its print as it lies; the rest is as it was asked for. */
+function topsKept({ plan, request }: Answered, made: readonly MadeWay[]): PlanRequest['printTops'] {
+  const cut = new Set(made.map(({ piece }) => piece));
+  const kept = plan.pieces.flatMap(({ id, printTop }) =>
+    cut.has(id) && printTop ? [[id, printTop] as const] : [],
+  );
+  return { ...request.printTops, ...Object.fromEntries(kept) };
+}
+
 /** Plans a box round what is made; with less room for the gift where there is no other way. */
 function wayOn(
   kind: WayOn['kind'],
@@ -134,7 +143,7 @@ function wayOn(
   made: readonly MadeWay[],
   first: readonly string[],
 ): Try {
-  const wanted = { ...old.request, made: [...made] };
+  const wanted = { ...old.request, made: [...made], printTops: topsKept(old, made) };
   const { request, result } = planWithLessRoom(wanted);
   if (!result.ok) return { kind: 'none', why: result.problems[0]?.message ?? '' };
   const { plan } = result;

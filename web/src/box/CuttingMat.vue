@@ -14,9 +14,10 @@ import {
   type PlanRequest,
 } from '@rangoli/core';
 import { useElementSize } from '@vueuse/core';
-import { computed, defineAsyncComponent, useTemplateRef } from 'vue';
+import { computed, defineAsyncComponent, shallowRef, useTemplateRef, watch } from 'vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
 import { isPlainPiece, layPieces } from '../parts/lay-pieces.ts';
+import { cardLook, frontOf, type CardSide, type CardSideName } from '../prints/card-look.ts';
 import GlueHatch from '../parts/GlueHatch.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import { useHighlight } from '../stores/highlight.ts';
@@ -25,6 +26,7 @@ import FaceMenu from '../dress/FaceMenu.vue';
 import { usePointing } from '../dress/pointing.ts';
 import type { WearableFace } from '../dress/wearable-faces.ts';
 import MatMeasures from '../parts/MatMeasures.vue';
+import MatLegend from './MatLegend.vue';
 import FinishedSizes from './FinishedSizes.vue';
 
 /** The cutting mat with the pieces to scale, their measures, and the score that is lit. */
@@ -59,11 +61,6 @@ const layout = computed(() =>
   layPieces(props.plan.pieces, width.value, height.value - head - foot, freeRoom.value),
 );
 const unit = computed(() => cutUnit(props.request.kit));
-const bar = computed(() =>
-  unit.value === 'inch'
-    ? { text: '1 in', size: 25.4 * layout.value.scale }
-    : { text: '20 mm', size: 20 * layout.value.scale },
-);
 /** The papers of all pieces, those that are worn among them. */
 const papers = computed(() => papersOf(props.request));
 const section = useTemplateRef<HTMLElement>('section');
@@ -111,8 +108,47 @@ function pointInSpace(event: MouseEvent, at: { part: string; face: number }): vo
   else pointing.leave();
 }
 
+/** Which side of the pieces is up: scores are made and measured inside up. */
+const up = shallowRef<CardSideName>('inside');
+const looks = computed(
+  () =>
+    new Map(
+      props.plan.pieces.map((piece) => [
+        piece.id,
+        cardLook(piece, paperFor(papers.value, piece.paper), frontOf(props.plan, piece.id)),
+      ]),
+    ),
+);
+
+/** A plain panel is shown as it will be seen: nothing is measured on it. */
+function upOf(piece: Piece): CardSideName {
+  const look = looks.value.get(piece.id);
+  return isPlainPiece(piece) && look?.outside.isPrinted ? 'outside' : up.value;
+}
+
+function sideOf(piece: Piece): CardSide | undefined {
+  return looks.value.get(piece.id)?.[upOf(piece)];
+}
+
+/** Whether there is something to see on the other side of what is scored. */
+const hasTwoSides = computed(() =>
+  props.plan.pieces.some((piece) => {
+    const look = looks.value.get(piece.id);
+    if (!look || isPlainPiece(piece)) return false;
+    const { inside, outside } = look;
+    return inside.isPrinted || outside.isPrinted || inside.colour !== outside.colour;
+  }),
+);
+const isOver = computed(() => up.value === 'outside' && hasTwoSides.value);
+watch(hasTwoSides, (has) => {
+  if (!has) up.value = 'inside';
+});
+
 const faceUp = computed(() => {
-  const printed = papers.value.some(({ print }) => print === 'one face');
+  if (isOver.value) return 'Turned over, outside up';
+  const printed = props.plan.pieces.some(
+    (piece) => !isPlainPiece(piece) && paperFor(papers.value, piece.paper).print === 'one face',
+  );
   return printed ? 'Drawn inside face up, print down' : 'Drawn inside face up';
 });
 
@@ -173,10 +209,17 @@ const lines = computed(() =>
             ×
             <MeasureSpan :length="cutSizeOf(placed.piece.grid).height" :unit="unit" />
           </text>
-          <g :transform="`scale(${layout.scale})`">
+          <g
+            :transform="
+              upOf(placed.piece) === 'outside'
+                ? `translate(${placed.width} 0) scale(${-layout.scale} ${layout.scale})`
+                : `scale(${layout.scale})`
+            "
+          >
             <PieceDrawing
               :piece="placed.piece"
-              :colour="paperFor(papers, placed.piece.paper).colour"
+              :colour="sideOf(placed.piece)?.colour ?? '#ffffff'"
+              :laid="sideOf(placed.piece)?.laid"
               :grain="1 / layout.scale"
             />
             <path
@@ -192,8 +235,12 @@ const lines = computed(() =>
               <title>{{ said }}</title>
             </path>
           </g>
-          <MatMeasures v-if="!isPlainPiece(placed.piece)" :placed="placed" :unit="unit" />
-          <g v-for="(line, at) in lines[i]" :key="at">
+          <MatMeasures
+            v-if="!isOver && !isPlainPiece(placed.piece)"
+            :placed="placed"
+            :unit="unit"
+          />
+          <g v-for="(line, at) in isOver ? [] : lines[i]" :key="at">
             <g v-if="highlight.isLit(placed.piece.id, line.of)" class="lit">
               <line v-bind="line.run" />
               <circle :cx="line.run.x1" :cy="line.run.y1" r="5.5" />
@@ -207,31 +254,22 @@ const lines = computed(() =>
             />
           </g>
         </g>
-        <g class="foot" :transform="`translate(20 ${height - 24})`">
-          <path :d="`M0 -5V5M0 0H${bar.size}M${bar.size} -5V5`" />
-          <text :x="bar.size + 9" y="4">{{ bar.text }}</text>
-        </g>
-        <g
-          class="foot"
-          :transform="`translate(${width - (hasMountains ? 372 : 262)} ${height - 24})`"
-        >
-          <line class="cut" x1="0" x2="30" y1="0" y2="0" />
-          <text x="38" y="4">cut</text>
-          <line class="fold" x1="76" x2="108" y1="0" y2="0" />
-          <text x="116" y="4">fold in</text>
-          <g v-if="hasMountains" transform="translate(172 0)">
-            <line class="out" x1="0" x2="32" y1="0" y2="0" />
-            <text x="40" y="4">fold out</text>
-          </g>
-          <g :transform="`translate(${hasMountains ? 282 : 172} 0)`">
-            <rect class="glue" x="0" y="-7" width="30" height="14" />
-            <path class="hatch" d="M2 7l12-14m-4 14 12-14m-4 14 10-12" />
-            <text x="38" y="4">glue</text>
-          </g>
-        </g>
+        <MatLegend
+          :unit="unit"
+          :scale="layout.scale"
+          :width="width"
+          :height="height"
+          :has-mountains="hasMountains"
+        />
       </svg>
       <p class="face">
         {{ faceUp }} ·
+        <template v-if="hasTwoSides">
+          <button type="button" @click="up = isOver ? 'inside' : 'outside'">
+            {{ isOver ? 'turn them back' : 'turn them over' }}
+          </button>
+          ·
+        </template>
         <button type="button" title="Choose a face from a list" @click="pointing.choose()">
           click a face to dress it
         </button>
@@ -319,40 +357,6 @@ const lines = computed(() =>
   fill: var(--turmeric);
   stroke: var(--ink);
   stroke-width: 1.5;
-}
-
-.foot text {
-  font: 13px var(--text);
-  fill: #d3e2dd;
-}
-
-.foot path,
-.foot line {
-  fill: none;
-  stroke: #ffffff;
-  stroke-width: 1.5;
-}
-
-.foot .cut {
-  stroke-width: 2.6;
-}
-
-.foot .fold {
-  stroke-dasharray: 6 4;
-}
-
-.foot .out {
-  stroke-dasharray: 9 3 2 3;
-}
-
-.foot .glue {
-  fill: none;
-  stroke: #ffffff;
-}
-
-.foot .hatch {
-  stroke-width: 1;
-  stroke-opacity: 0.7;
 }
 
 .face {

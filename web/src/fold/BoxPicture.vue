@@ -2,7 +2,8 @@
 import { sceneAt, type Papers, type Plan } from '@rangoli/core';
 import { computed } from 'vue';
 import { drawFaces } from './axonometric.ts';
-import { coloursOf, foldingBoxOf } from './box-faces.ts';
+import { looksOf } from '../prints/card-look.ts';
+import { flatCorners, foldingBoxOf } from './box-faces.ts';
 import FacesDrawing from './FacesDrawing.vue';
 
 /** A box drawn from its own folded geometry, closed or at some stage of its making. */
@@ -19,7 +20,7 @@ const box = computed(() => foldingBoxOf(props.plan, props.papers));
 const picture = computed(() =>
   drawFaces(
     sceneAt(box.value, props.time ?? box.value.end, props.open ?? 0).faces,
-    coloursOf(box.value, props.papers),
+    { looks: looksOf(box.value, props.papers), flatOf: (face) => flatCorners(box.value, face) },
     2,
   ),
 );

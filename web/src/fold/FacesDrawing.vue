@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useId } from 'vue';
+import PrintPattern from '../prints/PrintPattern.vue';
 import { viewBoxOf, type Bounds, type DrawnFace } from './axonometric.ts';
 
 /** Faces in space as they are drawn, the farthest first; more may be drawn over each face, and over all. */
@@ -8,6 +10,8 @@ defineProps<{
   /** Faces, by their place, through which one looks at what lies behind. */
   seeThrough?: ReadonlySet<number>;
 }>();
+
+const id = useId();
 </script>
 
 <template>
@@ -19,6 +23,10 @@ defineProps<{
         fill-rule="evenodd"
         :class="{ glass: seeThrough?.has(i) }"
       />
+      <template v-if="face.printed && !seeThrough?.has(i)">
+        <PrintPattern :id="`${id}-${i}`" v-bind="face.printed" />
+        <path :d="face.path" :fill="`url(#${id}-${i})`" fill-rule="evenodd" />
+      </template>
       <slot name="over" :face="face" />
     </template>
     <slot />

@@ -14,7 +14,8 @@ import { useDressing } from '../dress/dressing.ts';
 import { usePointing } from '../dress/pointing.ts';
 import { useHighlight } from '../stores/highlight.ts';
 import BoxPicture from './BoxPicture.vue';
-import { coloursOf, foldingBoxOf } from './box-faces.ts';
+import { looksOf } from '../prints/card-look.ts';
+import { foldingBoxOf } from './box-faces.ts';
 import type { FoldStage } from './fold-stage.ts';
 import { hasWebGL, whenIdle } from './loading.ts';
 
@@ -75,8 +76,8 @@ watch([stage, width, height], () => {
 });
 watch([stage, box], () => {
   const { plan, papers } = settled.value;
-  const colours = coloursOf(box.value, papers);
-  stage.value?.show(box.value, colours, plan.gift, time.value, open.value);
+  const looks = looksOf(box.value, papers);
+  stage.value?.show(box.value, looks, plan.gift, time.value, open.value);
 });
 watch([time, open], () => stage.value?.pose(time.value, open.value));
 watch(

@@ -1,6 +1,8 @@
-import type { PlacedFace, Vector } from '@rangoli/core';
+import type { PlacedFace, Point, Print, Vector } from '@rangoli/core';
 import { shade } from '../parts/colour.ts';
-import type { CardColours } from './box-faces.ts';
+import { plainLook, type CardLook } from '../prints/card-look.ts';
+import type { PrintMatrix } from '../prints/print-matrix.ts';
+import { printMatrix } from '../prints/print-matrix.ts';
 
 /** A face as it is drawn flat on the screen. */
 export interface DrawnFace {
@@ -11,6 +13,8 @@ export interface DrawnFace {
   readonly shows: 'inside' | 'outside';
   readonly path: string;
   readonly fill: string;
+  /** The print on the side that is seen, and how it lies in the picture. */
+  readonly printed?: { readonly print: Print; readonly matrix: PrintMatrix };
   /** Its outer edge as it is seen. */
   readonly outline: readonly { readonly x: number; readonly y: number }[];
   /** The middle of the rectangle round it. */
@@ -93,10 +97,16 @@ function middleOf(ring: readonly Vector[]) {
 /** Where the light comes from, as the eye sees it. */
 const light: Vector = { x: -0.35, y: -0.75, z: 0.55 };
 
-/** Draws faces in space, each side in its colour and as bright as the light falls on it. */
+/** How the card of a box looks, and where the corners of its faces are on the flat pieces. */
+export interface Skin {
+  readonly looks: ReadonlyMap<string, CardLook>;
+  readonly flatOf: (face: PlacedFace) => readonly Point[];
+}
+
+/** Draws faces in space, each side as it looks and as bright as the light falls on it. */
 export function drawFaces(
   faces: readonly PlacedFace[],
-  colours: ReadonlyMap<string, CardColours>,
+  { looks, flatOf }: Skin,
   border: number,
   view = fromTheFront,
 ): BoxPicture {
@@ -106,21 +116,24 @@ export function drawFaces(
     const out = seen(face.out);
     const showsInside = out.z > 0;
     const toEye = showsInside ? out : { x: -out.x, y: -out.y, z: -out.z };
-    const colour = colours.get(face.part);
+    const look = looks.get(face.part) ?? plainLook('#ffffff');
+    const shows = showsInside ? ('inside' as const) : ('outside' as const);
+    const { colour, laid } = look[shows];
+    const matrix = laid && printMatrix(laid, { flat: flatOf(face), seen: ring });
     const brightness = toEye.x * light.x + toEye.y * light.y + toEye.z * light.z;
-    const fill = (showsInside ? colour?.inside : colour?.outside) ?? '#ffffff';
     const depth = ring.reduce((sum, point) => sum + point.z, 0) / ring.length;
     return {
       part: face.part,
       face: face.face,
-      shows: showsInside ? ('inside' as const) : ('outside' as const),
+      shows,
       depth,
       ring,
       outline: ring,
       toEye,
       middle: middleOf(ring),
       path: [ring, ...face.holes.map((hole) => hole.map(seen))].map(ringPath).join(''),
-      fill: shade(fill, brightness * 0.42 - 0.2 - (showsInside ? 0.1 : 0)),
+      ...(laid && matrix && { printed: { print: laid.print, matrix } }),
+      fill: shade(colour, brightness * 0.42 - 0.2 - (showsInside ? 0.1 : 0)),
     };
   });
   const ordered = farthestFirst(drawn);

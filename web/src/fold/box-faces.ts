@@ -1,25 +1,27 @@
-import { foldingBox, paperFor, type FoldingBox, type Papers, type Plan } from '@rangoli/core';
-
-/** The two faces of a piece's card as colours: the one that is drawn lies inside, a print outside. */
-export interface CardColours {
-  readonly inside: string;
-  readonly outside: string;
-}
-
-/** The bare face of a card that is printed on the other one. */
-const bare = '#f1ebdd';
+import {
+  foldingBox,
+  paperFor,
+  type FoldingBox,
+  type Papers,
+  type Plan,
+  type Point,
+} from '@rangoli/core';
 
 /** A plan ready to fold. */
 export function foldingBoxOf(plan: Plan, papers: Papers): FoldingBox {
   return foldingBox(plan.pieces, ({ paper }) => paperFor(papers, paper).thickness, plan.assembly);
 }
 
-/** The colours of each part's card. */
-export function coloursOf(box: FoldingBox, papers: Papers): ReadonlyMap<string, CardColours> {
-  return new Map(
-    box.parts.map(({ part, piece }) => {
-      const { colour, print } = paperFor(papers, piece.paper);
-      return [part.id, { outside: colour, inside: print === 'one face' ? bare : colour }];
-    }),
-  );
+/** The corners of a face where they are on its flat piece, its outer ring first: from the upper left, y down. */
+export function flatCorners(
+  { parts }: FoldingBox,
+  { part: id, face }: { readonly part: string; readonly face: number },
+): readonly Point[] {
+  const pattern = parts.find(({ part }) => part.id === id)?.pattern;
+  const found = pattern?.faces[face];
+  if (!pattern || !found) return [];
+  return [...found.corners, ...found.holes.flat()].map((corner) => {
+    const at = pattern.corners[corner];
+    return { x: at?.x ?? 0, y: -(at?.y ?? 0) };
+  });
 }

@@ -1,7 +1,27 @@
-import { Color, ShapeUtils, Vector2, type BufferAttribute, type BufferGeometry } from 'three';
+import {
+  Color,
+  MeshStandardMaterial,
+  ShapeUtils,
+  Vector2,
+  type BufferAttribute,
+  type BufferGeometry,
+} from 'three';
 import { BufferAttribute as Attribute, BufferGeometry as Geometry } from 'three';
-import type { PlacedFace, Vector } from '@rangoli/core';
-import type { CardColours } from './box-faces.ts';
+import type { PlacedFace, Point, Vector } from '@rangoli/core';
+import { plainLook, type CardLook, type CardSide } from '../prints/card-look.ts';
+import { printParts } from '../prints/print-parts.ts';
+import type { PrintTextures } from '../prints/print-textures.ts';
+
+/** Where a corner of a flat piece is on the repeats of its print, counted in repeats, upwards. */
+function placeOnPrint({ laid }: CardSide, corner: Point | undefined): readonly [number, number] {
+  if (!laid || !corner) return [0, 0];
+  const { right, down, print } = laid;
+  const { width, height } = printParts(print);
+  return [
+    (corner.x * right.x + corner.y * right.y) / width,
+    1 - (corner.x * down.x + corner.y * down.y) / height,
+  ];
+}
 
 /** Triangles of a face as corners of its rings, which don't change while it folds. */
 interface FacePattern {
@@ -48,14 +68,27 @@ function direction(a: Vector): Vector {
   return { x: a.x / length, y: a.y / length, z: a.z / length };
 }
 
+/** How a box looks, part by part, and where the corners of its faces are on the flat pieces. */
+export interface CardSkin {
+  readonly looks: ReadonlyMap<string, CardLook>;
+  readonly flatOf: (face: PlacedFace) => readonly Point[];
+  readonly textures: Pick<PrintTextures, 'of'>;
+}
+
+const roughness = 0.82;
+
 /** All the card of a box as one body with its thickness, whose corners are moved as it folds. */
 export class CardMesh {
   readonly geometry: BufferGeometry = new Geometry();
+  /** Plain card first, then each print. */
+  readonly materials: MeshStandardMaterial[] = [
+    new MeshStandardMaterial({ vertexColors: true, roughness }),
+  ];
   readonly #patterns: readonly FacePattern[];
   readonly #position: BufferAttribute;
   readonly #normal: BufferAttribute;
 
-  constructor(faces: readonly PlacedFace[], colours: ReadonlyMap<string, CardColours>) {
+  constructor(faces: readonly PlacedFace[], { looks, flatOf, textures }: CardSkin) {
     this.#patterns = faces.map(patternOf);
     const count = this.#patterns.reduce(
       (sum, { triangles, corners }) => sum + 6 * triangles.length + 6 * corners,
@@ -64,21 +97,59 @@ export class CardMesh {
     this.#position = new Attribute(new Float32Array(3 * count), 3);
     this.#normal = new Attribute(new Float32Array(3 * count), 3);
     const colour = new Attribute(new Float32Array(3 * count), 3);
+    const place = new Attribute(new Float32Array(2 * count), 2);
     let at = 0;
-    const paint = (value: Color, times: number) => {
+    let from = 0;
+    let last = 0;
+    const endGroup = () => {
+      if (at > from) this.geometry.addGroup(from, at - from, last);
+      from = at;
+    };
+    const paint = (value: Color, times: number, material: number) => {
+      if (material !== last) endGroup();
+      last = material;
       for (let i = 0; i < times; i++) colour.setXYZ(at++, value.r, value.g, value.b);
     };
     this.#patterns.forEach(({ triangles, corners }, i) => {
-      const card = colours.get(faces[i]?.part ?? '');
-      paint(new Color(card?.inside ?? '#ffffff'), 3 * triangles.length);
-      paint(new Color(card?.outside ?? '#ffffff'), 3 * triangles.length);
+      const face = faces[i];
+      const look = looks.get(face?.part ?? '') ?? plainLook('#ffffff');
+      const flat = face ? flatOf(face) : [];
+      for (const [side, turned] of [
+        [look.inside, false],
+        [look.outside, true],
+      ] as const) {
+        const before = at;
+        paint(new Color(side.colour), 3 * triangles.length, this.#materialOf(side, textures));
+        const order = triangles.flatMap((each) => (turned ? [...each].reverse() : each));
+        order.forEach((corner, n) => {
+          const [u, v] = placeOnPrint(side, flat[corner]);
+          place.setXY(before + n, u, v);
+        });
+      }
       // The cut edge shows the core of the card.
-      paint(new Color(card?.outside ?? '#ffffff').lerp(new Color('#ffffff'), 0.35), 6 * corners);
+      const core = new Color(look.outside.colour).lerp(new Color('#ffffff'), 0.35);
+      paint(core, 6 * corners, 0);
     });
+    endGroup();
     this.geometry.setAttribute('position', this.#position);
     this.geometry.setAttribute('normal', this.#normal);
     this.geometry.setAttribute('color', colour);
+    this.geometry.setAttribute('uv', place);
     this.move(faces);
+  }
+
+  dispose(): void {
+    this.geometry.dispose();
+    for (const material of this.materials) material.dispose();
+  }
+
+  /** Which of the materials a side of the card has: plain card, or its print. */
+  #materialOf(side: CardSide, textures: CardSkin['textures']): number {
+    const map = textures.of(side);
+    if (!map) return 0;
+    const known = this.materials.findIndex((each) => each.map === map);
+    if (known >= 0) return known;
+    return this.materials.push(new MeshStandardMaterial({ map, roughness })) - 1;
   }
 
   /** Which of the faces a triangle of the body belongs to, by their places. */

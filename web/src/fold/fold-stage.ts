@@ -9,7 +9,6 @@ import {
   LineBasicMaterial,
   LineSegments,
   Mesh,
-  MeshStandardMaterial,
   PCFShadowMap,
   PerspectiveCamera,
   PlaneGeometry,
@@ -22,7 +21,9 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { sceneAt, type FoldingBox, type Gift, type PlacedFace } from '@rangoli/core';
-import type { CardColours } from './box-faces.ts';
+import type { CardLook } from '../prints/card-look.ts';
+import { PrintTextures } from '../prints/print-textures.ts';
+import { flatCorners } from './box-faces.ts';
 import { CardMesh } from './card-mesh.ts';
 import { giftGroup } from './gift-mesh.ts';
 import { litEdges, type LitLine } from './lit-edges.ts';
@@ -45,6 +46,7 @@ export class FoldStage {
   readonly #sun = new DirectionalLight('#fff6e2', 2.1);
   readonly #lit: LineSegments;
   readonly #marked: LineSegments;
+  readonly #textures = new PrintTextures(() => this.draw());
   #mark: Pick<PlacedFace, 'part' | 'face'> | undefined;
   #box: FoldingBox | undefined;
   #card: CardMesh | undefined;
@@ -95,7 +97,7 @@ export class FoldStage {
   /** Shows another box, or the same one after a change; the view stays as it was turned. */
   show(
     box: FoldingBox,
-    colours: ReadonlyMap<string, CardColours>,
+    looks: ReadonlyMap<string, CardLook>,
     gift: Gift,
     time: number,
     open: number,
@@ -103,11 +105,12 @@ export class FoldStage {
     this.#clear();
     this.#box = box;
     const closed = sceneAt(box, box.end, 0).faces;
-    this.#card = new CardMesh(closed, colours);
-    this.#cardMesh = new Mesh(
-      this.#card.geometry,
-      new MeshStandardMaterial({ vertexColors: true, roughness: 0.82 }),
-    );
+    this.#card = new CardMesh(closed, {
+      looks,
+      flatOf: (face) => flatCorners(box, face),
+      textures: this.#textures,
+    });
+    this.#cardMesh = new Mesh(this.#card.geometry, this.#card.materials);
     this.#cardMesh.castShadow = true;
     this.#cardMesh.receiveShadow = true;
     this.#gift = giftGroup(gift);
@@ -202,6 +205,7 @@ export class FoldStage {
     cancelAnimationFrame(this.#drawing);
     this.#clear();
     this.#controls.dispose();
+    this.#textures.dispose();
     this.#renderer.dispose();
   }
 
@@ -254,6 +258,6 @@ export class FoldStage {
   #clear(): void {
     if (this.#cardMesh) this.#world.remove(this.#cardMesh);
     if (this.#gift) this.#world.remove(this.#gift);
-    this.#card?.geometry.dispose();
+    this.#card?.dispose();
   }
 }

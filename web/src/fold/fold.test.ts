@@ -1,15 +1,20 @@
 import {
   allStyles,
+  inches,
   inchFraction,
   planBox,
   sceneAt,
+  stockPaper,
   usualRequest,
+  type Paper,
+  type PlacedFace,
   type PlanRequest,
   type Vector,
 } from '@rangoli/core';
 import { describe, expect, it } from 'vitest';
 import { drawFaces } from './axonometric.ts';
-import { coloursOf, foldingBoxOf } from './box-faces.ts';
+import { looksOf } from '../prints/card-look.ts';
+import { flatCorners, foldingBoxOf } from './box-faces.ts';
 import { CardMesh } from './card-mesh.ts';
 import { litEdges } from './lit-edges.ts';
 
@@ -21,11 +26,24 @@ const sundial = {
 };
 
 function boxOf(style: PlanRequest['style']) {
-  const request = { ...usualRequest(sundial, 'inch'), style };
+  const { papers: usual, ...rest } = usualRequest(sundial, 'inch');
+  // Prints outside, and on one of them inside too.
+  const [first, ...others] = usual.map((paper, i): Paper => ({
+    ...stockPaper('star-trails'),
+    id: paper.id,
+    print: i === 0 ? 'one face' : 'both faces',
+    sheet: { name: 'own', width: inches(24), height: inches(24) },
+  }));
+  if (!first) return undefined;
+  const request: PlanRequest = { ...rest, papers: [first, ...others], style };
   const result = planBox(request);
   if (!result.ok) return undefined;
   const box = foldingBoxOf(result.plan, request.papers);
-  return { box, plan: result.plan, colours: coloursOf(box, request.papers) };
+  const skin = {
+    looks: looksOf(box, request.papers),
+    flatOf: (face: Pick<PlacedFace, 'part' | 'face'>) => flatCorners(box, face),
+  };
+  return { box, plan: result.plan, skin };
 }
 
 const boxes = allStyles.flatMap((style) => {
@@ -36,10 +54,10 @@ const boxes = allStyles.flatMap((style) => {
 describe('a box drawn in space', () => {
   it('keeps every face in its frame at every stage, with no figure that is none', () => {
     expect(boxes.length).toBeGreaterThan(15);
-    for (const { box, colours } of boxes)
+    for (const { box, skin } of boxes)
       for (const time of [0, box.end / 3, box.end]) {
         const { faces } = sceneAt(box, time, 0);
-        const picture = drawFaces(faces, colours, 2);
+        const picture = drawFaces(faces, skin, 2);
         expect(picture.faces.length).toBeGreaterThan(0);
         const { left, top, width, height } = picture.bounds;
         for (const { path, fill } of picture.faces) {
@@ -56,10 +74,39 @@ describe('a box drawn in space', () => {
       }
   });
 
+  it('shows each print where it is on the flat piece, at its size, and never as in a mirror', () => {
+    let seen = 0;
+    for (const { box, skin } of boxes)
+      for (const time of [0, box.end / 2, box.end])
+        for (const { printed, outline, part, face, shows } of drawFaces(
+          sceneAt(box, time, 0.5).faces,
+          skin,
+          2,
+        ).faces) {
+          if (!printed) continue;
+          seen++;
+          const [a, b, c, d, e, f] = printed.matrix;
+          expect(a * d - b * c).toBeGreaterThan(0);
+          // By hand: on the flat piece the outside is the other side of what is drawn.
+          const piece = box.parts.find((each) => each.part.id === part)?.piece;
+          const quarters = ['top', 'right', 'bottom', 'left'].indexOf(piece?.printTop ?? 'top');
+          const turned = (quarters * Math.PI) / 2;
+          outline.forEach((corner, i) => {
+            const { x, y } = skin.flatOf({ part, face })[i] ?? { x: 0, y: 0 };
+            const across = x * Math.cos(turned) + y * Math.sin(turned);
+            const down = y * Math.cos(turned) - x * Math.sin(turned);
+            const u = shows === 'outside' ? -across : across;
+            expect(a * u + c * down + e).toBeCloseTo(corner.x, 2);
+            expect(b * u + d * down + f).toBeCloseTo(corner.y, 2);
+          });
+        }
+    expect(seen).toBeGreaterThan(500);
+  });
+
   it('has the card’s thickness, and the same triangles while it folds', () => {
-    for (const { box, colours } of boxes) {
+    for (const { box, skin } of boxes) {
       const closed = sceneAt(box, box.end, 0).faces;
-      const mesh = new CardMesh(closed, colours);
+      const mesh = new CardMesh(closed, { ...skin, textures: { of: () => undefined } });
       const position = mesh.geometry.getAttribute('position');
       for (const time of [0, box.end * 0.6, box.end]) {
         const { faces } = sceneAt(box, time, 0);

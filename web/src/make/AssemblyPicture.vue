@@ -19,9 +19,10 @@ import {
   type DrawnFace,
   type View,
 } from '../fold/axonometric.ts';
-import { coloursOf, foldingBoxOf } from '../fold/box-faces.ts';
+import { flatCorners, foldingBoxOf } from '../fold/box-faces.ts';
 import FacesDrawing from '../fold/FacesDrawing.vue';
 import { brass, giftFaces, giftPart } from '../fold/gift-faces.ts';
+import { looksOf, plainLook } from '../prints/card-look.ts';
 import { chooseView, views, type SideToSee } from './choose-view.ts';
 import { coveringFaces } from './covering-faces.ts';
 import { motionArrows } from './motion-arrows.ts';
@@ -44,9 +45,10 @@ const props = defineProps<{
 }>();
 
 const box = computed(() => foldingBoxOf(props.plan, props.papers));
-const colours = computed(() =>
-  new Map(coloursOf(box.value, props.papers)).set(giftPart, { inside: brass, outside: brass }),
-);
+const skin = computed(() => ({
+  looks: new Map(looksOf(box.value, props.papers)).set(giftPart, plainLook(brass)),
+  flatOf: (face: PlacedFace) => flatCorners(box.value, face),
+}));
 const sceneOf = computed(() => assemblyScenes(box.value, props.step));
 const operation = computed(() => props.step.operations[props.at] ?? props.step.operations[0]);
 
@@ -128,7 +130,7 @@ const comesFrom = 120;
 function drawnAt(at: number, part: number) {
   const { faces, gift } = sceneOf.value({ at, share: part });
   const given = gift > 0 ? giftFaces(props.gift, view.value, (1 - gift) * comesFrom) : [];
-  return drawFaces([...faces, ...given], colours.value, 6, view.value);
+  return drawFaces([...faces, ...given], skin.value, 6, view.value);
 }
 const picture = computed(() => drawnAt(props.at, share.value));
 

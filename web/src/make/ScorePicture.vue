@@ -22,6 +22,8 @@ const props = defineProps<{
   kit: Kit;
   piece: Piece;
   paper: Paper;
+  /** The colour of the side that is up. */
+  colour: string;
   /** Which of the step's marks is at hand. */
   at: number;
 }>();
@@ -89,7 +91,7 @@ const turnWords = computed(() => {
       :board="ruler"
       :bare="moment.operation.tool !== 'board'"
       :grid="made.grid"
-      :colour="paper.colour"
+      :colour="colour"
       :operation="moment.operation"
       :mark="moment.mark"
       :turns="turns"

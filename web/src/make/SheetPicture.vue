@@ -2,6 +2,7 @@
 import {
   papersOf,
   cutSizeOf,
+  faceLook,
   paperFor,
   sheetsFor,
   toMillimetres,
@@ -11,7 +12,8 @@ import {
   type CutOperation,
 } from '@rangoli/core';
 
-import { computed, useTemplateRef } from 'vue';
+import { computed, useId, useTemplateRef } from 'vue';
+import PrintPattern from '../prints/PrintPattern.vue';
 import { isDark } from '../parts/colour.ts';
 import { useFrameSize } from '../parts/use-frame-size.ts';
 
@@ -38,6 +40,10 @@ const paper = computed(() =>
     props.plan.pieces.find(({ id }) => id === props.trim.piece)?.paper ?? 0,
   ),
 );
+
+const id = useId();
+/** The print of the sheet, its top up. */
+const print = computed(() => faceLook(paper.value, 'front').print);
 
 interface LaidPiece {
   readonly key: string;
@@ -124,6 +130,10 @@ const grain = computed(() => 1 / scale.value);
           :fill="paper.colour"
           :stroke-width="2 * grain"
         />
+        <template v-if="print">
+          <PrintPattern :id="`${id}-${i}`" :print="print" :matrix="[1, 0, 0, 1, 0, 0]" />
+          <rect :width="sheet.width" :height="sheet.height" :fill="`url(#${id}-${i})`" />
+        </template>
         <g v-for="laid in each.pieces" :key="laid.key">
           <rect
             class="piece"

@@ -10,6 +10,7 @@ import {
   type Step,
 } from '@rangoli/core';
 import { computed } from 'vue';
+import { cardLook, frontOf } from '../prints/card-look.ts';
 import AssemblyPicture from './AssemblyPicture.vue';
 import PieceFocus from './PieceFocus.vue';
 import PunchPicture from './PunchPicture.vue';
@@ -29,6 +30,12 @@ const emit = defineEmits<{ choose: [at: number] }>();
 
 const piece = computed(() => props.plan.pieces.find(({ id }) => id === props.step.piece));
 const paper = computed(() => paperFor(papersOf(props.request), piece.value?.paper ?? 0));
+/** The colour of the side that lies up: a print lies down. */
+const colour = computed(() => {
+  const { value: of } = piece;
+  if (!of) return paper.value.colour;
+  return cardLook(of, paper.value, frontOf(props.plan, of.id)).inside.colour;
+});
 const cut = computed(() =>
   props.step.kind === 'cut' ? (props.step.cuts[props.at] ?? props.step.cuts[0]) : undefined,
 );
@@ -64,6 +71,7 @@ const folding = computed(() => {
     :kit="request.kit"
     :piece="piece"
     :paper="paper"
+    :colour="colour"
     :at="at"
     @choose="(to) => emit('choose', to)"
   />
@@ -73,7 +81,7 @@ const folding = computed(() => {
     :punch="punch"
     :kit="request.kit"
     :piece="piece"
-    :colour="paper.colour"
+    :colour="colour"
   />
   <AssemblyPicture
     v-else-if="folding"
@@ -87,7 +95,7 @@ const folding = computed(() => {
     v-else-if="piece && made"
     :piece="piece"
     :made="made"
-    :colour="paper.colour"
+    :colour="colour"
     :operations="step.kind === 'cut' || step.kind === 'own' ? [] : step.operations"
   />
 </template>

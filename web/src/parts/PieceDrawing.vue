@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import type { Piece } from '@rangoli/core';
-import { computed } from 'vue';
+import { computed, useId } from 'vue';
+import type { LaidPrint } from '../prints/card-look.ts';
+import { flatMatrix } from '../prints/print-matrix.ts';
+import PrintPattern from '../prints/PrintPattern.vue';
 import { isDark } from './colour.ts';
 import { drawPiece } from './piece-paths.ts';
 
@@ -12,7 +15,11 @@ const props = defineProps<{
   grain: number;
   /** A piece on the bench shows what is made on it, and not yet where its glue goes. */
   onBench?: boolean;
+  /** The print on the side that is up. */
+  laid?: LaidPrint | undefined;
 }>();
+
+const id = useId();
 
 const drawn = computed(() => drawPiece(props.piece));
 const ink = computed(() => (isDark(props.colour) ? '#ffffff' : '#14302d'));
@@ -21,6 +28,10 @@ const ink = computed(() => (isDark(props.colour) ? '#ffffff' : '#14302d'));
 <template>
   <g class="piece" :style="{ '--grain': grain, '--line': ink }">
     <path class="card" :d="drawn.outline" :fill="colour" />
+    <template v-if="laid">
+      <PrintPattern :id="id" :print="laid.print" :matrix="flatMatrix(laid)" />
+      <path :d="drawn.outline" :fill="`url(#${id})`" />
+    </template>
     <template v-if="!onBench">
       <path v-for="(face, i) in drawn.glued" :key="i" class="glued" :d="face" />
     </template>
