@@ -9,6 +9,7 @@ import { accessRoutes, door, type IsOwnName, type Sharing } from './access/index
 import type { Database } from './database/index.ts';
 import { eventRoutes, type Announcer } from './events/index.ts';
 import { bodyLimit, guardName, guardOrigin, problemHandler, unknownRoute } from './http/index.ts';
+import { pictureRoutes, PictureStore } from './pictures/index.ts';
 import { progressRoutes, ProgressStore } from './progress/index.ts';
 import { projectRoutes, ProjectStore } from './projects/index.ts';
 import { itemRoutes, lessonItems, paperItems, toolItems } from './items/index.ts';
@@ -92,6 +93,7 @@ export function createApp(parts: AppParts): Express {
     express.json({ limit: bodyLimit }),
     itemRoutes(lessonItems(database), announcer),
   );
+  app.use('/api/pictures', pictureRoutes(new PictureStore(database)));
   app.use('/api', unknownRoute);
   const page = join(client, 'index.html');
   if (existsSync(page)) {

@@ -9,6 +9,7 @@ import { Complaint, complainingly } from './complaint.ts';
 import { complaintOf, keepWhole, openDatabase, type Loss } from './database/index.ts';
 import { seedDemo } from './demo/index.ts';
 import { Announcer } from './events/index.ts';
+import { PictureStore } from './pictures/index.ts';
 
 const usage =
   'Use: npm start -- [--port NUMBER] [--database FILE] [--demo] [--share [--new-passphrase]]';
@@ -95,6 +96,7 @@ async function main(): Promise<void> {
   const database = await openDatabase(file);
   try {
     if (demo) await seedDemo(database);
+    await new PictureStore(database).forgetUnused();
   } catch (error) {
     await database.destroy();
     throw error;

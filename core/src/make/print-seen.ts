@@ -129,13 +129,17 @@ function sightOf(
 /** The faces on which a print with a way up is seen when the box is made. */
 export function seenPrints(box: FoldingBox, papers: Papers): readonly SeenFace[] {
   const faces = closedFaces(box);
+  // A panel leaves the edges of its face in sight: it hides nothing.
+  const hiding = faces.filter(
+    ({ part: id }) => !box.parts.some(({ part }) => part.id === id && part.worn !== undefined),
+  );
   return box.parts.flatMap((part) => {
     if (!hasWayUp(paperFor(papers, part.piece.paper))) return [];
     return faces
       .filter((placed) => placed.part === part.part.id && looked.has(placed.role))
       .flatMap((placed): readonly SeenFace[] => {
         const normal = scale(placed.out, showsInside(part) ? 1 : -1);
-        const sight = sightOf(box, part, { placed, normal, faces });
+        const sight = sightOf(box, part, { placed, normal, faces: hiding });
         if (sight === undefined) return [];
         const here = part.faces[placed.face] ?? part.closed;
         const up = uprightOn(normal);

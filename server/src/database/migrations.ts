@@ -143,13 +143,38 @@ const sessionsTable: NamedMigration = {
   },
 };
 
+/** The makers’ own pictures of prints. */
+const picturesTable: NamedMigration = {
+  name: '006-pictures',
+  async up(knex) {
+    await knex.schema.createTable('pictures', (table) => {
+      table.string('id').primary();
+      table.integer('width').notNullable();
+      table.integer('height').notNullable();
+      table.binary('bytes').notNullable();
+      table.integer('size').notNullable();
+      table.string('created_at').notNullable();
+    });
+  },
+  async down(knex) {
+    await knex.schema.dropTable('pictures');
+  },
+};
+
 /**
  * Migrations as values, not files: a directory would be listed as `.ts` under tsx and as `.js` when built,
  * and one database would then refuse the other.
  */
 export const migrations: Knex.MigrationSource<NamedMigration> = {
   getMigrations: () =>
-    Promise.resolve([firstTables, progressTable, itemsTable, projectNames, sessionsTable]),
+    Promise.resolve([
+      firstTables,
+      progressTable,
+      itemsTable,
+      projectNames,
+      sessionsTable,
+      picturesTable,
+    ]),
   getMigrationName: (migration) => migration.name,
   getMigration: (migration) => Promise.resolve(migration),
 };

@@ -23,6 +23,7 @@ const kinds = {
   'wrong-type': { status: 415, title: 'Not JSON' },
   'bad-fields': { status: 422, title: 'Some fields are wrong' },
   'too-many': { status: 429, title: 'Too many tries' },
+  'bad-picture': { status: 422, title: 'This picture can’t be taken' },
   unreadable: { status: 422, title: 'This can’t be read' },
   'no-room': { status: 507, title: 'No room left' },
   failure: { status: 500, title: 'Something broke here' },

@@ -42,6 +42,9 @@ const mostKeptAlive = 60_000;
 /** Milliseconds after which an answer is not waited for any more. */
 const longestWait = 20_000;
 
+/** Milliseconds after which a file that is sent is given up: it may be large, and the network slow. */
+const longestSending = 120_000;
+
 /**
  * Asks the server; the parsed answer, undefined where there is none.
  * @throws ServerRefusal when it refuses, Unreachable when it doesn't answer.
@@ -53,19 +56,38 @@ export async function ask(
   keepalive = false,
 ): Promise<unknown> {
   const text = body === undefined ? undefined : JSON.stringify(body);
+  return answerTo(path, {
+    method,
+    keepalive: keepalive && (text ?? '').length < mostKeptAlive,
+    signal: AbortSignal.timeout(longestWait),
+    headers: {
+      ...ownPage,
+      ...(text !== undefined && { 'content-type': 'application/json' }),
+    },
+    ...(text !== undefined && { body: text }),
+  });
+}
+
+/**
+ * Sends a form with a file in it.
+ * @throws ServerRefusal when it is refused, Unreachable when nobody answers.
+ */
+export async function sendForm(path: string, form: FormData): Promise<unknown> {
+  return answerTo(path, {
+    method: 'POST',
+    signal: AbortSignal.timeout(longestSending),
+    headers: ownPage,
+    body: form,
+  });
+}
+
+/** A page of somebody else can't send this one. */
+const ownPage = { 'x-rangoli': 'web' };
+
+async function answerTo(path: string, init: RequestInit): Promise<unknown> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method,
-      keepalive: keepalive && (text ?? '').length < mostKeptAlive,
-      signal: AbortSignal.timeout(longestWait),
-      headers: {
-        // A page of somebody else can't send this one.
-        'x-rangoli': 'web',
-        ...(text !== undefined && { 'content-type': 'application/json' }),
-      },
-      ...(text !== undefined && { body: text }),
-    });
+    response = await fetch(`/api${path}`, init);
   } catch {
     throw new Unreachable();
   }

@@ -6,16 +6,19 @@ import {
   paperFor,
   papersOf,
   planJob,
+  printsOnBox,
   sayStep,
   type Piece,
   type PieceChange,
   type Plan,
   type PlanChanges,
   type PlanRequest,
+  type PrintOnPiece,
   type RulerStrip as Strip,
 } from '@rangoli/core';
 import { ChevronDown } from '@lucide/vue';
-import { computed, shallowRef, watch } from 'vue';
+import { refDebounced } from '@vueuse/core';
+import { computed, defineAsyncComponent, shallowRef, watch } from 'vue';
 import MeasureText from '../parts/MeasureText.vue';
 import RulerStrip from '../parts/RulerStrip.vue';
 import Worded from '../parts/Worded.vue';
@@ -33,6 +36,9 @@ const props = defineProps<{
   /** What has changed from the box that this one was made from. */
   changes?: PlanChanges | undefined;
 }>();
+
+/** Only a print with a way up needs it. */
+const PrintNote = defineAsyncComponent(() => import('./PrintNote.vue'));
 
 const highlight = useHighlight();
 
@@ -56,6 +62,17 @@ function stripsOf(piece: Piece): readonly Strip[] {
 
 function snipsOf(piece: Piece): string {
   return entries.value.get(piece.id)?.snips ?? '';
+}
+
+/** How prints with a way up come out; while a measure is dragged they wait until it has come to rest. */
+const settled = refDebounced(
+  computed(() => ({ plan: props.plan, request: props.request })),
+  180,
+);
+const prints = computed(() => printsOnBox(settled.value.plan, settled.value.request));
+
+function printsOf({ id }: Piece): readonly PrintOnPiece[] {
+  return prints.value.filter(({ piece }) => piece === id);
 }
 
 function linesOf({ marks }: Strip) {
@@ -170,6 +187,13 @@ const sentences = computed(() => {
         </StripBlock>
         <PunchStrip v-if="piece.punchBoard" :piece="piece" :kit="request.kit" />
         <p v-if="snipsOf(piece)" class="snips">{{ snipsOf(piece) }}</p>
+        <PrintNote
+          v-for="print in printsOf(piece)"
+          :key="print.piece"
+          :piece="piece"
+          :print="print"
+          :request="request"
+        />
       </template>
     </article>
     <SheetList :plan="plan" :request="request" :size="isDense ? 'small' : 'large'" />

@@ -104,6 +104,16 @@ export const useDressing = defineStore('dressing', () => {
     change(`put on ${panel.id}`, [...additions.value, panel]);
   }
 
+  /** Covers faces with panels of a paper, each as large as its face. */
+  function cover(wanted: readonly FaceChoice[], paper: Paper): void {
+    const box = project.document?.box;
+    if (!box) return;
+    const panels = wanted.map((face) =>
+      newPanel({ id: newId(), on: { which: 'face', face }, paper, unit: box.unit }),
+    );
+    change('cover', [...additions.value, ...panels]);
+  }
+
   /** Puts one more layer on a panel. */
   function addLayer(choice: PanelChoice): void {
     const box = project.document?.box;
@@ -168,6 +178,7 @@ export const useDressing = defineStore('dressing', () => {
     facesOf,
     wornOn,
     putOn,
+    cover,
     addLayer,
     changeLayer,
     removeLayer,

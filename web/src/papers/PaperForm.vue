@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import {
+  faceLook,
+  ownPrints,
   thicknessLimits,
   thicknessOf,
   weightOf,
@@ -7,6 +9,7 @@ import {
   type KeptPaper,
   type Length,
   type PaperLesson,
+  type Print,
   type Weight,
 } from '@rangoli/core';
 import InputNumber from 'primevue/inputnumber';
@@ -14,6 +17,7 @@ import { computed } from 'vue';
 import ItemName from '../parts/ItemName.vue';
 import PickField from '../parts/PickField.vue';
 import ThicknessField from '../parts/ThicknessField.vue';
+import PrintChoice from './PrintChoice.vue';
 import SheetsField from './SheetsField.vue';
 import TaughtFields from './TaughtFields.vue';
 
@@ -64,6 +68,23 @@ function setWeight(grams: number | null): void {
 
 function setThickness(thickness: Length, weight: Weight | undefined): void {
   emit('change', { thickness, ...(weight !== undefined && { weight }) });
+}
+
+const back = computed(() => faceLook(props.paper, 'back'));
+
+/** A print that is drawn with a way up tells so; of a picture its maker knows. */
+function setFront(front: Print | undefined): void {
+  const runs = front?.kind === 'own' ? { printRuns: ownPrints[front.print].runs } : {};
+  emit('change', { front, ...runs });
+}
+
+function setBackPrint(print: Print | undefined): void {
+  emit('change', { back: { ...props.paper.back, colour: back.value.colour, print } });
+}
+
+function setBackColour({ target }: Event): void {
+  if (target instanceof HTMLInputElement)
+    emit('change', { back: { ...props.paper.back, colour: target.value } });
 }
 
 function setColour(event: Event): void {
@@ -119,12 +140,49 @@ function setColour(event: Event): void {
       :options="ways"
       @change="(printRuns) => emit('change', { printRuns })"
     />
+    <label v-if="paper.print !== 'both faces'">
+      <span>Colour of the back</span>
+      <input
+        class="colour"
+        type="color"
+        aria-label="Colour of the back"
+        :value="back.colour"
+        @change="setBackColour"
+      />
+    </label>
     <PickField
       label="Finish"
       :value="paper.finish"
       :options="finishes"
       @change="(finish) => emit('change', { finish })"
     />
+    <PrintChoice
+      v-if="paper.print !== 'plain'"
+      face="front"
+      :paper="paper.id"
+      :colour="paper.colour"
+      :print="paper.front"
+      @change="setFront"
+    />
+    <template v-if="paper.print === 'both faces'">
+      <label>
+        <span>Colour of the back</span>
+        <input
+          class="colour"
+          type="color"
+          aria-label="Colour of the back"
+          :value="back.colour"
+          @change="setBackColour"
+        />
+      </label>
+      <PrintChoice
+        face="back"
+        :paper="paper.id"
+        :colour="back.colour"
+        :print="back.print"
+        @change="setBackPrint"
+      />
+    </template>
     <SheetsField
       :paper="paper.id"
       :sheets="paper.sheets"

@@ -1,4 +1,11 @@
-import { formatWithUnit, weightOf, type KeptPaper } from '@rangoli/core';
+import {
+  formatWithUnit,
+  hasWayUp,
+  ownPrints,
+  weightOf,
+  type KeptPaper,
+  type Print,
+} from '@rangoli/core';
 
 const prints: Readonly<Record<KeptPaper['print'], string>> = {
   plain: 'the same on both faces',
@@ -12,6 +19,10 @@ const finishes: Readonly<Record<KeptPaper['finish'], string>> = {
   coated: 'coated',
 };
 
+function shownBy(print: Print): string {
+  return print.kind === 'own' ? ownPrints[print.print].name : 'a picture of it';
+}
+
 /** What a paper is, in a line: how thick, what it weighs, its faces, and the sheets that it comes in. */
 export function paperFacts({
   thickness,
@@ -19,15 +30,18 @@ export function paperFacts({
   finish,
   print,
   printRuns,
+  front,
   sheets,
 }: KeptPaper): string {
   const about = weightOf(thickness, finish);
   const weighs = weight ?? about;
   const grams =
     weighs === undefined ? '' : `, ${weight === undefined ? 'about ' : ''}${weighs} gsm`;
+  const shows = front && print !== 'plain' ? shownBy(front) : '';
   const faces = [
     finishes[finish],
-    print !== 'plain' && printRuns === 'one way' ? `${prints[print]}, one way up` : prints[print],
+    shows === '' ? prints[print] : `${prints[print]}: ${shows}`,
+    hasWayUp({ print, printRuns }) ? 'one way up' : '',
   ].filter((words) => words !== '');
   const sizes = sheets.map(({ name }) => name.replaceAll(' ', '\u00a0')).join(', ');
   return `${formatWithUnit(thickness, 'mm')} thick${grams}; ${faces.join(', ')}. Sheets: ${sizes}`;

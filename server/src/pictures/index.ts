@@ -1,0 +1,2 @@
+export { pictureRoutes } from './routes.ts';
+export { PictureStore } from './store.ts';
