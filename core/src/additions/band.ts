@@ -251,7 +251,7 @@ export const band: Addition<BandChoice> = {
   papers: ({ paper }) => [paper],
   withPaper: (choice, _, paper) => ({ ...choice, paper }),
   room: () => noRoomTaken,
-  goesRound: true,
+  goesRound: 'over it',
   takes: () => [],
   laid: () => [],
   leftOff: () => [],

@@ -105,6 +105,9 @@ function eachInTurn<Result>(
   });
 }
 
+/** What goes round the box goes over all else, and a ribbon over a band. */
+const orderOfWearing = ['not', 'over it', 'over all'] as const;
+
 function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits']): WornAnswer {
   let worn = nothing;
   let refusal: Refusal | undefined;
@@ -114,10 +117,9 @@ function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits'
     brief,
   }));
   // What goes round the box goes over all else, whenever it was put on.
-  const inOrder = [
-    ...each.filter(({ addition }) => !addition.goesRound),
-    ...each.filter(({ addition }) => addition.goesRound),
-  ];
+  const inOrder = orderOfWearing.flatMap((goes) =>
+    each.filter(({ addition }) => addition.goesRound === goes),
+  );
   for (const { addition, box, brief } of inOrder) {
     const narrow = addition.laid(box).find((card) => !mayMakeRoom(fits, card));
     if (narrow) refusal ??= noRoomFor(narrow, brief.field);
@@ -128,6 +130,7 @@ function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits'
         pieces: [...worn.pieces, ...answer.worn.pieces],
         parts: [...worn.parts, ...answer.worn.parts],
         stacks: [...worn.stacks, ...answer.worn.stacks],
+        ribbons: [...(worn.ribbons ?? []), ...(answer.worn.ribbons ?? [])],
       };
   }
   return refusal

@@ -16,6 +16,7 @@ export type { LinerChoice } from './liner.ts';
 export type { FlatFace } from './flat-faces.ts';
 export { newPanel, usualMargin, withLayer } from './new-panel.ts';
 export { marginLimits, mostLayers, type PanelChoice } from './panel.ts';
+export { ribbonLimits, ribbonWays, type RibbonChoice } from './ribbon.ts';
 export type { StiffenerChoice } from './stiffener.ts';
 export { lessEachWay, type RoomTaken } from './room-taken.ts';
 export type { DividersChoice } from './dividers.ts';

@@ -3,11 +3,12 @@ import type { WornAnswer } from '../forms/index.ts';
 import type { Paper } from '../paper/index.ts';
 import { zero, type Length } from '../length/index.ts';
 import { dividers, dividersSchema } from './dividers.ts';
-import type { Addition, DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
+import type { Addition, DressBrief, GoesRound, LaidCard, LeftOff, Undressed } from './addition.ts';
 import type { FlatFace } from './flat-faces.ts';
 import { band, bandSchema } from './band.ts';
 import { liner, linerSchema } from './liner.ts';
 import { panel, panelSchema } from './panel.ts';
+import { ribbon, ribbonChoiceSchema } from './ribbon.ts';
 import type { RoomTaken } from './room-taken.ts';
 import { stiffener, stiffenerSchema } from './stiffener.ts';
 
@@ -18,6 +19,7 @@ export const additionSchema = z.discriminatedUnion('addition', [
   stiffenerSchema,
   bandSchema,
   dividersSchema,
+  ribbonChoiceSchema,
 ]);
 export type AdditionChoice = z.infer<typeof additionSchema>;
 
@@ -26,7 +28,7 @@ export interface ChosenAddition {
   readonly papers: readonly Paper[];
   readonly room: RoomTaken;
   readonly apart: Length;
-  readonly goesRound: boolean;
+  readonly goesRound: GoesRound | 'not';
   readonly withPaper: (at: number, paper: Paper) => AdditionChoice;
   readonly takes: (box: Undressed) => readonly FlatFace[];
   readonly laid: (box: Undressed) => readonly LaidCard[];
@@ -45,7 +47,7 @@ function chosen<Choice extends AdditionChoice>(
     papers: addition.papers(choice),
     room: addition.room(choice),
     apart: addition.apart?.(choice) ?? zero,
-    goesRound: addition.goesRound === true,
+    goesRound: addition.goesRound ?? 'not',
     withPaper: (at, paper) => addition.withPaper(choice, at, paper),
     takes: (box) => addition.takes(choice, box),
     laid: (box) => addition.laid(choice, box),
@@ -65,6 +67,8 @@ export function additionOf(choice: AdditionChoice): ChosenAddition {
       return chosen(panel, choice);
     case 'liner':
       return chosen(liner, choice);
+    case 'ribbon':
+      return chosen(ribbon, choice);
     case 'stiffener':
       return chosen(stiffener, choice);
   }

@@ -8,7 +8,6 @@ import {
   subtract,
   vector,
   type FoldingBox,
-  type PlacedFace,
   type Vector,
 } from '../fold/index.ts';
 import { toMillimetres } from '../length/index.ts';
@@ -46,13 +45,13 @@ export interface RoundOf {
   readonly along: Reach;
 }
 
-function reachOf(places: readonly Vector[], way: Vector): Reach {
+export function reachOf(places: readonly Vector[], way: Vector): Reach {
   const at = places.map((place) => dot(place, way));
   return { from: Math.min(...at), to: Math.max(...at) };
 }
 
 /** Where a ring passes so far along an axis. */
-function crossings(ring: readonly Vector[], axis: Vector, at: number): readonly Vector[] {
+export function crossings(ring: readonly Vector[], axis: Vector, at: number): readonly Vector[] {
   return ring.flatMap((here, i) => {
     const next = ring[(i + 1) % ring.length] ?? here;
     const [a, b] = [dot(here, axis) - at, dot(next, axis) - at];
@@ -61,13 +60,23 @@ function crossings(ring: readonly Vector[], axis: Vector, at: number): readonly 
   });
 }
 
-/** All corners of the closed box, on both sides of its card, and of the gift where that stands out of it. */
-function placesOf(box: FoldingBox): readonly (readonly Vector[])[] {
+/** All corners of some parts of the closed box, on both sides of their card. */
+export function cornersOf(
+  box: FoldingBox,
+  isMeant: (part: string) => boolean,
+): readonly (readonly Vector[])[] {
+  return closedFaces(box)
+    .filter(({ part }) => isMeant(part))
+    .flatMap(({ ring, out, card }) =>
+      [card / 2, -card / 2].map((off) => ring.map((place) => add(place, scale(out, off)))),
+    );
+}
+
+/** All corners of the closed box, and of the gift where that stands out of it. */
+export function placesOf(box: FoldingBox): readonly (readonly Vector[])[] {
   const { cavity } = box.assembly;
   return [
-    ...closedFaces(box).flatMap(({ ring, out, card }) =>
-      [card / 2, -card / 2].map((off) => ring.map((place) => add(place, scale(out, off)))),
-    ),
+    ...cornersOf(box, () => true),
     cavity.floor.map(({ x, y }) => vector(x, y, 0)),
     cavity.top.map(({ x, y }) => vector(x, y, cavity.high)),
   ];
@@ -90,19 +99,18 @@ const leftOpen: ReadonlyMap<CutoutUse, string> = new Map([
 /** What stands on a box to be held by. */
 const handles: ReadonlySet<CellRole> = new Set(['arch']);
 
-/** A hole of the closed box that must stay open: its name, its middle and how far it reaches. */
-interface OpenAt {
-  readonly said: string;
+/** A hole of the closed box: what it is for, its middle, and how far it reaches. */
+export interface HoleAt {
+  readonly use: CutoutUse;
   readonly middle: Vector;
   readonly radius: number;
 }
 
-/** Every hole of the closed box that must stay open. */
-function openings(box: FoldingBox): readonly OpenAt[] {
+/** Every hole of the closed box, where it has come to. */
+export function holesOf(box: FoldingBox): readonly HoleAt[] {
   return box.parts.flatMap((part) =>
-    part.piece.grid.cutouts.flatMap((cutout): readonly OpenAt[] => {
-      const said = leftOpen.get(cutout.use);
-      if (cutout.shape !== 'hole' || said === undefined) return [];
+    part.piece.grid.cutouts.flatMap((cutout): readonly HoleAt[] => {
+      if (cutout.shape !== 'hole') return [];
       const place = vector(toMillimetres(cutout.centre.x), -toMillimetres(cutout.centre.y), 0);
       const face = part.pattern.faces.findIndex(({ corners: ring }) =>
         isInRing(
@@ -115,9 +123,24 @@ function openings(box: FoldingBox): readonly OpenAt[] {
       const frame = part.faces[face];
       if (!frame) return [];
       const radius = toMillimetres(cutout.radius);
-      return [{ said, middle: placeInto(frame, place), radius }];
+      return [{ use: cutout.use, middle: placeInto(frame, place), radius }];
     }),
   );
+}
+
+/** Whether a handle stands where something of that width would go over the middle of the top. */
+export function hasHandleOver(
+  box: FoldingBox,
+  way: Exclude<WayRound, 'walls'>,
+  width: number,
+): boolean {
+  const { along } = axesRound[way];
+  const whole = reachOf(placesOf(box).flat(), along);
+  const middle = (whole.from + whole.to) / 2;
+  return closedFaces(box).some(({ role, ring }) => {
+    const reach = reachOf(ring, along);
+    return handles.has(role) && reach.to > middle - width / 2 && reach.from < middle + width / 2;
+  });
 }
 
 /** Why a band can't go round somewhere, or what it goes round. */
@@ -140,13 +163,12 @@ export function roundOf(box: FoldingBox, way: WayRound, width: number): RoundAns
   const [from, to] = [middle - width / 2, middle + width / 2];
   const isUnder = (place: Vector, spare: number) =>
     dot(place, along) >= from - spare && dot(place, along) <= to + spare;
-  const isHandle = ({ role, ring }: PlacedFace) => {
-    const reach = reachOf(ring, along);
-    return handles.has(role) && reach.to > from && reach.from < to;
-  };
-  if (way !== 'walls' && closedFaces(box).some(isHandle)) return { ok: false, why: 'handle' };
-  const covered = openings(box).find(({ middle: at, radius }) => isUnder(at, radius));
-  if (covered) return { ok: false, why: 'opening', covers: covered.said };
+  if (way !== 'walls' && hasHandleOver(box, way, width)) return { ok: false, why: 'handle' };
+  const [covered] = holesOf(box).flatMap(({ use, middle: at, radius }) => {
+    const said = leftOpen.get(use);
+    return said !== undefined && isUnder(at, radius) ? [said] : [];
+  });
+  if (covered !== undefined) return { ok: false, why: 'opening', covers: covered };
   const under = rings.flatMap((ring) => [
     ...ring.filter((place) => isUnder(place, 0)),
     ...crossings(ring, along, from),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ribbonSchema } from './ribbon.ts';
 
 const vectorSchema = z.object({ x: z.number(), y: z.number(), z: z.number() });
 
@@ -80,6 +81,8 @@ export const assemblySchema = z.object({
   cavity: cavitySchema,
   /** The stage at which the gift goes in. Stages are counted over the whole box. */
   giftEnters: z.int().min(0),
+  /** What is tied or stuck round it in the end. */
+  ribbons: z.array(ribbonSchema).optional(),
   /** How the pleats of its top are closed, where it has any: which walls are pushed in, or all drawn in. */
   closes: z
     .enum(['pinched sides', 'pinched front and back', 'gathered', 'gathered to a neck'])

@@ -34,6 +34,7 @@ export {
   wearerOf,
   type Scene,
 } from './scene.ts';
+export { ribbonWaySchema, type Ribbon, type RibbonWay } from './ribbon.ts';
 export { cavitySolid, depthIn, type Solid } from './solid.ts';
 export {
   add,

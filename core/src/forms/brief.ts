@@ -1,5 +1,5 @@
 import type { Lean, Section, SmallerPair } from '../marks/index.ts';
-import type { Assembly } from '../fold/index.ts';
+import type { Assembly, Ribbon } from '../fold/index.ts';
 import type { ClearInsideNeeded, Direction, Extents } from '../gift/index.ts';
 import type { Length, Tolerance } from '../length/index.ts';
 import type { Papers } from '../paper/index.ts';
@@ -121,6 +121,7 @@ export interface Worn {
   readonly pieces: readonly Piece[];
   readonly parts: Assembly['parts'];
   readonly stacks: Assembly['stacks'];
+  readonly ribbons?: readonly Ribbon[];
 }
 
 export type WornAnswer =

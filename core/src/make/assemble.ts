@@ -1,4 +1,10 @@
-import { jointsOf, type FoldingBox, type FoldingPart, type Joint } from '../fold/index.ts';
+import {
+  jointsOf,
+  type FoldingBox,
+  type FoldingPart,
+  type Joint,
+  type Ribbon,
+} from '../fold/index.ts';
 import { nanometres } from '../length/index.ts';
 import type { Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
@@ -223,6 +229,20 @@ function threadSteps(bench: Bench, wanted: ThreadTime): readonly AssemblyDraft[]
   );
 }
 
+/** Ribbons, cut and put on round the closed box. */
+function tieSteps(bench: Bench, isMeant: (ribbon: Ribbon) => boolean): readonly AssemblyDraft[] {
+  const { assembly, parts, end } = bench.box;
+  const [first] = parts;
+  if (!first) return [];
+  return (assembly.ribbons ?? [])
+    .filter(isMeant)
+    .flatMap((ribbon) =>
+      step(bench, first.piece.id, [{ kind: 'tie', piece: first.piece.id, ribbon }], end, end).map(
+        (each) => ({ ...each, copies: 1 }),
+      ),
+    );
+}
+
 /** Something that is put on or in, with where the top of its print comes to. */
 function withPrint<Put extends DressOperation | JoinOperation | LineOperation>(
   { box, papers }: Bench,
@@ -325,7 +345,9 @@ export function assemblySteps(
         late,
         joined.filter(({ from }) => from >= gift),
       ),
+      ...tieSteps(bench, ({ way }) => way === 'holes'),
       ...threadSteps(bench, 'to close'),
+      ...tieSteps(bench, ({ way }) => way !== 'holes'),
     ]),
   ];
 }

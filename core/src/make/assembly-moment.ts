@@ -87,6 +87,7 @@ function turnsOf(operation: AssemblyOperation, moving: MovingPart, gift: number)
     case 'line':
     case 'attach':
     case 'dress':
+    case 'tie':
     case 'put in':
       return [];
   }

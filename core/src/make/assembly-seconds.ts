@@ -34,7 +34,7 @@ export function assemblySeconds(box: BoxToMake): number {
     folds * takes.fold +
     within.size * takes.gluedPart +
     between.length * takes.gluedPiece +
-    threads * takes.thread +
+    (threads + (assembly.ribbons ?? []).length) * takes.thread +
     joins * takes.join +
     takes.putIn
   );

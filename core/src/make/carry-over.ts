@@ -52,6 +52,7 @@ function reachedBy(step: Step): Reached {
   switch (step.operations[0].kind) {
     case 'fold':
       return reachedAt.folded;
+    case 'tie':
     case 'put in':
     case 'join':
     case 'close':

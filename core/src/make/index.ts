@@ -47,6 +47,7 @@ export type {
   PutInOperation,
   Threaded,
   ThreadOperation,
+  TieOperation,
   TuckHold,
   TuckOperation,
 } from './operations/assembly.ts';

@@ -140,6 +140,8 @@ function keyOf(operation: Operation): unknown {
       return operation.what;
     case 'dress':
       return [operation.onto.piece, operation.count];
+    case 'tie':
+      return operation.ribbon.way;
     case 'fold':
     case 'fold up':
     case 'fold corners':

@@ -68,6 +68,7 @@ export function secondsOf(operation: Operation): number {
         (typeof operation.walls === 'number' ? operation.walls : operation.walls.length)
       );
     case 'thread':
+    case 'tie':
       return takes.thread;
     case 'join':
       return takes.join;

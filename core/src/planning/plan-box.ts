@@ -66,9 +66,18 @@ function planWith(request: PlanRequest): PlanResult {
   const standing = [...holding, ...tried.flatMap((each) => (each.ok ? [each.standing] : []))];
   const best = [...standing].sort(byCard)[0];
   if (best) return { ok: true, plan: finish(best) };
-  // One way up is enough to say what stands in the way.
-  const [first] = tried.flatMap((each) => (each.ok ? [] : [each]));
-  return { ok: false, problems: first?.problems() ?? [] };
+  return { ok: false, problems: problemsToTell(tried, request) };
+}
+
+/** One way up is enough to say what stands in the way: one in which it is only what the box is to wear, if there is one. */
+function problemsToTell(tried: readonly Stood[], { additions }: PlanRequest): readonly Problem[] {
+  const refused = tried.flatMap((each) => (each.ok ? [] : [each]));
+  const isOfDress = ({ field }: Problem) => field.startsWith('additions');
+  const nearest =
+    additions.length === 0
+      ? undefined
+      : refused.map(({ problems }) => problems()).find((all) => all.some(isOfDress));
+  return nearest ?? refused[0]?.problems() ?? [];
 }
 
 /** A gift one way up, with a box whose every length is chosen. */

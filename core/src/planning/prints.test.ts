@@ -44,7 +44,9 @@ function printed(request: PlanRequest): PlanRequest {
     additions: request.additions.map((each) =>
       each.addition === 'panel'
         ? { ...each, layers: each.layers.map((layer) => ({ ...layer, paper: print(layer.paper) })) }
-        : { ...each, paper: print(each.paper) },
+        : each.addition === 'ribbon'
+          ? each
+          : { ...each, paper: print(each.paper) },
     ),
   };
 }

@@ -261,6 +261,7 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): BoxAnswer {
             ...assembly,
             parts: [...assembly.parts, ...worn.parts],
             stacks: [...assembly.stacks, ...worn.stacks],
+            ...(worn.ribbons && worn.ribbons.length > 0 && { ribbons: [...worn.ribbons] }),
           }
         : assembly,
       depths: depthsOf(frame, size, kit),

@@ -85,7 +85,16 @@ const drawnInside: fc.Arbitrary<DrawnInside> = fc.record({
   paper: anyPaper,
 });
 
-/** Plates, dividers and a band, of a paper of their own. */
+/** A ribbon round every third box or so, told from its paper: drawn for itself, it would make all others anew. */
+function ribbonOf({ thickness }: Paper): readonly AdditionChoice[] {
+  const dice = Math.round(thickness / 1000);
+  const way = (['walls', 'across', 'deep', 'crossed'] as const)[dice % 12];
+  if (way === undefined) return [];
+  const bow = millimetres((dice % 5) * 25);
+  return [{ addition: 'ribbon', id: 'ribbon-1', way, width: millimetres(4 + (dice % 20)), bow }];
+}
+
+/** Plates, dividers, a band and a ribbon, of a paper of their own. */
 function insideOf(
   { stiffens, lines, round, divides, paper: drawn }: DrawnInside,
   { papers, gift }: PlanRequest,
@@ -102,6 +111,7 @@ function insideOf(
     ...(round
       ? [{ addition: 'band', id: 'band-1', round, width: millimetres(16), paper } as const]
       : []),
+    ...ribbonOf(drawn),
   ];
 }
 

@@ -1,4 +1,10 @@
-import { waysRound, withWornPaper, type AdditionChoice } from '../additions/index.ts';
+import {
+  ribbonWays,
+  waysRound,
+  withWornPaper,
+  type AdditionChoice,
+  type RibbonChoice,
+} from '../additions/index.ts';
 import { formatWithUnit } from '../length/index.ts';
 import { papersOf, type PlanRequest, type Problem } from '../request/index.ts';
 import { styleSummary } from '../styles/index.ts';
@@ -67,6 +73,25 @@ function byBand(request: PlanRequest, at: number, { nearest }: Problem): readonl
   ];
 }
 
+/** The ribbon another way. */
+function byRibbon(request: PlanRequest, at: number): readonly WayOut[] {
+  const choice = request.additions[at];
+  if (choice?.addition !== 'ribbon') return [];
+  return ribbonWays
+    .filter((way) => way !== choice.way)
+    .map((to) => way(ribbonSaid[to], replaced(request, at, { ...choice, way: to })));
+}
+
+const ribbonSaid: Readonly<Record<RibbonChoice['way'], string>> = {
+  walls: 'The ribbon round the walls',
+  across: 'The ribbon round it from left to right',
+  deep: 'The ribbon round it from front to back',
+  crossed: 'The ribbon crossed',
+  'lid across': 'The ribbon over the lid, left to right',
+  'lid deep': 'The ribbon over the lid, front to back',
+  holes: 'The ribbon through its holes',
+};
+
 /** A larger sheet of the paper of something worn. */
 function bySheet(request: PlanRequest, { field, needs }: Problem): readonly WayOut[] {
   const [, slot] = /^papers\.(\d+)\.sheet$/.exec(field) ?? [];
@@ -96,6 +121,7 @@ export function waysByWearing(
       ...byMargin(request, at, problem),
       ...byCover(request, at),
       ...byBand(request, at, problem),
+      ...byRibbon(request, at),
       way(
         `Leave that ${request.additions[at]?.addition ?? 'panel'} off`,
         additions.filter((_, i) => i !== at),

@@ -12,6 +12,7 @@ import type {
   TuckOperation,
 } from '../make/index.ts';
 import { dressSentences } from './dress.ts';
+import { ribbonSentences } from './ribbon.ts';
 import { faceInWords, facesInWords, nextTo, rowOfFaces } from './faces.ts';
 import { joinSentences, lineSentences } from './join.ts';
 import { formatNearest } from './measures.ts';
@@ -356,6 +357,8 @@ export function assemblySentences(
       return attachSentences(operation, nameOf, unit);
     case 'dress':
       return dressSentences(operation, nameOf, laid);
+    case 'tie':
+      return ribbonSentences(operation.ribbon, unit);
     case 'put in':
       return ['Put the gift in.'];
     case 'close':

@@ -4,6 +4,7 @@ export { faceInWords } from './faces.ts';
 export { laidInWords } from './laid.ts';
 export { formatNearest } from './measures.ts';
 export { capitalised, countInWords, inRow, plural } from './plain.ts';
+export { ribbonInWords } from './ribbon.ts';
 export { printOnPieceInWords, printTurnInWords } from './print-on-piece.ts';
 export type { Passage } from './said.ts';
 export { noteBefore, stageNote } from './stage.ts';

@@ -1,3 +1,4 @@
+import type { Ribbon } from '../../fold/index.ts';
 import type { Length } from '../../length/index.ts';
 import type { AtCorners } from '../at-corners.ts';
 import type { BoxSide, FaceName, FaceRow } from '../face-name.ts';
@@ -172,6 +173,13 @@ export interface DressOperation {
   readonly prints?: readonly PrintTowards[];
 }
 
+/** Cut a ribbon and put it on: round the closed box or its lid, or, where it goes through holes, only cut it. */
+export interface TieOperation {
+  readonly kind: 'tie';
+  readonly piece: string;
+  readonly ribbon: Ribbon;
+}
+
 /** Put the gift in. */
 export interface PutInOperation {
   readonly kind: 'put in';
@@ -207,5 +215,6 @@ export type AssemblyOperation =
   | LineOperation
   | AttachOperation
   | DressOperation
+  | TieOperation
   | PutInOperation
   | CloseOperation;

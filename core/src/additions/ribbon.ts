@@ -1,0 +1,177 @@
+import { z } from 'zod';
+import { ribbonWaySchema, type FoldingBox, type RibbonWay } from '../fold/index.ts';
+import type { Refusal } from '../forms/index.ts';
+import {
+  inchFraction,
+  lengthBetween,
+  millimetres,
+  nanometres,
+  plus,
+  roundUp,
+  times,
+  toMillimetres,
+  zero,
+  type Length,
+  type Unit,
+} from '../length/index.ts';
+import type { Addition, DressBrief, Undressed } from './addition.ts';
+import { girth, overParts, throughHoles } from './girth.ts';
+import { noRoomTaken } from './room-taken.ts';
+import { hasHandleOver } from './round-box.ts';
+import { wornBox } from './worn-box.ts';
+
+/** How wide a ribbon and its bow may be. */
+export const ribbonLimits = {
+  least: millimetres(2),
+  most: millimetres(80),
+  mostBow: millimetres(400),
+} as const;
+
+/** A ribbon round the closed box. */
+export const ribbonChoiceSchema = z.object({
+  addition: z.literal('ribbon'),
+  id: z.string().min(1).max(40),
+  way: ribbonWaySchema,
+  width: lengthBetween(ribbonLimits.least, ribbonLimits.most),
+  /** How wide its bow is to be; zero for none. */
+  bow: lengthBetween(zero, ribbonLimits.mostBow),
+});
+export type RibbonChoice = z.infer<typeof ribbonChoiceSchema>;
+
+export const ribbonWays: readonly RibbonWay[] = ribbonWaySchema.options;
+
+/** So far the ends of a ribbon lie over each other that is stuck, or are turned in under a rim, each. */
+const lapped = { over: millimetres(25), under: millimetres(15) } as const;
+
+/** How long an end is left that is only knotted. */
+const knotted = millimetres(70);
+
+/** What a bow takes of its own width: two loops there and back, and two ends of more than half its width. */
+const bowTimes = 3.2;
+
+/** What the knot takes, in widths of the ribbon. */
+const knotWidths = 5;
+
+function bowOf({ width, bow }: RibbonChoice): Length {
+  return plus(times(bow, bowTimes), times(width, knotWidths));
+}
+
+function isOverLid(way: RibbonWay): boolean {
+  return way === 'lid across' || way === 'lid deep';
+}
+
+/** What a ribbon takes beyond what it goes round. */
+function endsOf(choice: RibbonChoice): Length {
+  const { way, width, bow } = choice;
+  if (isOverLid(way)) return times(lapped.under, 2);
+  if (bow > 0) return bowOf(choice);
+  return way === 'holes' ? plus(times(knotted, 2), times(width, knotWidths)) : lapped.over;
+}
+
+/** Nobody cuts a ribbon nearer than this. */
+function cutStep(unit: Unit): Length {
+  return unit === 'inch' ? inchFraction(1, 2) : millimetres(10);
+}
+
+/** The parts that are lifted off with the lid. */
+function lidParts({ parts }: FoldingBox): ReadonlySet<string> {
+  const lids = parts.filter(
+    ({ part, piece }) =>
+      part.opens !== undefined &&
+      part.opens.z > 0 &&
+      part.wraps === undefined &&
+      part.worn === undefined &&
+      piece.grid.roles.some((row) => row.includes('lid')),
+  );
+  const ids = new Set(lids.map(({ part }) => part.id));
+  const worn = parts.filter(({ part }) => part.worn && ids.has(part.worn.part));
+  return new Set([...ids, ...worn.map(({ part }) => part.id)]);
+}
+
+/** How long a ribbon is without its ends, in millimetres; undefined where it can’t go so. */
+function lengthOf(box: FoldingBox, way: RibbonWay, width: number): number | undefined {
+  switch (way) {
+    case 'walls':
+      return girth(box, 'walls', width);
+    case 'across':
+    case 'deep':
+      return hasHandleOver(box, way, width) ? undefined : girth(box, way, width);
+    case 'crossed': {
+      const both = (['across', 'deep'] as const).map((each) => lengthOf(box, each, width));
+      return both.includes(undefined)
+        ? undefined
+        : both.reduce<number>((sum, each) => sum + (each ?? 0), 0);
+    }
+    case 'lid across':
+    case 'lid deep': {
+      const parts = lidParts(box);
+      if (parts.size === 0) return undefined;
+      return overParts(box, parts, way === 'lid across' ? 'across' : 'deep');
+    }
+    case 'holes': {
+      const long = throughHoles(box);
+      return long > 0 ? long : undefined;
+    }
+  }
+}
+
+const waySaid: Readonly<Record<RibbonWay, string>> = {
+  walls: 'round the walls',
+  across: 'round it from left to right',
+  deep: 'round it from front to back',
+  crossed: 'crossed',
+  'lid across': 'over the lid from left to right',
+  'lid deep': 'over the lid from front to back',
+  holes: 'through its holes',
+};
+
+function refused(choice: RibbonChoice, box: FoldingBox, { field }: DressBrief): Refusal {
+  const { way, width } = choice;
+  const why =
+    way === 'holes'
+      ? 'This box has no holes for a ribbon.'
+      : isOverLid(way)
+        ? 'This box has no lid that comes off, for a ribbon to go over.'
+        : 'The handle is in the way of a ribbon over the top.';
+  const others = ribbonWays.filter(
+    (each) => lengthOf(box, each, toMillimetres(width)) !== undefined,
+  );
+  return {
+    field: `${field}.way`,
+    message: `${why} It would go ${others.map((each) => waySaid[each]).join(', or ')}.`,
+  };
+}
+
+function wear(choice: RibbonChoice, bare: Undressed, brief: DressBrief) {
+  const { id, way, width, bow } = choice;
+  const box = wornBox(bare);
+  const long = lengthOf(box, way, toMillimetres(width));
+  if (long === undefined) return { ok: false as const, refusal: refused(choice, box, brief) };
+  const once = nanometres(Math.ceil(long * 1e6));
+  const step = cutStep(brief.unit);
+  const ribbon = {
+    id,
+    way,
+    width,
+    once,
+    bow,
+    cut: roundUp(plus(once, endsOf(choice)), step),
+    ...(isOverLid(way) && bow > 0 && { bowCut: roundUp(bowOf(choice), step) }),
+  };
+  return {
+    ok: true as const,
+    worn: { pieces: [], parts: [], stacks: [], ribbons: [ribbon] },
+  };
+}
+
+/** A ribbon: what to cut it at, and how it is put on. */
+export const ribbon: Addition<RibbonChoice> = {
+  papers: () => [],
+  withPaper: (choice) => choice,
+  room: () => noRoomTaken,
+  goesRound: 'over all',
+  takes: () => [],
+  laid: () => [],
+  leftOff: () => [],
+  wear,
+};
