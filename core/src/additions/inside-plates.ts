@@ -94,6 +94,11 @@ function clearOf(
     }, outline);
 }
 
+/** What of the card behind a plate may carry it: in a lid of many sides no more than its own face. */
+function backOf(outline: readonly Point[], fits: 'standing' | 'in the middle'): readonly Point[] {
+  return fits === 'in the middle' && isConvex(outline) ? outline : cornersOf(boundsOf(outline));
+}
+
 /** How a plate for one side of a room is cut; undefined where nothing flat is behind it or nothing is left of it. */
 export function plateShape(
   { outline, plane, behind }: RoomSide,
@@ -112,7 +117,7 @@ export function plateShape(
 ): PanelShape | undefined {
   if (!behind) return undefined;
   // A floor may be made of several flaps, and a wall may be folded on the slant: card is as wide and high as they are.
-  const backed = fits === 'laid' ? outline : cutTo(outline, cornersOf(boundsOf(behind.outline)), 0);
+  const backed = fits === 'laid' ? outline : cutTo(outline, backOf(behind.outline, fits), 0);
   const room = fits === 'standing' ? clearOf(backed, behind, plane + card) : backed;
   if (!isConvex(room)) return undefined;
   const placed =

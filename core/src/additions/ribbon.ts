@@ -14,6 +14,7 @@ import {
   type Length,
   type Unit,
 } from '../length/index.ts';
+import { cutUnit } from '../tools/index.ts';
 import type { Addition, DressBrief, Undressed } from './addition.ts';
 import { girth, overParts, throughHoles } from './girth.ts';
 import { noRoomTaken } from './room-taken.ts';
@@ -148,7 +149,7 @@ function wear(choice: RibbonChoice, bare: Undressed, brief: DressBrief) {
   const long = lengthOf(box, way, toMillimetres(width));
   if (long === undefined) return { ok: false as const, refusal: refused(choice, box, brief) };
   const once = nanometres(Math.ceil(long * 1e6));
-  const step = cutStep(brief.unit);
+  const step = cutStep(cutUnit(brief.kit));
   const ribbon = {
     id,
     way,

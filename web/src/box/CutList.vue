@@ -7,6 +7,7 @@ import {
   papersOf,
   planJob,
   printsOnBox,
+  ribbonInWords,
   sayStep,
   type Piece,
   type PieceChange,
@@ -196,6 +197,9 @@ const sentences = computed(() => {
         />
       </template>
     </article>
+    <p v-for="each in plan.assembly.ribbons ?? []" :key="each.id" class="ribbon">
+      <strong>Ribbon</strong> <Worded :text="ribbonInWords(each, cutUnit(request.kit))" />
+    </p>
     <SheetList :plan="plan" :request="request" :size="isDense ? 'small' : 'large'" />
     <details class="steps" @toggle="showsSteps = true">
       <summary>Step by step</summary>
@@ -264,6 +268,18 @@ h2 i {
   margin-left: 6px;
   font: 500 14px var(--text);
   color: var(--ink-soft);
+}
+
+.ribbon {
+  margin: 0;
+  padding: 9px 16px;
+  border-bottom: 1px solid var(--rule);
+  font-size: 14px;
+}
+
+.ribbon strong {
+  margin-right: 8px;
+  font: 600 16px var(--figures);
 }
 
 .steps {

@@ -7,6 +7,7 @@ import BandEntry from './BandEntry.vue';
 import FacePick from './FacePick.vue';
 import PanelEntry from './PanelEntry.vue';
 import PlateEntry from './PlateEntry.vue';
+import RibbonEntry from './RibbonEntry.vue';
 
 /** What the box wears, one thing under the other; it folds away. */
 const props = defineProps<{ request: PlanRequest; project: string }>();
@@ -41,6 +42,12 @@ const isOpen = computed(() => said.value ?? props.request.additions.length > 0);
           <BandEntry
             v-else-if="worn.addition === 'band'"
             :band="worn"
+            :unit="request.unit"
+            :project="project"
+          />
+          <RibbonEntry
+            v-else-if="worn.addition === 'ribbon'"
+            :ribbon="worn"
             :unit="request.unit"
             :project="project"
           />

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import type { AdditionChoice, PanelChoice } from '@rangoli/core';
 import { computed } from 'vue';
 import Pick from '../parts/Pick.vue';
 import { usePapers } from '../stores/papers.ts';
-import { useDressing } from './dressing.ts';
+import { useDressing, type OfOnePaper } from './dressing.ts';
 
 /** The paper of something that is all of one paper. */
-const props = defineProps<{ worn: Exclude<AdditionChoice, PanelChoice>; label: string }>();
+const props = defineProps<{ worn: OfOnePaper; label: string }>();
 
 const dressing = useDressing();
 const papers = usePapers();

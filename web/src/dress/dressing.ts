@@ -10,6 +10,7 @@ import {
   type LeftOff,
   type PanelChoice,
   type Paper,
+  type RibbonChoice,
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
 import { defineStore } from 'pinia';
@@ -21,7 +22,7 @@ import { things, type Thing } from './things.ts';
 import { wearableFaces, type WearableFace } from './wearable-faces.ts';
 
 /** Something that is all of one paper. */
-type OfOnePaper = Exclude<AdditionChoice, PanelChoice>;
+export type OfOnePaper = Exclude<AdditionChoice, PanelChoice | RibbonChoice>;
 
 /** So long a measure has to rest before the faces of the box are looked for anew. */
 const pause = 200;

@@ -92,4 +92,16 @@ export const things: readonly Thing[] = [
     isAt: isOnLid,
     isOn: (additions) => additions.some(({ addition }) => addition === 'band'),
   },
+  {
+    label: 'Ribbon with a bow',
+    make: ({ id, box: { unit } }) => ({
+      addition: 'ribbon',
+      id,
+      way: 'crossed',
+      width: unit === 'inch' ? inchFraction(3, 8) : millimetres(10),
+      bow: unit === 'inch' ? inchFraction(4, 1) : millimetres(100),
+    }),
+    isAt: isOnLid,
+    isOn: (additions) => additions.filter(({ addition }) => addition === 'ribbon').length > 1,
+  },
 ];
