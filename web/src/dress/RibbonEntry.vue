@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { ribbonLimits, zero, type RibbonChoice, type Unit } from '@rangoli/core';
+import CrossButton from '../parts/CrossButton.vue';
+import MeasureField from '../parts/MeasureField.vue';
+import Pick from '../parts/Pick.vue';
+import { useDressing } from './dressing.ts';
+
+/** A ribbon round the box: which way, how wide it is, and how wide its bow is to be. */
+const props = defineProps<{ ribbon: RibbonChoice; unit: Unit; project: string }>();
+
+const dressing = useDressing();
+
+const ways = [
+  { value: 'across', label: 'left to right' },
+  { value: 'deep', label: 'front to back' },
+  { value: 'crossed', label: 'crossed' },
+  { value: 'walls', label: 'round the walls' },
+  { value: 'lid across', label: 'over the lid, left to right' },
+  { value: 'lid deep', label: 'over the lid, front to back' },
+  { value: 'holes', label: 'through its holes' },
+] as const;
+</script>
+
+<template>
+  <li class="ribbon-entry">
+    <strong>Ribbon</strong>
+    <Pick
+      label="Which way the ribbon goes"
+      :value="props.ribbon.way"
+      :options="ways"
+      @change="(way) => dressing.replace('way', { ...ribbon, way })"
+    />
+    <CrossButton label="Take the ribbon off" @click="dressing.takeOff(ribbon)" />
+    <div class="sizes">
+      <MeasureField
+        :field="`${project} ${ribbon.id} width`"
+        label="Ribbon width"
+        :length="ribbon.width"
+        :unit="unit"
+        :least="ribbonLimits.least"
+        :most="ribbonLimits.most"
+        @change="(width) => dressing.replace('width', { ...ribbon, width })"
+      />
+      <MeasureField
+        :field="`${project} ${ribbon.id} bow`"
+        label="Bow (0: none)"
+        fault-from="right"
+        :length="ribbon.bow"
+        :unit="unit"
+        :least="zero"
+        :most="ribbonLimits.mostBow"
+        @change="(bow) => dressing.replace('bow', { ...ribbon, bow })"
+      />
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.ribbon-entry {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) 26px;
+  gap: 3px 6px;
+  align-items: center;
+  padding: 5px 0 3px 8px;
+  border-left: 3px solid var(--line);
+  font-size: 13px;
+}
+
+.sizes {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  grid-column: 1 / -1;
+  gap: 6px;
+}
+</style>
