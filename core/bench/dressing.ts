@@ -14,7 +14,7 @@ const each = Math.ceil(wanted / styles.length);
 
 /** What of an addition decides where it lies. */
 function told(choice: AdditionChoice): unknown {
-  if (choice.addition === 'ribbon') return choice;
+  if (choice.addition === 'ribbon' || choice.addition === 'spot') return choice;
   if (choice.addition !== 'panel') {
     const { paper, ...rest } = choice;
     return [rest, paper.thickness];

@@ -38,8 +38,8 @@ export interface LaidCard {
   readonly card: Length;
 }
 
-/** What something goes over that goes round the whole box: all that this wears, and a band too. */
-export type GoesRound = 'over it' | 'over all';
+/** What something goes over: all that covers a face, all that the box wears, or a band round it too. */
+export type GoesRound = 'on it' | 'over it' | 'over all';
 
 /** Why an addition that is asked for is not on the box. */
 export interface LeftOff {
@@ -68,7 +68,7 @@ export interface Addition<Choice> {
   ) => readonly LeftOff[];
   /** How far it holds the things of the gift apart, where it stands between them. */
   readonly apart?: (choice: Choice) => Length;
-  /** Whether it goes round the whole box, over all else that this wears, or over what goes round it too. */
+  /** Whether it goes over other things, whenever it was put on. */
   readonly goesRound?: GoesRound;
   /** The faces that it takes. */
   readonly takes: (choice: Choice, box: Undressed) => readonly FlatFace[];

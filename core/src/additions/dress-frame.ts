@@ -105,8 +105,8 @@ function eachInTurn<Result>(
   });
 }
 
-/** What goes round the box goes over all else, and a ribbon over a band. */
-const orderOfWearing = ['not', 'over it', 'over all'] as const;
+/** A stamp goes on what covers its face, what goes round the box over all else, and a ribbon over a band. */
+const orderOfWearing = ['not', 'on it', 'over it', 'over all'] as const;
 
 function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits']): WornAnswer {
   let worn = nothing;
@@ -131,6 +131,7 @@ function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits'
         parts: [...worn.parts, ...answer.worn.parts],
         stacks: [...worn.stacks, ...answer.worn.stacks],
         ribbons: [...(worn.ribbons ?? []), ...(answer.worn.ribbons ?? [])],
+        spots: [...(worn.spots ?? []), ...(answer.worn.spots ?? [])],
       };
   }
   return refusal

@@ -9,6 +9,7 @@ import { band, bandSchema } from './band.ts';
 import { liner, linerSchema } from './liner.ts';
 import { panel, panelSchema } from './panel.ts';
 import { ribbon, ribbonChoiceSchema } from './ribbon.ts';
+import { spot, spotChoiceSchema } from './spot.ts';
 import type { RoomTaken } from './room-taken.ts';
 import { stiffener, stiffenerSchema } from './stiffener.ts';
 
@@ -20,6 +21,7 @@ export const additionSchema = z.discriminatedUnion('addition', [
   bandSchema,
   dividersSchema,
   ribbonChoiceSchema,
+  spotChoiceSchema,
 ]);
 export type AdditionChoice = z.infer<typeof additionSchema>;
 
@@ -69,6 +71,8 @@ export function additionOf(choice: AdditionChoice): ChosenAddition {
       return chosen(liner, choice);
     case 'ribbon':
       return chosen(ribbon, choice);
+    case 'spot':
+      return chosen(spot, choice);
     case 'stiffener':
       return chosen(stiffener, choice);
   }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ribbonSchema } from './ribbon.ts';
+import { stampSpotSchema } from './stamp-spot.ts';
 
 const vectorSchema = z.object({ x: z.number(), y: z.number(), z: z.number() });
 
@@ -83,6 +84,8 @@ export const assemblySchema = z.object({
   giftEnters: z.int().min(0),
   /** What is tied or stuck round it in the end. */
   ribbons: z.array(ribbonSchema).optional(),
+  /** What is stamped or stuck on while the pieces are flat. */
+  spots: z.array(stampSpotSchema).optional(),
   /** How the pleats of its top are closed, where it has any: which walls are pushed in, or all drawn in. */
   closes: z
     .enum(['pinched sides', 'pinched front and back', 'gathered', 'gathered to a neck'])

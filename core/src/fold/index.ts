@@ -18,7 +18,16 @@ export {
   type PlacedFace,
 } from './folded-box.ts';
 export type { FoldFault } from './fold-fault.ts';
-export { carriedAlong, compose, flat, placeInto, shifted, turnInto, type Frame } from './frame.ts';
+export {
+  carriedAlong,
+  compose,
+  flat,
+  placeInto,
+  seenFrom,
+  shifted,
+  turnInto,
+  type Frame,
+} from './frame.ts';
 export { isInRing } from './in-ring.ts';
 export { jointsOf, type Joint, type JointFace } from './joints.ts';
 export { measureGap } from './measure-gap.ts';
@@ -34,6 +43,7 @@ export {
   wearerOf,
   type Scene,
 } from './scene.ts';
+export { spotUseSchema, type SpotUse, type StampSpot, type Towards } from './stamp-spot.ts';
 export { ribbonWaySchema, type Ribbon, type RibbonWay } from './ribbon.ts';
 export { cavitySolid, depthIn, type Solid } from './solid.ts';
 export {

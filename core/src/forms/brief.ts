@@ -1,5 +1,5 @@
 import type { Lean, Section, SmallerPair } from '../marks/index.ts';
-import type { Assembly, Ribbon } from '../fold/index.ts';
+import type { Assembly, Ribbon, StampSpot } from '../fold/index.ts';
 import type { ClearInsideNeeded, Direction, Extents } from '../gift/index.ts';
 import type { Length, Tolerance } from '../length/index.ts';
 import type { Papers } from '../paper/index.ts';
@@ -122,6 +122,7 @@ export interface Worn {
   readonly parts: Assembly['parts'];
   readonly stacks: Assembly['stacks'];
   readonly ribbons?: readonly Ribbon[];
+  readonly spots?: readonly StampSpot[];
 }
 
 export type WornAnswer =

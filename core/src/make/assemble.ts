@@ -229,6 +229,14 @@ function threadSteps(bench: Bench, wanted: ThreadTime): readonly AssemblyDraft[]
   );
 }
 
+/** What is stamped and stuck on while the pieces are flat and bare. */
+function spotSteps(bench: Bench): readonly AssemblyDraft[] {
+  const { spots = [] } = bench.box.assembly;
+  return spots.flatMap((spot) =>
+    step(bench, spot.piece, [{ kind: 'spot', piece: spot.piece, spot }], 0, 0),
+  );
+}
+
 /** Ribbons, cut and put on round the closed box. */
 function tieSteps(bench: Bench, isMeant: (ribbon: Ribbon) => boolean): readonly AssemblyDraft[] {
   const { assembly, parts, end } = bench.box;
@@ -332,6 +340,7 @@ export function assemblySteps(
   return [
     ...make.pieces.flatMap((piece) => foldSteps(bench, piece)),
     ...threadSteps(bench, 'flat'),
+    ...spotSteps(bench),
     ...dressSteps(bench, 'flat'),
     ...early.filter((each) => !goneWith.has(each)),
     ...attachedFolded,

@@ -35,6 +35,7 @@ export function assemblySeconds(box: BoxToMake): number {
     within.size * takes.gluedPart +
     between.length * takes.gluedPiece +
     (threads + (assembly.ribbons ?? []).length) * takes.thread +
+    (assembly.spots ?? []).length * takes.stamp +
     joins * takes.join +
     takes.putIn
   );

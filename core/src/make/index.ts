@@ -45,6 +45,7 @@ export type {
   LineOperation,
   OutFolds,
   PutInOperation,
+  SpotOperation,
   Threaded,
   ThreadOperation,
   TieOperation,

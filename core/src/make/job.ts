@@ -142,6 +142,8 @@ function keyOf(operation: Operation): unknown {
       return [operation.onto.piece, operation.count];
     case 'tie':
       return operation.ribbon.way;
+    case 'spot':
+      return [operation.spot.use, operation.spot.top];
     case 'fold':
     case 'fold up':
     case 'fold corners':
@@ -259,7 +261,10 @@ export function jobFor(box: BoxToMake, brief: JobBrief): Job {
     // What is put on a flat piece is put on as that lies.
     const lying = first.kind === 'dress' ? first.onto.piece : draft.piece;
     const work = works.find(({ piece }) => piece.id === lying);
-    const isFlat = first.kind === 'fold' || (first.kind === 'dress' && first.lies === 'flat');
+    const isFlat =
+      first.kind === 'fold' ||
+      first.kind === 'spot' ||
+      (first.kind === 'dress' && first.lies === 'flat');
     return {
       kind: 'assembly',
       id: nameFor(draft.piece, draft.operations),

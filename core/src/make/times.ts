@@ -21,6 +21,7 @@ export const takes = {
   thread: 40,
   join: 14,
   putIn: 12,
+  stamp: 30,
 } as const;
 
 /** About how long an operation takes for one piece, in seconds; cuts for all of them together. */
@@ -60,6 +61,8 @@ export function secondsOf(operation: Operation): number {
       return operation.faces.length * takes.gluedPart;
     case 'attach':
       return operation.joints.length * takes.gluedPiece;
+    case 'spot':
+      return takes.stamp;
     case 'dress':
       return operation.count * takes.gluedPiece;
     case 'line':

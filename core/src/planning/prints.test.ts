@@ -44,9 +44,9 @@ function printed(request: PlanRequest): PlanRequest {
     additions: request.additions.map((each) =>
       each.addition === 'panel'
         ? { ...each, layers: each.layers.map((layer) => ({ ...layer, paper: print(layer.paper) })) }
-        : each.addition === 'ribbon'
-          ? each
-          : { ...each, paper: print(each.paper) },
+        : 'paper' in each
+          ? { ...each, paper: print(each.paper) }
+          : each,
     ),
   };
 }

@@ -261,6 +261,7 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): BoxAnswer {
             ...assembly,
             parts: [...assembly.parts, ...worn.parts],
             stacks: [...assembly.stacks, ...worn.stacks],
+            ...(worn.spots && worn.spots.length > 0 && { spots: [...worn.spots] }),
             ...(worn.ribbons && worn.ribbons.length > 0 && { ribbons: [...worn.ribbons] }),
           }
         : assembly,

@@ -73,6 +73,23 @@ function byBand(request: PlanRequest, at: number, { nearest }: Problem): readonl
   ];
 }
 
+/** A spot nearer to its edge, or in the middle. */
+function bySpot(request: PlanRequest, at: number, { nearest }: Problem): readonly WayOut[] {
+  const choice = request.additions[at];
+  if (choice?.addition !== 'spot') return [];
+  return [
+    ...(nearest === undefined
+      ? []
+      : [
+          way(
+            `The ${choice.use} ${formatWithUnit(nearest, request.unit)} from the edge`,
+            replaced(request, at, { ...choice, inset: nearest }),
+          ),
+        ]),
+    way(`The ${choice.use} in the middle`, replaced(request, at, { ...choice, at: 'middle' })),
+  ];
+}
+
 /** The ribbon another way. */
 function byRibbon(request: PlanRequest, at: number): readonly WayOut[] {
   const choice = request.additions[at];
@@ -122,6 +139,7 @@ export function waysByWearing(
       ...byCover(request, at),
       ...byBand(request, at, problem),
       ...byRibbon(request, at),
+      ...bySpot(request, at, problem),
       way(
         `Leave that ${request.additions[at]?.addition ?? 'panel'} off`,
         additions.filter((_, i) => i !== at),

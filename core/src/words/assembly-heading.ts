@@ -74,6 +74,8 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
         brad: 'Close with the brad',
         tongue: 'Close with the tongue',
       }[main.what];
+    case 'spot':
+      return `${main.spot.use === 'stamp' ? 'Stamp' : 'Sticker on'} the ${nameOf(main.piece).toLowerCase()}`;
     case 'tie':
       return main.ribbon.way === 'holes' ? 'Cut the ribbon' : 'Ribbon on';
     case 'fold corners':

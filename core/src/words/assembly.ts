@@ -12,6 +12,7 @@ import type {
   TuckOperation,
 } from '../make/index.ts';
 import { dressSentences } from './dress.ts';
+import { spotSentences } from './spot.ts';
 import { ribbonSentences } from './ribbon.ts';
 import { faceInWords, facesInWords, nextTo, rowOfFaces } from './faces.ts';
 import { joinSentences, lineSentences } from './join.ts';
@@ -357,6 +358,8 @@ export function assemblySentences(
       return attachSentences(operation, nameOf, unit);
     case 'dress':
       return dressSentences(operation, nameOf, laid);
+    case 'spot':
+      return spotSentences(operation.spot, nameOf, { unit, laid });
     case 'tie':
       return ribbonSentences(operation.ribbon, unit);
     case 'put in':

@@ -1,4 +1,4 @@
-import type { Ribbon } from '../../fold/index.ts';
+import type { Ribbon, StampSpot } from '../../fold/index.ts';
 import type { Length } from '../../length/index.ts';
 import type { AtCorners } from '../at-corners.ts';
 import type { BoxSide, FaceName, FaceRow } from '../face-name.ts';
@@ -173,6 +173,13 @@ export interface DressOperation {
   readonly prints?: readonly PrintTowards[];
 }
 
+/** Stamp the outside of a flat piece, or put a sticker on it. */
+export interface SpotOperation {
+  readonly kind: 'spot';
+  readonly piece: string;
+  readonly spot: StampSpot;
+}
+
 /** Cut a ribbon and put it on: round the closed box or its lid, or, where it goes through holes, only cut it. */
 export interface TieOperation {
   readonly kind: 'tie';
@@ -215,6 +222,7 @@ export type AssemblyOperation =
   | LineOperation
   | AttachOperation
   | DressOperation
+  | SpotOperation
   | TieOperation
   | PutInOperation
   | CloseOperation;
