@@ -40,7 +40,7 @@ const coreRooms = {
     'additions',
     'request',
   ],
-  words: ['keeping', 'length', 'paper', 'tools', 'piece', 'make', 'request', 'planning'],
+  words: ['keeping', 'length', 'paper', 'tools', 'piece', 'fold', 'make', 'request', 'planning'],
   compare: ['length', 'gift', 'piece', 'styles', 'make', 'request', 'planning'],
   'ways-out': ['length', 'gift', 'paper', 'tools', 'styles', 'additions', 'request', 'planning'],
   trial: ['length', 'paper', 'request', 'planning'],

@@ -176,12 +176,9 @@ describe('a spot', () => {
           const [x, y] = [reach(right), reach(up)];
           const [dx, dy] = spot.top
             .split(' ')
-            .reduce(
-              ([sx, sy], each) => [sx + (ways[each]?.[0] ?? 0), sy + (ways[each]?.[1] ?? 0)],
-              [0, 0],
-            );
-          const top = inSpace(-(dx ?? 0), dy ?? 0);
-          const rises = dot(top, up) / Math.hypot(dx ?? 0, dy ?? 0);
+            .map((each) => ways[each] ?? ([0, 0] as const))
+            .reduce(([sx, sy], [wx, wy]) => [sx + wx, sy + wy] as const);
+          const rises = dot(inSpace(-dx, dy), up) / Math.hypot(dx, dy);
           return { face, x, y, rises };
         });
         // The face that was meant looks that way; of a panel there is only one.

@@ -356,8 +356,8 @@ export function assemblySteps(
       ),
       ...tieSteps(bench, ({ way }) => way === 'holes'),
       ...threadSteps(bench, 'to close'),
-      ...tieSteps(bench, ({ way }) => way !== 'holes'),
     ]),
+    ...tieSteps(bench, ({ way }) => way !== 'holes'),
   ];
 }
 

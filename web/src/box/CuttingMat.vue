@@ -3,6 +3,7 @@ import {
   cutUnit,
   cutSizeOf,
   linesAtMark,
+  minus,
   paperFor,
   papersOf,
   toMillimetres,
@@ -15,6 +16,7 @@ import {
 } from '@rangoli/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef, useTemplateRef, watch } from 'vue';
+import SpotMark from '../parts/SpotMark.vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
 import { isPlainPiece, layPieces } from '../parts/lay-pieces.ts';
 import { cardLook, frontOf, type CardSide, type CardSideName } from '../prints/card-look.ts';
@@ -82,6 +84,11 @@ function facesOf(piece: string): readonly Pick<WearableFace, 'face' | 'said' | '
     { x: 0, y: bottom },
   ];
   return [{ face: covered.face, said: covered.said, ring }];
+}
+
+/** What is stamped on a piece. */
+function spotsOn({ id }: Piece) {
+  return (props.plan.assembly.spots ?? []).filter(({ piece }) => piece === id);
 }
 
 /** How wide a line is reached, in pixels: between two of them the face is reached as well. */
@@ -220,6 +227,14 @@ const lines = computed(() =>
               :piece="placed.piece"
               :colour="sideOf(placed.piece)?.colour ?? '#ffffff'"
               :laid="sideOf(placed.piece)?.laid"
+              :grain="1 / layout.scale"
+            />
+            <SpotMark
+              v-for="spot in spotsOn(placed.piece)"
+              :key="spot.id"
+              :x="toMillimetres(minus(cutSizeOf(placed.piece.grid).width, spot.fromLeft))"
+              :y="spot.fromTop"
+              :top="spot.top"
               :grain="1 / layout.scale"
             />
             <path

@@ -8,6 +8,7 @@ import FacePick from './FacePick.vue';
 import PanelEntry from './PanelEntry.vue';
 import PlateEntry from './PlateEntry.vue';
 import RibbonEntry from './RibbonEntry.vue';
+import SpotEntry from './SpotEntry.vue';
 
 /** What the box wears, one thing under the other; it folds away. */
 const props = defineProps<{ request: PlanRequest; project: string }>();
@@ -48,6 +49,12 @@ const isOpen = computed(() => said.value ?? props.request.additions.length > 0);
           <RibbonEntry
             v-else-if="worn.addition === 'ribbon'"
             :ribbon="worn"
+            :unit="request.unit"
+            :project="project"
+          />
+          <SpotEntry
+            v-else-if="worn.addition === 'spot'"
+            :spot="worn"
             :unit="request.unit"
             :project="project"
           />

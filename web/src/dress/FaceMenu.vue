@@ -80,6 +80,12 @@ function put(thing: Thing): void {
   pointing.leave();
 }
 
+function stamp(): void {
+  const face = found.value?.face;
+  if (face) dressing.stamp(face);
+  pointing.leave();
+}
+
 function addLayer(): void {
   if (worn.value) dressing.addLayer(worn.value);
   pointing.leave();
@@ -109,6 +115,7 @@ function takeOff(): void {
       >
     </template>
     <template v-if="!pointing.isChoosing">
+      <QuietButton @click="stamp">Stamp or sticker</QuietButton>
       <QuietButton v-for="thing in more" :key="thing.label" @click="put(thing)">{{
         thing.label
       }}</QuietButton>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import Pick from '../parts/Pick.vue';
 import { useDressing } from './dressing.ts';
 import { usePointing } from './pointing.ts';
@@ -10,34 +10,57 @@ const emit = defineEmits<{ chosen: [] }>();
 const dressing = useDressing();
 const pointing = usePointing();
 
-const bare = computed(() => dressing.faces.filter(({ face }) => !dressing.wornOn(face)));
-const choices = computed(() => [
-  ...bare.value.map(({ said }) => ({ value: said, label: `Panel: ${lowered(said)}` })),
-  ...dressing.more.map(({ label }) => ({ value: label, label })),
+interface Choice {
+  readonly label: string;
+  readonly take: () => void;
+}
+
+const choices = computed((): readonly Choice[] => [
+  ...dressing.faces
+    .filter(({ face }) => !dressing.wornOn(face))
+    .map(({ said, face }) => ({
+      label: `Panel: ${lowered(said)}`,
+      take: () => {
+        pointing.point(face);
+        dressing.putOn({ which: 'face', face });
+      },
+    })),
+  ...dressing.more.map((thing) => ({
+    label: thing.label,
+    take: () => {
+      dressing.put(thing);
+    },
+  })),
+  ...dressing.faces.map(({ said, face }) => ({
+    label: `Stamp: ${lowered(said)}`,
+    take: () => {
+      pointing.point(face);
+      dressing.stamp(face);
+    },
+  })),
 ]);
 
 function lowered(said: string): string {
   return `${said.charAt(0).toLowerCase()}${said.slice(1)}`;
 }
 
-function choose(label: string): void {
-  const thing = dressing.more.find((each) => each.label === label);
-  if (thing) dressing.put(thing);
-  const found = bare.value.find(({ said }) => said === label);
-  if (found) {
-    pointing.point(found.face);
-    dressing.putOn({ which: 'face', face: found.face });
-  }
+/** How often something was taken: the list begins anew each time, since nothing in it stays chosen. */
+const taken = ref(0);
+
+function choose(wanted: string): void {
+  choices.value.find(({ label }) => label === wanted)?.take();
+  taken.value++;
   emit('chosen');
 }
 </script>
 
 <template>
   <Pick
+    :key="taken"
     label="Put something on or in"
     :value="undefined"
     placeholder="Put something on or in…"
-    :options="choices"
+    :options="choices.map(({ label }) => ({ value: label, label }))"
     @change="choose"
   />
 </template>

@@ -16,6 +16,7 @@ const called = {
   band: ['band', 'bands'],
   dividers: ['set of dividers', 'sets of dividers'],
   ribbon: ['ribbon', 'ribbons'],
+  spot: ['spot', 'spots'],
 } as const satisfies Record<AdditionChoice['addition'], readonly [string, string]>;
 
 /** How much a box wears: `2 panels`, `2 panels and 1 band`, `5 things`. */

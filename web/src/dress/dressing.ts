@@ -1,7 +1,9 @@
 import {
   chosenFrom,
+  inchFraction,
   isSameFace,
   leftOff,
+  millimetres,
   newPanel,
   papersOf,
   withLayer,
@@ -11,6 +13,7 @@ import {
   type PanelChoice,
   type Paper,
   type RibbonChoice,
+  type SpotChoice,
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
 import { defineStore } from 'pinia';
@@ -22,7 +25,7 @@ import { things, type Thing } from './things.ts';
 import { wearableFaces, type WearableFace } from './wearable-faces.ts';
 
 /** Something that is all of one paper. */
-export type OfOnePaper = Exclude<AdditionChoice, PanelChoice | RibbonChoice>;
+export type OfOnePaper = Exclude<AdditionChoice, PanelChoice | RibbonChoice | SpotChoice>;
 
 /** So long a measure has to rest before the faces of the box are looked for anew. */
 const pause = 200;
@@ -105,6 +108,21 @@ export const useDressing = defineStore('dressing', () => {
     change(`put on ${panel.id}`, [...additions.value, panel]);
   }
 
+  /** Stamps a face in its middle. */
+  function stamp(face: FaceChoice): void {
+    const box = project.document?.box;
+    if (!box) return;
+    const spot: SpotChoice = {
+      addition: 'spot',
+      id: newId(),
+      on: face,
+      use: 'stamp',
+      at: 'middle',
+      inset: box.unit === 'inch' ? inchFraction(1, 2) : millimetres(15),
+    };
+    change(`put on ${spot.id}`, [...additions.value, spot]);
+  }
+
   /** Covers faces with panels of a paper, each as large as its face. */
   function cover(wanted: readonly FaceChoice[], paper: Paper): void {
     const box = project.document?.box;
@@ -180,6 +198,7 @@ export const useDressing = defineStore('dressing', () => {
     wornOn,
     putOn,
     cover,
+    stamp,
     addLayer,
     changeLayer,
     removeLayer,

@@ -12,7 +12,7 @@ type PicturePrint = Extract<Print, { kind: 'picture' }>;
 const props = defineProps<{ colour: string; print: PicturePrint | undefined }>();
 const emit = defineEmits<{ change: [print: PicturePrint] }>();
 
-const input = useTemplateRef('input');
+const input = useTemplateRef<HTMLInputElement>('input');
 const isSending = ref(false);
 const trouble = ref('');
 /** The file that could not be sent, to be sent once more. */
