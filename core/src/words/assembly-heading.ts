@@ -131,6 +131,8 @@ export function assemblyLine(operations: Operations, nameOf: NameOf): string {
       return `glue into the ${nameOf(main.onto).toLowerCase()}`;
     case 'dress':
       return `glue on to the ${nameOf(main.onto.piece).toLowerCase()}`;
+    case 'spot':
+      return main.spot.use === 'stamp' ? 'stamp it' : 'put a sticker on it';
     case 'attach':
       return `glue to the ${nameOf(main.onto).toLowerCase()}`;
     default: {

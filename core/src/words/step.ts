@@ -269,12 +269,12 @@ function sayAssembly(step: AssemblyStep, nameOf: NameOf, { kit }: Telling): Said
   const name = nameOf(step.piece);
   const narrow = operations.flatMap((each) => ('narrow' in each ? [each.narrow] : []));
   const [least] = [...narrow].sort((a, b) => a - b);
-  const isGift = operations[0].kind === 'put in';
+  const isOfBox = isOfWholeBox(step);
   const { flat } = step;
   const laid = flat && laidInWords(flat.laid, flat.handling, cutUnit(kit));
   const lies = laid !== undefined && operations[0].kind === 'fold' ? `, ${laid}` : '';
   const passages: readonly Passage[] = [
-    ...(isGift ? [] : [{ text: `${name}${lies}.` }]),
+    ...(isOfBox ? [] : [{ text: `${name}${lies}.` }]),
     ...operations.flatMap((each, at) => {
       const again = sameAgain(operations[at - 1], each);
       const sentences =
@@ -295,7 +295,7 @@ function sayAssembly(step: AssemblyStep, nameOf: NameOf, { kit }: Telling): Said
     figure: assemblyFigure(operations, nameOf),
     text: passages.map(({ text }) => text).join(' '),
     passages,
-    line: isGift
+    line: isOfBox
       ? capitalised(assemblyLine(operations, nameOf))
       : `${name}: ${assemblyLine(operations, nameOf)}`,
   };
@@ -336,9 +336,15 @@ function participle(step: Step): string {
   }
 }
 
-/** Whether a step begins with the gift. */
 function isFilling(step: Step): boolean {
   return step.kind === 'assembly' && step.operations[0].kind === 'put in';
+}
+
+/** Whether a step is of the box, and not of one of its pieces: it begins with the gift, or is about a ribbon. */
+function isOfWholeBox(step: Step): boolean {
+  if (step.kind !== 'assembly') return false;
+  const { kind } = step.operations[0];
+  return kind === 'put in' || kind === 'tie';
 }
 
 function things(step: Step, nameOf: NameOf): string {
@@ -348,7 +354,7 @@ function things(step: Step, nameOf: NameOf): string {
     if (only === undefined) return 'strips';
     return new Set(pieces).size === 1 ? plural(nameOf(only)) : 'pieces';
   }
-  if (isFilling(step) || step.kind === 'own') return 'boxes';
+  if (isOfWholeBox(step) || step.kind === 'own') return 'boxes';
   return plural(nameOf(step.piece));
 }
 
@@ -372,6 +378,8 @@ export function sayStep(step: Step, telling: Telling): StepWords {
   return {
     ...said,
     passages: said.passages ?? [{ text: said.text }],
-    counted: `${things(step, nameOf)} ${isFilling(step) ? 'filled' : participle(step)}`,
+    counted: capitalised(
+      `${things(step, nameOf)} ${isFilling(step) ? 'filled' : participle(step)}`,
+    ),
   };
 }

@@ -28,6 +28,7 @@ import { coveringFaces } from './covering-faces.ts';
 import { motionArrows } from './motion-arrows.ts';
 import MotionArrow from './MotionArrow.vue';
 import { placeNames } from './place-names.ts';
+import { ribbonFaces, ribbonPart } from './ribbon-faces.ts';
 import ThreadDrawing from './ThreadDrawing.vue';
 import { useLoopedShare } from './use-looped-share.ts';
 
@@ -45,8 +46,12 @@ const props = defineProps<{
 }>();
 
 const box = computed(() => foldingBoxOf(props.plan, props.papers));
+/** What is put on now is lit. */
+const ribbonColour = '#f2b31c';
 const skin = computed(() => ({
-  looks: new Map(looksOf(box.value, props.papers)).set(giftPart, plainLook(brass)),
+  looks: new Map(looksOf(box.value, props.papers))
+    .set(giftPart, plainLook(brass))
+    .set(ribbonPart, plainLook(ribbonColour)),
   flatOf: (face: PlacedFace) => flatCorners(box.value, face),
 }));
 const sceneOf = computed(() => assemblyScenes(box.value, props.step));
@@ -127,10 +132,20 @@ const isFromBehind = computed(() => Math.abs(view.value.turn) > 90);
 /** How high above its place the gift is when it comes into sight, in millimetres. */
 const comesFrom = 120;
 
+/** A ribbon that is put on lies on the closed box. */
+function tiedOn(faces: readonly PlacedFace[], at: number): readonly PlacedFace[] {
+  const tied = props.step.operations[at];
+  if (tied?.kind !== 'tie') return [];
+  const lid = box.value.parts.flatMap(({ part: { id, opens } }) =>
+    opens && opens.z > 0 ? [id] : [],
+  );
+  return ribbonFaces(faces, tied.ribbon, new Set(lid));
+}
+
 function drawnAt(at: number, part: number) {
   const { faces, gift } = sceneOf.value({ at, share: part });
   const given = gift > 0 ? giftFaces(props.gift, view.value, (1 - gift) * comesFrom) : [];
-  return drawFaces([...faces, ...given], skin.value, 6, view.value);
+  return drawFaces([...faces, ...given, ...tiedOn(faces, at)], skin.value, 6, view.value);
 }
 const picture = computed(() => drawnAt(props.at, share.value));
 

@@ -15,6 +15,7 @@ import AssemblyPicture from './AssemblyPicture.vue';
 import PieceFocus from './PieceFocus.vue';
 import PunchPicture from './PunchPicture.vue';
 import ScorePicture from './ScorePicture.vue';
+import SpotPicture from './SpotPicture.vue';
 import TrimPicture from './TrimPicture.vue';
 
 /** What a step looks like on the table: sheets, the board, the piece with its places, or the box folding. */
@@ -31,10 +32,14 @@ const emit = defineEmits<{ choose: [at: number] }>();
 const piece = computed(() => props.plan.pieces.find(({ id }) => id === props.step.piece));
 const paper = computed(() => paperFor(papersOf(props.request), piece.value?.paper ?? 0));
 /** The colour of the side that lies up: a print lies down. */
-const colour = computed(() => {
-  const { value: of } = piece;
-  if (!of) return paper.value.colour;
-  return cardLook(of, paper.value, frontOf(props.plan, of.id)).inside.colour;
+const look = computed(
+  () => piece.value && cardLook(piece.value, paper.value, frontOf(props.plan, piece.value.id)),
+);
+const colour = computed(() => look.value?.inside.colour ?? paper.value.colour);
+const spot = computed(() => {
+  if (props.step.kind !== 'assembly') return undefined;
+  const [first] = props.step.operations;
+  return first.kind === 'spot' ? first : undefined;
 });
 const cut = computed(() =>
   props.step.kind === 'cut' ? (props.step.cuts[props.at] ?? props.step.cuts[0]) : undefined,
@@ -82,6 +87,13 @@ const folding = computed(() => {
     :kit="request.kit"
     :piece="piece"
     :colour="colour"
+  />
+  <SpotPicture
+    v-else-if="spot && piece && look"
+    :piece="piece"
+    :outside="look.outside"
+    :spot="spot.spot"
+    :kit="request.kit"
   />
   <AssemblyPicture
     v-else-if="folding"
