@@ -91,6 +91,8 @@ export function formatsPage(): string {
     '',
     '`gift` is what goes in: `block`, `cylinder`, `ball`, `bottle`, `card`, `lumpy`, `several` alike in rows, or a `set` side by side. `room` is the clearance wanted (`target`) and the least that will do (`floor`), on each side across and deep, over the top. `style` names the kind of box with its options. `papers` are taken by the style in its own order, and the last one does for the rest. `kit` is the trimmer and the board. `lean` is the side to err on when no marks fit.',
     '',
+    'A printed paper may say what it shows: `front` and `back.print` are one of Rangoli’s own prints (`own`, with its `ink`) or a `picture` by the digest under which the server keeps it, each with the width of one repeat (`across`). A print that `printRuns` one way has a way up: `printTops` turns that of a piece, by the edge of the drawn piece that its top comes to; otherwise it is turned as is best for what is seen.',
+    '',
     'On the command line a short one will do: what is left out is as usual, a length may be written as on the ruler of its `unit` (`mm` where none is named), and what Rangoli ships goes by its name. A key that nobody knows is refused, with the one that it is like.',
     '',
     '```json',

@@ -106,6 +106,9 @@ function pathsTo(ids: readonly string[]): fc.Arbitrary<string> {
       'lessons/ID',
       'papers',
       'papers/ID',
+      'pictures',
+      'pictures',
+      'pictures/ID',
       'session',
       'session/all',
       'health',
@@ -139,6 +142,10 @@ const headers: fc.Arbitrary<Readonly<Record<string, string>>> = fc
     fc.constantFrom<Readonly<Record<string, string>>>(
       ...[{ 'content-type': 'application/json' }, { 'content-type': 'application/json' }],
       ...[{ 'content-type': 'application/json; charset=latin1' }, { 'content-type': 'text/plain' }],
+      ...[
+        { 'content-type': 'multipart/form-data; boundary=x' },
+        { 'content-type': 'multipart/form-data' },
+      ],
       { 'content-type': 'application/json', 'content-encoding': 'gzip' },
     ),
     fc.constantFrom<Readonly<Record<string, string>>>(
