@@ -15,6 +15,7 @@ import {
 } from '../fold/index.ts';
 import { hasWayUp, paperFor, type Papers } from '../paper/index.ts';
 import type { CellRole, Side } from '../piece/index.ts';
+import { waysToEdges } from './print-top.ts';
 
 /** How much of a face is seen: in the closed box, only once that is opened, or hardly ever. */
 type Sight = 'closed' | 'opened' | 'underneath';
@@ -44,14 +45,6 @@ const looked: ReadonlySet<CellRole> = new Set([
   'panel',
   'end',
 ]);
-
-/** The way from the middle of a flat piece to its edges, as its crease pattern has them. */
-const ways: Readonly<Record<Side, Vector>> = {
-  top: vector(0, 1, 0),
-  bottom: vector(0, -1, 0),
-  left: vector(-1, 0, 0),
-  right: vector(1, 0, 0),
-};
 
 /** A part whose printed face lies to the gift: what lines a box, or stands in it. */
 export function showsInside({ part: { worn, lies } }: Pick<FoldingPart, 'part'>): boolean {
@@ -151,7 +144,7 @@ export function seenPrints(box: FoldingBox, papers: Papers): readonly SeenFace[]
             sight,
             area: areaOf(placed),
             isFront: normal.y < -0.7,
-            upright: (top) => dot(turnInto(here, ways[top]), up),
+            upright: (top) => dot(turnInto(here, waysToEdges[top]), up),
           },
         ];
       });

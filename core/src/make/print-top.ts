@@ -1,5 +1,14 @@
+import { vector, type Vector } from '../fold/index.ts';
 import { hasWayUp, type Paper } from '../paper/index.ts';
 import type { Piece, Side } from '../piece/index.ts';
+
+/** The way from the middle of a flat piece to its edges, as its crease pattern has them. */
+export const waysToEdges: Readonly<Record<Side, Vector>> = {
+  top: vector(0, 1, 0),
+  bottom: vector(0, -1, 0),
+  left: vector(-1, 0, 0),
+  right: vector(1, 0, 0),
+};
 
 /** The edge of a piece, as drawn, at which the top of its print is; undefined where its print has no way up. */
 export function printTopOf(

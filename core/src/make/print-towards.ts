@@ -1,22 +1,14 @@
-import { scale, turnInto, vector, type FoldingBox, type Vector } from '../fold/index.ts';
+import { scale, turnInto, type FoldingBox } from '../fold/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
-import type { Side } from '../piece/index.ts';
 import { boxSideOf, type BoxSide } from './face-name.ts';
 import { showsInside } from './print-seen.ts';
-import { printTopOf } from './print-top.ts';
+import { printTopOf, waysToEdges } from './print-top.ts';
 
 /** Where the top of a print comes to in the finished box, on pieces that look to these sides. */
 export interface PrintTowards {
   readonly towards: BoxSide;
   readonly on: readonly BoxSide[];
 }
-
-const ways: Readonly<Record<Side, Vector>> = {
-  top: vector(0, 1, 0),
-  bottom: vector(0, -1, 0),
-  left: vector(-1, 0, 0),
-  right: vector(1, 0, 0),
-};
 
 /** Where the top of the print of a piece comes to that is put on or into a box; none where its print has no way up. */
 export function printTowards(
@@ -30,7 +22,7 @@ export function printTowards(
     const top = printTopOf(part.piece, paperFor(papers, part.piece.paper));
     if (top === undefined) continue;
     const here = part.faces[part.root] ?? part.closed;
-    const towards = boxSideOf(turnInto(here, ways[top]));
+    const towards = boxSideOf(turnInto(here, waysToEdges[top]));
     const side = boxSideOf(scale(here.out, showsInside(part) ? 1 : -1));
     const alike = found.find((each) => each.towards === towards);
     if (!alike) found.push({ towards, on: [side] });
