@@ -1,7 +1,7 @@
 import { dot, vector, type FoldingBox } from '../fold/index.ts';
 import {
   axesRound,
-  cornersOf,
+  cardCorners,
   crossings,
   holesOf,
   placesOf,
@@ -65,7 +65,7 @@ export function overParts(
   parts: ReadonlySet<string>,
   way: Exclude<WayRound, 'walls'>,
 ): number {
-  const places = cornersOf(box, (part) => parts.has(part)).flat();
+  const places = cardCorners(box, (part) => parts.has(part)).flat();
   const wide = reachOf(places, way === 'across' ? vector(1, 0, 0) : vector(0, 1, 0));
   const high = reachOf(places, vector(0, 0, 1));
   return wide.to - wide.from + 2 * (high.to - high.from);

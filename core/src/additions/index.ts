@@ -17,7 +17,7 @@ export type { FlatFace } from './flat-faces.ts';
 export { newPanel, usualMargin, withLayer } from './new-panel.ts';
 export { marginLimits, mostLayers, type PanelChoice } from './panel.ts';
 export { ribbonLimits, ribbonWays, type RibbonChoice } from './ribbon.ts';
-export { insetLimits, type PlaceOnFace, type SpotChoice } from './spot.ts';
+export { insetLimits, placesOnFace, type PlaceOnFace, type SpotChoice } from './spot.ts';
 export type { StiffenerChoice } from './stiffener.ts';
 export { lessEachWay, type RoomTaken } from './room-taken.ts';
 export type { DividersChoice } from './dividers.ts';

@@ -61,7 +61,7 @@ export function crossings(ring: readonly Vector[], axis: Vector, at: number): re
 }
 
 /** All corners of some parts of the closed box, on both sides of their card. */
-export function cornersOf(
+export function cardCorners(
   box: FoldingBox,
   isMeant: (part: string) => boolean,
 ): readonly (readonly Vector[])[] {
@@ -76,7 +76,7 @@ export function cornersOf(
 export function placesOf(box: FoldingBox): readonly (readonly Vector[])[] {
   const { cavity } = box.assembly;
   return [
-    ...cornersOf(box, () => true),
+    ...cardCorners(box, () => true),
     cavity.floor.map(({ x, y }) => vector(x, y, 0)),
     cavity.top.map(({ x, y }) => vector(x, y, cavity.high)),
   ];

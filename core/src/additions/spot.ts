@@ -20,7 +20,6 @@ import {
   roundDown,
   roundToGrid,
   toMillimetres,
-  zero,
   type Length,
   type Unit,
 } from '../length/index.ts';
@@ -35,7 +34,7 @@ import { noRoomTaken } from './room-taken.ts';
 import { wornBox } from './worn-box.ts';
 
 /** Where on its face something is, as somebody sees it who stands before the face. */
-export const placeOnFaceSchema = z.enum([
+const placeOnFaceSchema = z.enum([
   'middle',
   'top',
   'bottom',
@@ -48,8 +47,10 @@ export const placeOnFaceSchema = z.enum([
 ]);
 export type PlaceOnFace = z.infer<typeof placeOnFaceSchema>;
 
+export const placesOnFace: readonly PlaceOnFace[] = placeOnFaceSchema.options;
+
 /** How far from the edges that it is near to the middle of a stamp may be. */
-export const insetLimits = { least: zero, most: millimetres(300) } as const;
+export const insetLimits = { least: millimetres(1), most: millimetres(300) } as const;
 
 /** A place on a flat face where something is stamped or stuck, before anything is glued. */
 export const spotChoiceSchema = z.object({
@@ -125,10 +126,17 @@ function refused(choice: SpotChoice, face: FlatFace, brief: DressBrief): Refusal
   const least = Math.min(right - left, top - bottom);
   const nearest = roundDown(nanometres(Math.floor((least / 2) * 1e6)), markOf(brief.unit));
   const said = formatWithUnit(choice.inset, brief.unit);
+  // In a corner of a face that slants nearer to the edges is no better.
+  const isBetter =
+    nearest >= insetLimits.least &&
+    isWithinOutline(face.outline, placeOn({ ...choice, inset: nearest }, face));
+  const other = isBetter
+    ? `Put it ${formatWithUnit(nearest, brief.unit)} from the edge, or in the middle.`
+    : 'Put it in the middle.';
   return {
     field: `${brief.field}.inset`,
-    message: `A spot ${said} from the edge is beside the ${faceSaid(face.name)}. Bring it to ${formatWithUnit(nearest, brief.unit)} or nearer, or put it in the middle.`,
-    nearest,
+    message: `A spot ${said} from the edge is beside the ${faceSaid(face.name)}. ${other}`,
+    ...(isBetter && { nearest }),
   };
 }
 

@@ -2,6 +2,7 @@ export { finishedLimits, type FinishedSize } from './finished-size.ts';
 export { type MadeWay } from './made.ts';
 export {
   longestName,
+  mostAdditions,
   planRequestSchema,
   projectDocumentSchema,
   type PlanRequest,

@@ -11,7 +11,7 @@ import { finishedSizeSchema } from './finished-size.ts';
 import { madeWaySchema } from './made.ts';
 
 /** The most things that one box wears. */
-const mostAdditions = 12;
+export const mostAdditions = 12;
 
 /** More pieces than any box has. */
 const mostTurned = 80;

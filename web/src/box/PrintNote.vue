@@ -3,6 +3,7 @@ import {
   choiceOf,
   cutUnit,
   isSameFace,
+  mostAdditions,
   paperFor,
   papersOf,
   printOnPieceInWords,
@@ -32,14 +33,15 @@ function turn(top: Side): void {
   });
 }
 
-/** The faces on which it stands wrong, and that a panel can be put on. */
-const bare = computed((): readonly FaceChoice[] =>
-  props.print.faces
+/** The faces on which it stands wrong, and that a panel can be put on; none where the box wears too much already. */
+const bare = computed((): readonly FaceChoice[] => {
+  const faces = props.print.faces
     .filter(({ stands }) => stands !== 'upright')
     .flatMap(({ faces }) => faces.map(choiceOf))
     .filter((face) => dressing.faces.some((each) => isSameFace(each.face, face)))
-    .filter((face) => dressing.wornOn(face) === undefined),
-);
+    .filter((face) => dressing.wornOn(face) === undefined);
+  return props.request.additions.length + faces.length > mostAdditions ? [] : faces;
+});
 
 function cover(): void {
   dressing.cover(bare.value, paperFor(papersOf(props.request), props.piece.paper));
