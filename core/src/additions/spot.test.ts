@@ -227,6 +227,27 @@ describe('a spot', () => {
     expect(refused).toBeGreaterThan(casesWanted(5));
   });
 
+  it('in a corner that slants away is told to go farther in, as far as there is card', () => {
+    const spot: SpotChoice = {
+      addition: 'spot',
+      id: 'spot-1',
+      on: { piece: 'tent', role: 'wall', faces: 'left' },
+      use: 'sticker',
+      at: 'top left',
+      inset: millimetres(5),
+    };
+    const request = { ...usualOf('tent-top'), additions: [spot] };
+    const result = planBox(request);
+    if (result.ok) throw new Error('There is no card there');
+    const [problem] = result.problems;
+    expect(problem?.message).toMatch(
+      /beside the left wall\. Put it .+ from the edge, or in the middle\.$/,
+    );
+    const inset = problem?.nearest ?? spot.inset;
+    expect(inset).toBeGreaterThan(spot.inset);
+    expect(planBox({ ...request, additions: [{ ...spot, inset }] }).ok).toBe(true);
+  });
+
   it('on the lid of a lidded box is said as a maker would', () => {
     const spot: SpotChoice = {
       addition: 'spot',
