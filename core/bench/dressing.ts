@@ -14,7 +14,9 @@ const each = Math.ceil(wanted / styles.length);
 
 /** What of an addition decides where it lies. */
 function told(choice: AdditionChoice): unknown {
+  if (choice.addition === 'tag') return [choice.shape, choice.width, choice.height];
   if (choice.addition === 'ribbon' || choice.addition === 'spot') return choice;
+  if (choice.addition === 'window') return [choice.on, choice.opening, choice.film?.thickness];
   if (choice.addition !== 'panel') {
     const { paper, ...rest } = choice;
     return [rest, paper.thickness];

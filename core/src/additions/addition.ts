@@ -1,4 +1,4 @@
-import type { DrawnFrame, Worn, WornAnswer } from '../forms/index.ts';
+import type { DrawnFrame, PieceCutout, Refusal, Worn, WornAnswer } from '../forms/index.ts';
 import type { Gift } from '../gift/index.ts';
 import type { Length, Unit } from '../length/index.ts';
 import type { Paper, Papers } from '../paper/index.ts';
@@ -38,8 +38,16 @@ export interface LaidCard {
   readonly card: Length;
 }
 
-/** What something goes over: all that covers a face, all that the box wears, or a band round it too. */
-export type GoesRound = 'on it' | 'over it' | 'over all';
+/**
+ * What something goes over: nothing, as what is glued to the bare card does, all that covers a face, all that the box
+ * wears, or a band round it too.
+ */
+export type GoesRound = 'under all' | 'on it' | 'over it' | 'over all';
+
+/** What is to be cut out of the box’s own pieces for something, or why that can’t be. */
+export type OpensAnswer =
+  | { readonly ok: true; readonly cutouts: readonly PieceCutout[] }
+  | { readonly ok: false; readonly refusal: Refusal };
 
 /** Why an addition that is asked for is not on the box. */
 export interface LeftOff {
@@ -58,6 +66,8 @@ export interface Addition<Choice> {
   readonly room: (choice: Choice) => RoomTaken;
   /** What lies under something that goes over the box, so that room must be made for it. */
   readonly laid: (choice: Choice, box: Undressed) => readonly LaidCard[];
+  /** What is cut out of the box’s own pieces for it, before anything is worn. */
+  readonly opens?: (choice: Choice, box: Undressed, brief: DressBrief) => OpensAnswer;
   /** Its pieces, cut to the box as it came. */
   readonly wear: (choice: Choice, box: Undressed, brief: DressBrief) => WornAnswer;
   /** What of it is not on the box. */

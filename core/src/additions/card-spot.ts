@@ -1,7 +1,7 @@
 import type { FoldingPart, GridSpot } from '../fold/index.ts';
 import { toMillimetres } from '../length/index.ts';
 import { gridPositions, interiorPoint, type Cutout, type Point } from '../piece/index.ts';
-import { isRound } from './openings.ts';
+import { isInOpening, openingOf, widened } from './openings.ts';
 
 /** Where a place in millimetres of the flat piece is on its grid. */
 function gridSpotAt({ piece }: FoldingPart, { x, y }: Point): GridSpot {
@@ -24,14 +24,12 @@ function placeOnCard(part: FoldingPart, face: number, openings: readonly Cutout[
     return at ? [{ x: at.x, y: -at.y }] : [];
   });
   const middle = interiorPoint(ring);
-  const isClear = ({ x, y }: Point) =>
-    openings
-      .filter(isRound)
-      .every(
-        ({ centre, radius }) =>
-          Math.hypot(x - toMillimetres(centre.x), y - toMillimetres(centre.y)) >
-          toMillimetres(radius) + 0.3,
-      );
+  const wide = openings.flatMap((cutout) => {
+    const opening = openingOf(cutout);
+    return opening ? [widened(opening, 0.3)] : [];
+  });
+  // An opening is measured upwards.
+  const isClear = ({ x, y }: Point) => !wide.some((each) => isInOpening(each, { x, y: -y }));
   const towards = [0, 0.5, 0.8, 0.9].flatMap((share) =>
     ring.map((corner) => ({
       x: middle.x + (corner.x - middle.x) * share,

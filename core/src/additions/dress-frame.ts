@@ -1,7 +1,9 @@
 import { foldingBox, type FaceRef } from '../fold/index.ts';
 import {
   drawFrame,
+  cutOutOf,
   type DrawnFrame,
+  type PieceCutout,
   type Refusal,
   type SizeOf,
   type StyleFrame,
@@ -9,7 +11,7 @@ import {
   type WornAnswer,
 } from '../forms/index.ts';
 import type { Gift } from '../gift/index.ts';
-import { ordinalInWords, type Unit } from '../length/index.ts';
+import { ordinalInWords, type Length, type Unit } from '../length/index.ts';
 import { paperFor, type Paper, type Papers } from '../paper/index.ts';
 import { cuttingMeans, type Kit } from '../tools/index.ts';
 import type { DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
@@ -78,8 +80,16 @@ export function wearable(
 
 const nothing: Worn = { pieces: [], parts: [], stacks: [] };
 
+/** A box as it is planned, with what goes over what. */
+export type DressedBox = DrawnFrame & { readonly pairs: readonly Over[] };
+
+/** The step that cuts are made in. */
+export function stepOfCuts(kit: Kit): Length {
+  return cuttingMeans(kit)?.step ?? kit.trimmer.step;
+}
+
 /** A drawn box that wears nothing yet. */
-function undressed(drawn: DrawnFrame, papers: Papers, pairs: readonly Over[]): Undressed {
+export function undressed(drawn: DrawnFrame, papers: Papers, pairs: readonly Over[]): Undressed {
   return { drawn, papers, faces: wearable({ ...drawn, pairs }, papers), taken: [], worn: nothing };
 }
 
@@ -94,9 +104,11 @@ function eachInTurn<Result>(
   return additions.map((choice, i) => {
     const addition = additionOf(choice);
     const box = { ...bare, taken: [...taken] };
-    const step = cuttingMeans(kit)?.step ?? kit.trimmer.step;
-    // What is put in later lies nearer to the gift.
-    const inner = roomTaken(additions.slice(i + 1));
+    const step = stepOfCuts(kit);
+    // What is put in later lies nearer to the gift; what is glued to the bare card does not.
+    const inner = roomTaken(
+      additions.slice(i + 1).filter((each) => additionOf(each).goesRound !== 'under all'),
+    );
     const field = `additions.${i}`;
     const result = put(choice, box, { field, firstPaper, step, kit, unit, gift, inner });
     taken.push(...addition.takes(box));
@@ -105,12 +117,36 @@ function eachInTurn<Result>(
   });
 }
 
-/** A stamp goes on what covers its face, what goes round the box over all else, and a ribbon over a band. */
-const orderOfWearing = ['not', 'on it', 'over it', 'over all'] as const;
-
-function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits']): WornAnswer {
-  let worn = nothing;
+/** The box with what is cut out of its own pieces, before it wears anything. */
+function openAll(
+  request: DressRequest,
+  bare: Undressed,
+  fits: StyleFrame['fits'],
+): {
+  readonly box: Undressed;
+  readonly cutouts: readonly PieceCutout[];
+  readonly refusal?: Refusal;
+} {
+  const cutouts: PieceCutout[] = [];
   let refusal: Refusal | undefined;
+  eachInTurn(request, bare, (choice, box, brief) => {
+    const drawn = cutOutOf(box.drawn, cutouts);
+    const answer = additionOf(choice).opens({ ...box, drawn }, brief);
+    if (answer.ok) cutouts.push(...answer.cutouts);
+    else refusal ??= answer.refusal;
+  });
+  const box =
+    cutouts.length === 0 ? bare : undressed(cutOutOf(bare.drawn, cutouts), request.papers, fits);
+  return { box, cutouts, ...(refusal && { refusal }) };
+}
+
+/** A stamp goes on what covers its face, what goes round the box over all else, and a ribbon over a band. */
+const orderOfWearing = ['under all', 'not', 'on it', 'over it', 'over all'] as const;
+
+function wearAll(request: DressRequest, closed: Undressed, fits: StyleFrame['fits']): WornAnswer {
+  const { box: bare, cutouts, refusal: unopened } = openAll(request, closed, fits);
+  let worn: Worn = { ...nothing, ...(cutouts.length > 0 && { cutouts }) };
+  let refusal = unopened;
   const each = eachInTurn(request, bare, (choice, box, brief) => ({
     addition: additionOf(choice),
     box,
@@ -127,11 +163,13 @@ function wearAll(request: DressRequest, bare: Undressed, fits: StyleFrame['fits'
     if (!answer.ok) refusal ??= answer.refusal;
     else
       worn = {
+        ...worn,
         pieces: [...worn.pieces, ...answer.worn.pieces],
         parts: [...worn.parts, ...answer.worn.parts],
         stacks: [...worn.stacks, ...answer.worn.stacks],
         ribbons: [...(worn.ribbons ?? []), ...(answer.worn.ribbons ?? [])],
         spots: [...(worn.spots ?? []), ...(answer.worn.spots ?? [])],
+        tags: [...(worn.tags ?? []), ...(answer.worn.tags ?? [])],
       };
   }
   return refusal
@@ -230,12 +268,7 @@ function unlikeAllRound(
 }
 
 /** What of the additions is not on this box, and why. */
-export function leftOff(
-  request: DressRequest,
-  plan: Pick<DrawnFrame, 'pieces' | 'assembly' | 'clearInside'> & {
-    readonly pairs: readonly Over[];
-  },
-): readonly LeftOff[] {
+export function leftOff(request: DressRequest, plan: DressedBox): readonly LeftOff[] {
   if (request.additions.length === 0) return [];
   return eachInTurn(request, undressed(plan, request.papers, plan.pairs), (choice, box, brief) =>
     additionOf(choice).leftOff(box, brief),

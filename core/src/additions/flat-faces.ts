@@ -16,8 +16,8 @@ import type { CellRole, Cutout, Point } from '../piece/index.ts';
 import { cardSpot } from './card-spot.ts';
 import { coversOf, type Cover, type Over } from './covers.ts';
 import { axesOf, onFace, type FaceAxes } from './face-axes.ts';
-import { isRound, openingsOn, wornOnRoles, type Opening } from './openings.ts';
-import { isConvex, outlineOf } from './outline.ts';
+import { isOpening, openingsOn, wornOnRoles, type Opening } from './openings.ts';
+import { boundsOf, cornersOf, cutTo, isConvex, outlineOf } from './outline.ts';
 
 /** A straight-sided face of the closed box, that something flat may be glued on from outside. Millimetres. */
 export interface FlatFace {
@@ -33,6 +33,17 @@ export interface FlatFace {
   /** What lies glued on its outside, so that it is not even. */
   readonly uneven: readonly (Stack['face'] & Pick<Stack, 'side'>)[];
   readonly covers: readonly Cover[];
+}
+
+/** So far what ends below a cover keeps away from it, in millimetres. */
+const belowCover = 0.8;
+
+/** What of a face nothing goes over in the closed box; no corners where that is nothing. */
+export function uncovered({ outline, covers }: FlatFace): readonly Point[] {
+  if (covers.length === 0) return outline;
+  const { left, right, bottom } = boundsOf(outline);
+  const top = Math.min(...covers.map(({ from }) => from)) - belowCover;
+  return top <= bottom ? [] : cutTo(outline, cornersOf({ left, right, bottom, top }), 0);
 }
 
 /** What may lie under a panel: it is narrow, and as thick everywhere. */
@@ -110,7 +121,7 @@ export function flatFaces(
     const { id } = part.part;
     const names = namesOf.get(part.piece.id) ?? faceNames(box, part);
     namesOf.set(part.piece.id, names);
-    const rounds = (cutouts.get(part.piece.id) ?? []).filter(isRound);
+    const rounds = (cutouts.get(part.piece.id) ?? []).filter(isOpening);
     return part.pattern.faces.flatMap((pattern, at): readonly FlatFace[] => {
       const name = names[at];
       const placed = placedAt.get(`${id} ${at}`);

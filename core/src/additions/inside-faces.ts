@@ -21,7 +21,7 @@ import type { CellRole, Cutout, Point } from '../piece/index.ts';
 import type { Undressed } from './addition.ts';
 import { cardSpot } from './card-spot.ts';
 import { onFace, type FaceAxes } from './face-axes.ts';
-import { isRound, openingsOn, withoutOpenings, type Opening } from './openings.ts';
+import { isOpening, openingsOn, withoutOpenings, type Opening } from './openings.ts';
 import {
   areaOf,
   boundsOf,
@@ -134,11 +134,12 @@ function finder(bare: Undressed) {
   const box = wornBox(bare, withoutOpenings);
   const pieces = [...bare.drawn.pieces, ...bare.worn.pieces];
   const cutouts = new Map<string, readonly Cutout[]>(
-    pieces.map(({ id, grid }) => [id, grid.cutouts.filter(isRound)]),
+    pieces.map(({ id, grid }) => [id, grid.cutouts.filter(isOpening)]),
   );
   // What only lies in the box is no part of it.
   const isOwn = (id: string) => box.parts.some(({ part }) => part.id === id && !part.lies);
-  const faces = closedFaces(box).filter(({ part }) => isOwn(part));
+  // Film is no wall: what is seen through it is open.
+  const faces = closedFaces(box).filter(({ part, role }) => isOwn(part) && role !== 'film');
   const behind = (axes: FaceAxes, plane: number, place: Point): InsideFace | undefined => {
     const seen = (face: PlacedFace) => face.ring.map((corner) => onFace(axes, corner));
     const near = faces

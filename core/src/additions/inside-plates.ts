@@ -11,6 +11,7 @@ import {
 import type { BoxSide } from '../make/index.ts';
 import type { Piece, Point } from '../piece/index.ts';
 import type { InsideFace, RoomSide, RoomSides } from './inside-faces.ts';
+import { widened } from './openings.ts';
 import { areaOf, boundsOf, cornersOf, cutTo, isConvex } from './outline.ts';
 import { panelGrid, panelShape, type PanelShape } from './panel-shape.ts';
 
@@ -30,17 +31,22 @@ export interface InsidePlate {
   readonly shape: PanelShape;
   /** How far its middle is out along the axes of the side, in millimetres. */
   readonly out: number;
-  /** What it is laid or stood against; a plate that is glued into a lid moves with it. */
-  readonly against: 'floor' | BoxSide | 'lid';
+  /** What it is laid or stood against; a plate that is glued into a lid, or behind a window, moves with it. */
+  readonly against: 'floor' | BoxSide | 'lid' | 'window';
+}
+
+function isGlued({ against }: InsidePlate): boolean {
+  return against === 'lid' || against === 'window';
 }
 
 /** The middle of an outline about a point: what of it is there on both sides of that, too. */
-function evenAbout(outline: readonly Point[], { x, y }: Point): readonly Point[] {
+export function evenAbout(outline: readonly Point[], { x, y }: Point): readonly Point[] {
   const turned = outline.map((corner) => ({ x: 2 * x - corner.x, y: 2 * y - corner.y }));
   return cutTo(outline, turned, 0);
 }
 
-function middleOf(outline: readonly Point[]): Point {
+/** The middle of the rectangle round an outline. */
+export function middleOf(outline: readonly Point[]): Point {
   const { left, right, bottom, top } = boundsOf(outline);
   return { x: (left + right) / 2, y: (bottom + top) / 2 };
 }
@@ -69,9 +75,9 @@ function standing(
 }
 
 /** What is left of a side where no card lies nearer than so far out: at its ends, above or below, whichever costs least of it. */
-function clearOf(
+export function clearOf(
   outline: readonly Point[],
-  { before, across }: InsideFace,
+  { before, across }: Pick<InsideFace, 'before' | 'across'>,
   out: number,
 ): readonly Point[] {
   return [...before, ...across]
@@ -127,10 +133,7 @@ export function plateShape(
         ? evenAbout(room, middleOf(behind.outline))
         : room;
   if (placed.length < 3) return undefined;
-  const openings = behind.openings.map(({ centre, radius }) => ({
-    centre,
-    radius: radius + clearOfOpening,
-  }));
+  const openings = behind.openings.map((opening) => widened(opening, clearOfOpening));
   const answer = panelShape({ outline: placed, openings, margin: ease, step });
   return answer.ok ? answer.shape : undefined;
 }
@@ -153,7 +156,8 @@ function rootOf({ shape: { bounds, on } }: InsidePlate): Part['root'] {
 const sameCut = 20_000;
 
 function keyOf({ shape: { width, height, cutouts }, against }: InsidePlate): string {
-  const where = against === 'floor' || against === 'lid' ? against : 'wall';
+  const isOnWall = against !== 'floor' && against !== 'lid' && against !== 'window';
+  const where = isOnWall ? 'wall' : against;
   return JSON.stringify([where, width, height, cutouts], (_, value: unknown) =>
     typeof value === 'number' ? Math.round(value / sameCut) : value,
   );
@@ -168,6 +172,22 @@ function gluedIn({ behind: { glued, part, spot } }: InsidePlate, copy: string): 
     : { ...glued, part: glued.part.replace(` in ${part.part.id}`, ` in ${copy}`) };
 }
 
+/** Film that is stuck to the same face of a copy of the piece behind a plate: the plate lies over its edges. */
+function filmUnder(
+  { behind: { part, spot } }: InsidePlate,
+  copy: string,
+  box: RoomSides['box'],
+): readonly Stack['on'][] {
+  const face = part.pattern.faceAt(spot);
+  return box.parts.flatMap(({ part: { id, root, worn }, piece }) =>
+    piece.grid.roles[0]?.[0] === 'film' &&
+    worn?.part === copy &&
+    part.pattern.faceAt(worn.spot) === face
+      ? [{ part: id, spot: root }]
+      : [],
+  );
+}
+
 /** Plates as pieces of the box, those that are cut alike as copies of one, named after all that are. */
 export function wearPlates(
   plates: readonly InsidePlate[],
@@ -176,11 +196,13 @@ export function wearPlates(
     paper,
     sides: { box },
     nameOf,
+    role = 'panel',
   }: {
     readonly id: string;
     readonly paper: number;
     readonly sides: RoomSides;
     readonly nameOf: (alike: readonly InsidePlate[]) => string;
+    readonly role?: 'panel' | 'film';
   },
 ): Worn {
   const before = Math.max(0, box.assembly.giftEnters - 1);
@@ -207,20 +229,28 @@ export function wearPlates(
           right,
           up,
           at,
-          ...(against === 'lid'
+          ...(against === 'lid' || against === 'window'
             ? { joins: copy.part.joins, worn: { ...on, isInside: true } }
             : { joins: before, lies: { in: behind.part.piece.id, against } }),
           ...(copy.part.opens && { opens: copy.part.opens }),
         };
         parts.push(part);
-        if (against === 'lid')
-          stacks.push({
-            face: { part: part.id, spot: part.root },
-            on: gluedIn(plate, copy.part.id),
-            // What hangs in the lid already shows its back to the room.
-            side: behind.glued.part === behind.part.part.id ? 'inside' : 'outside',
-            holds: 'glue',
-          });
+        if (isGlued(plate))
+          stacks.push(
+            {
+              face: { part: part.id, spot: part.root },
+              on: gluedIn(plate, copy.part.id),
+              // What hangs in the lid already shows its back to the room.
+              side: behind.glued.part === behind.part.part.id ? 'inside' : 'outside',
+              holds: 'glue',
+            },
+            ...filmUnder(plate, copy.part.id, box).map((film): Stack => ({
+              face: { part: part.id, spot: part.root },
+              on: film,
+              side: 'outside',
+              holds: 'rest',
+            })),
+          );
       }
     }
     pieces.push({
@@ -228,7 +258,7 @@ export function wearPlates(
       name: nameOf(alike),
       paper,
       copies: parts.filter((part) => part.piece === piece).length,
-      grid: panelGrid(first.shape),
+      grid: panelGrid({ ...first.shape, role }),
     });
   }
   return { pieces, parts, stacks };

@@ -7,14 +7,41 @@ import {
   type Piece,
   type Point,
   type ScoreGrid,
+  type Spot,
 } from '../piece/index.ts';
 import { onFace, type FaceAxes } from './face-axes.ts';
-import { isWithinOutline } from './outline.ts';
+import { boundsOf, isWithinOutline, outlineOf, type Bounds } from './outline.ts';
+import { narrowed } from './room-at.ts';
 
-/** A hole or a bite in a face, or in its edge. */
-export interface Opening {
-  readonly centre: Point;
-  readonly radius: number;
+/** A hole or a bite in a face, or in its edge; or a straight-sided window, its corners anticlockwise. Millimetres. */
+export type Opening =
+  | { readonly kind: 'round'; readonly centre: Point; readonly radius: number }
+  | { readonly kind: 'straight'; readonly ring: readonly Point[] };
+
+/** An opening with so much more cut away all round it. */
+export function widened(opening: Opening, by: number): Opening {
+  return opening.kind === 'round'
+    ? { ...opening, radius: opening.radius + by }
+    : { ...opening, ring: narrowed(opening.ring, -by) };
+}
+
+/** The rectangle round an opening. */
+export function boundsOfOpening(opening: Opening): Bounds {
+  if (opening.kind === 'straight') return boundsOf(opening.ring);
+  const { centre, radius } = opening;
+  return {
+    left: centre.x - radius,
+    right: centre.x + radius,
+    bottom: centre.y - radius,
+    top: centre.y + radius,
+  };
+}
+
+/** Whether a place is in an opening. */
+export function isInOpening(opening: Opening, place: Point): boolean {
+  return opening.kind === 'straight'
+    ? isWithinOutline(opening.ring, place)
+    : Math.hypot(place.x - opening.centre.x, place.y - opening.centre.y) < opening.radius;
 }
 
 /** What is wide enough to be worn on: a tab or a seam is covered, a rim lies inside. */
@@ -27,26 +54,49 @@ export const wornOnRoles: ReadonlySet<CellRole> = new Set([
   'seat',
 ]);
 
-/** Whether a cutout is a hole or a bite out of an edge. */
-export function isRound(cutout: Cutout): cutout is Extract<Cutout, { shape: 'hole' | 'notch' }> {
-  return cutout.shape === 'hole' || cutout.shape === 'notch';
+/** Whether a cutout is a hole, a bite out of an edge or a window. */
+export function isOpening(cutout: Cutout): boolean {
+  return openingOf(cutout) !== undefined;
 }
 
-/** The same pieces without their holes and round bites: what is worn keeps clear of these by itself. */
+/** A cutout as an opening of the flat piece, y upwards from its upper edge; undefined where it is none. */
+export function openingOf(cutout: Cutout): Opening | undefined {
+  switch (cutout.shape) {
+    case 'hole':
+    case 'notch':
+      return {
+        kind: 'round',
+        centre: placeOf(cutout.centre),
+        radius: toMillimetres(cutout.radius),
+      };
+    case 'trim':
+      return cutout.use === 'window'
+        ? { kind: 'straight', ring: outlineOf(cutout.corners.map(placeOf)) }
+        : undefined;
+    case 'corner':
+      return undefined;
+  }
+}
+
+function placeOf({ x, y }: Spot): Point {
+  return { x: toMillimetres(x), y: -toMillimetres(y) };
+}
+
+/** The same pieces without their holes, round bites and windows: what is worn keeps clear of these by itself. */
 export function withoutOpenings(pieces: readonly Piece[]): readonly Piece[] {
   return pieces.map((piece) => ({ ...piece, grid: plainGrid(piece.grid) }));
 }
 
 const plainGrid = derivedFromGrid((grid): ScoreGrid => ({
   ...grid,
-  cutouts: grid.cutouts.filter((cutout) => !isRound(cutout)),
+  cutouts: grid.cutouts.filter((cutout) => !isOpening(cutout)),
   // How a tab is tapered is nothing to what is worn.
   tapers: grid.tapers.filter(({ cell }) =>
     wornOnRoles.has(grid.roles[Math.floor(cell.row)]?.[Math.floor(cell.column)] ?? 'tab'),
   ),
 }));
 
-/** Holes and round bites of a piece as they are on one of its faces, whose frame is given. */
+/** Openings of a piece as they are on one of its faces, whose frame is given. */
 export function openingsOn(
   cutouts: readonly Cutout[],
   {
@@ -55,10 +105,18 @@ export function openingsOn(
     outline,
   }: { readonly frame: Frame; readonly axes: FaceAxes; readonly outline: readonly Point[] },
 ): readonly Opening[] {
-  return cutouts.filter(isRound).flatMap(({ centre, radius }): readonly Opening[] => {
-    const place = placeInto(frame, vector(toMillimetres(centre.x), -toMillimetres(centre.y), 0));
-    const there = onFace(axes, place);
-    const reach = toMillimetres(radius);
-    return isWithinOutline(outline, there, reach) ? [{ centre: there, radius: reach }] : [];
+  const there = ({ x, y }: Point) => onFace(axes, placeInto(frame, vector(x, y, 0)));
+  return cutouts.flatMap((cutout): readonly Opening[] => {
+    const opening = openingOf(cutout);
+    if (!opening) return [];
+    if (opening.kind === 'straight') {
+      const ring = outlineOf(opening.ring.map(there));
+      return ring.every((place) => isWithinOutline(outline, place, 1e-3))
+        ? [{ kind: 'straight', ring }]
+        : [];
+    }
+    const { radius } = opening;
+    const centre = there(opening.centre);
+    return isWithinOutline(outline, centre, radius) ? [{ kind: 'round', centre, radius }] : [];
   });
 }

@@ -15,11 +15,11 @@ describe('the shape of a panel', () => {
     panelShape({ outline, openings, margin: millimetres(margin), step });
 
   it('has a hole where an opening is well inside it, and a bite where one is at its edge', () => {
-    const inside = cut([{ centre: { x: 10, y: 0 }, radius: 4 }]);
+    const inside = cut([{ kind: 'round' as const, centre: { x: 10, y: 0 }, radius: 4 }]);
     expect(inside.ok && inside.shape.cutouts).toMatchObject([
       { shape: 'hole', radius: millimetres(7), centre: { x: millimetres(47), y: millimetres(17) } },
     ]);
-    const atEdge = cut([{ centre: { x: 0, y: -20 }, radius: 9 }]);
+    const atEdge = cut([{ kind: 'round' as const, centre: { x: 0, y: -20 }, radius: 9 }]);
     // From 12 mm to the left of the middle to as much to its right, and 9 mm up from the lower edge.
     expect(atEdge.ok && atEdge.shape.cutouts).toMatchObject([
       {
@@ -35,8 +35,8 @@ describe('the shape of a panel', () => {
   });
 
   it('does not fall into two where two openings meet', () => {
-    const one = { centre: { x: 0, y: 20 }, radius: 18 };
-    const other = { centre: { x: 0, y: -20 }, radius: 18 };
+    const one = { kind: 'round' as const, centre: { x: 0, y: 20 }, radius: 18 };
+    const other = { kind: 'round' as const, centre: { x: 0, y: -20 }, radius: 18 };
     expect(cut([one]).ok).toBe(true);
     expect(cut([other]).ok).toBe(true);
     expect(cut([one, other])).toEqual({ ok: false, why: 'opening' });

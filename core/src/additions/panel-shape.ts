@@ -9,7 +9,7 @@ import {
   type Length,
 } from '../length/index.ts';
 import { subdivide, type Cutout, type Point, type ScoreGrid, type Spot } from '../piece/index.ts';
-import type { Opening } from './openings.ts';
+import { boundsOfOpening, isInOpening, widened, type Opening } from './openings.ts';
 import { boundsOf, cornersOf, cutOff, cutTo, isWithinOutline, type Bounds } from './outline.ts';
 
 /** What is narrower is no panel: it can’t be held to be cut. */
@@ -62,7 +62,7 @@ function spotOn(
 
 /** What is cut out of a panel over an opening of its face: a hole, or a bite as far as its edge. */
 function clearing(
-  { centre, radius }: Opening,
+  opening: Opening,
   {
     margin,
     outline,
@@ -75,29 +75,30 @@ function clearing(
     readonly size: Pick<PanelShape, 'width' | 'height'>;
   },
 ): Cutout | 'clear' | 'too large' {
-  const reach = radius + margin;
+  const wide = widened(opening, margin);
   const { left, right, bottom, top } = bounds;
+  const whole = boundsOfOpening(wide);
   const isClear =
-    centre.x + reach <= left ||
-    centre.x - reach >= right ||
-    centre.y + reach <= bottom ||
-    centre.y - reach >= top;
+    whole.right <= left || whole.left >= right || whole.top <= bottom || whole.bottom >= top;
   if (isClear) return 'clear';
-  const clearOfEdges = cutTo(outline, outline, reach + leastStrip);
-  if (clearOfEdges.length >= 3 && isWithinOutline(clearOfEdges, centre))
-    return {
-      shape: 'hole',
-      use: 'clearing',
-      centre: spotOn(bounds, size, centre),
-      radius: nanometres(Math.round(reach * 1e6)),
-    };
-  // A bite from the nearest edge on, which a slanting one is no good for.
-  if (cutOff(bounds, outline).length > 0) return 'too large';
+  const stays = cutTo(outline, outline, leastStrip + (wide.kind === 'round' ? wide.radius : 0));
+  const places = wide.kind === 'round' ? [wide.centre] : wide.ring;
+  if (stays.length >= 3 && places.every((place) => isWithinOutline(stays, place)))
+    return wide.kind === 'round'
+      ? {
+          shape: 'hole',
+          use: 'clearing',
+          centre: spotOn(bounds, size, wide.centre),
+          radius: nanometres(Math.round(wide.radius * 1e6)),
+        }
+      : trimmed(wide.ring, bounds, size);
+  // A bite from the nearest edge on, which a slanting one is no good for; a window has card all round it.
+  if (wide.kind === 'straight' || cutOff(bounds, outline).length > 0) return 'too large';
   const box = {
-    left: Math.max(left, centre.x - reach),
-    right: Math.min(right, centre.x + reach),
-    bottom: Math.max(bottom, centre.y - reach),
-    top: Math.min(top, centre.y + reach),
+    left: Math.max(left, whole.left),
+    right: Math.min(right, whole.right),
+    bottom: Math.max(bottom, whole.bottom),
+    top: Math.min(top, whole.top),
   };
   const ways = [
     { from: box.bottom - bottom, bite: { ...box, bottom } },
@@ -108,18 +109,22 @@ function clearing(
   const [nearest] = ways;
   if (!nearest) return 'clear';
   const { bite } = nearest;
-  const isWhole = (low: number, high: number, from: number, to: number) =>
+  const isAllOf = (low: number, high: number, from: number, to: number) =>
     low < from + leastStrip && high > to - leastStrip;
   const cutsThrough =
-    isWhole(bite.left, bite.right, left, right) || isWhole(bite.bottom, bite.top, bottom, top);
+    isAllOf(bite.left, bite.right, left, right) || isAllOf(bite.bottom, bite.top, bottom, top);
   if (cutsThrough) return 'too large';
-  return {
-    shape: 'trim',
-    use: 'clearing',
-    corners: cornersOf(bite)
-      .map((corner) => spotOn(bounds, size, corner))
-      .reverse(),
-  };
+  return trimmed(cornersOf(bite), bounds, size);
+}
+
+/** A straight-sided opening of a panel, its corners anticlockwise on the face. */
+function trimmed(
+  ring: readonly Point[],
+  bounds: Bounds,
+  size: Pick<PanelShape, 'width' | 'height'>,
+): Cutout {
+  const corners = ring.map((corner) => spotOn(bounds, size, corner)).reverse();
+  return { shape: 'trim', use: 'clearing', corners };
 }
 
 /** A place of an outline that is well inside it and clear of openings. */
@@ -140,10 +145,11 @@ function placeOnCard(
   return places.find(
     (place) =>
       isWithinOutline(outline, place) &&
-      openings.every(({ centre, radius }) => {
+      openings.every((opening) => {
+        const wide = widened(opening, margin);
         // Bites are as wide as their opening.
-        const reach = (radius + margin) * Math.SQRT2 + 0.2;
-        return Math.hypot(place.x - centre.x, place.y - centre.y) > reach;
+        const more = wide.kind === 'round' ? wide.radius * (Math.SQRT2 - 1) + 0.2 : 0.2;
+        return !isInOpening(widened(wide, more), place);
       }),
   );
 }
@@ -187,16 +193,19 @@ export function panelShape({
   return { ok: true, shape: { ...size, bounds, on, outline: own, cutouts } };
 }
 
-/** A panel as a piece of one cell. */
+/** A panel as a piece of one cell, or film that is cut like one. */
 export function panelGrid({
   width,
   height,
   cutouts,
-}: Pick<PanelShape, 'width' | 'height' | 'cutouts'>): ScoreGrid {
+  role = 'panel',
+}: Pick<PanelShape, 'width' | 'height' | 'cutouts'> & {
+  readonly role?: 'panel' | 'film';
+}): ScoreGrid {
   return {
     columns: [width],
     rows: [height],
-    roles: [['panel']],
+    roles: [[role]],
     lines: [],
     diagonals: [],
     tapers: [],

@@ -14,8 +14,8 @@ import { paperSchema } from '../paper/index.ts';
 import type { Piece, Point } from '../piece/index.ts';
 import type { Addition, DressBrief, LeftOff, Undressed } from './addition.ts';
 import { chosenFrom, choiceOf, faceChoiceSchema, isSameFace } from './face-choice.ts';
-import type { FlatFace } from './flat-faces.ts';
-import { boundsOf, cornersOf, cutTo } from './outline.ts';
+import { uncovered, type FlatFace } from './flat-faces.ts';
+import { widened } from './openings.ts';
 import { faceSaid, panelName } from './panel-names.ts';
 import { noRoomTaken } from './room-taken.ts';
 import { leastPanel, panelGrid, panelShape, widestMargin, type PanelShape } from './panel-shape.ts';
@@ -86,15 +86,9 @@ function thicknessOf({ layers }: PanelChoice): Length {
   return plus(...layers.map(({ paper }) => paper.thickness));
 }
 
-/** So far a panel that ends below a cover keeps away from it, in millimetres. */
-const belowCover = 0.8;
-
 /** What of a face a panel may take: all of it, or what nothing goes over. */
 function roomOn(face: FlatFace, { underCover }: PanelChoice): readonly Point[] {
-  if (underCover === 'counted' || face.covers.length === 0) return face.outline;
-  const { left, right, bottom } = boundsOf(face.outline);
-  const top = Math.min(...face.covers.map(({ from }) => from)) - belowCover;
-  return top <= bottom ? [] : cutTo(face.outline, cornersOf({ left, right, bottom, top }), 0);
+  return underCover === 'counted' ? face.outline : uncovered(face);
 }
 
 /** A panel on one face, layer by layer. */
@@ -154,7 +148,7 @@ function cut(face: FlatFace, choice: PanelChoice, brief: DressBrief): Cut {
         ok: false,
         refusal: {
           field: brief.field,
-          message: `The opening in the ${faceSaid(face.name)} leaves no card to glue a panel on. Take the panel off there.`,
+          message: `The opening in the ${faceSaid(face.name)} leaves too little card for a panel round it. Make the opening smaller, or take the panel off there.`,
         },
       };
     if (!answer.ok)
@@ -162,10 +156,7 @@ function cut(face: FlatFace, choice: PanelChoice, brief: DressBrief): Cut {
     shapes.push(answer.shape);
     outline = answer.shape.outline;
     // The next keeps so far from what this one was cut out for.
-    openings = openings.map(({ centre, radius }) => ({
-      centre,
-      radius: radius + toMillimetres(margin),
-    }));
+    openings = openings.map((opening) => widened(opening, toMillimetres(margin)));
   }
   return { ok: true, on: { face, shapes } };
 }

@@ -3,7 +3,15 @@ import type { WornAnswer } from '../forms/index.ts';
 import type { Paper } from '../paper/index.ts';
 import { zero, type Length } from '../length/index.ts';
 import { dividers, dividersSchema } from './dividers.ts';
-import type { Addition, DressBrief, GoesRound, LaidCard, LeftOff, Undressed } from './addition.ts';
+import type {
+  Addition,
+  DressBrief,
+  GoesRound,
+  LaidCard,
+  LeftOff,
+  OpensAnswer,
+  Undressed,
+} from './addition.ts';
 import type { FlatFace } from './flat-faces.ts';
 import { band, bandSchema } from './band.ts';
 import { liner, linerSchema } from './liner.ts';
@@ -12,6 +20,8 @@ import { ribbon, ribbonChoiceSchema } from './ribbon.ts';
 import { spot, spotChoiceSchema } from './spot.ts';
 import type { RoomTaken } from './room-taken.ts';
 import { stiffener, stiffenerSchema } from './stiffener.ts';
+import { tag, tagChoiceSchema } from './tag.ts';
+import { window, windowSchema } from './window.ts';
 
 /** Something that a box wears, by name, with all that is chosen of it. */
 export const additionSchema = z.discriminatedUnion('addition', [
@@ -22,6 +32,8 @@ export const additionSchema = z.discriminatedUnion('addition', [
   dividersSchema,
   ribbonChoiceSchema,
   spotChoiceSchema,
+  windowSchema,
+  tagChoiceSchema,
 ]);
 export type AdditionChoice = z.infer<typeof additionSchema>;
 
@@ -38,6 +50,7 @@ export interface ChosenAddition {
     box: Undressed,
     brief: Pick<DressBrief, 'step' | 'gift'>,
   ) => readonly LeftOff[];
+  readonly opens: (box: Undressed, brief: DressBrief) => OpensAnswer;
   readonly wear: (box: Undressed, brief: DressBrief) => WornAnswer;
 }
 
@@ -54,6 +67,7 @@ function chosen<Choice extends AdditionChoice>(
     takes: (box) => addition.takes(choice, box),
     laid: (box) => addition.laid(choice, box),
     leftOff: (box, brief) => addition.leftOff(choice, box, brief),
+    opens: (box, brief) => addition.opens?.(choice, box, brief) ?? { ok: true, cutouts: [] },
     wear: (box, brief) => addition.wear(choice, box, brief),
   };
 }
@@ -75,5 +89,9 @@ export function additionOf(choice: AdditionChoice): ChosenAddition {
       return chosen(spot, choice);
     case 'stiffener':
       return chosen(stiffener, choice);
+    case 'tag':
+      return chosen(tag, choice);
+    case 'window':
+      return chosen(window, choice);
   }
 }

@@ -15,8 +15,8 @@ export function roomAt({ floor, top, high }: Cavity, up: number): Ring {
 }
 
 /** A ring of corners, anticlockwise, with each of its sides so far in, in millimetres; out where that is below zero. */
-export function narrowed(ring: Ring, by: number): Ring {
-  if (by === 0) return ring;
+export function narrowed(ring: Readonly<Ring>, by: number): Ring {
+  if (by === 0) return [...ring];
   const sides = ring.map((from, i) => {
     const to = ring[(i + 1) % ring.length] ?? from;
     const long = Math.hypot(to.x - from.x, to.y - from.y) || 1;

@@ -10,8 +10,8 @@ import {
   type FoldingBox,
   type Vector,
 } from '../fold/index.ts';
-import { toMillimetres } from '../length/index.ts';
-import type { CellRole, CutoutUse } from '../piece/index.ts';
+import type { CellRole, Cutout, CutoutUse } from '../piece/index.ts';
+import { boundsOfOpening, openingOf } from './openings.ts';
 
 /** How a band goes round a closed box: round its walls, or over its top, from left to right or from front to back. */
 export type WayRound = 'walls' | 'across' | 'deep';
@@ -99,19 +99,40 @@ const leftOpen: ReadonlyMap<CutoutUse, string> = new Map([
 /** What stands on a box to be held by. */
 const handles: ReadonlySet<CellRole> = new Set(['arch']);
 
-/** A hole of the closed box: what it is for, its middle, and how far it reaches. */
+/** A hole or a window of the closed box: what it is for, its middle, and how far it reaches. */
 export interface HoleAt {
   readonly use: CutoutUse;
   readonly middle: Vector;
-  readonly radius: number;
+  /** Places round it; of a window its corners. */
+  readonly rim: readonly Vector[];
 }
 
-/** Every hole of the closed box, where it has come to. */
+/** The middle of a hole or a window on its flat piece, and places round it; undefined for any other cutout. */
+function onPiece(
+  cutout: Cutout,
+): { readonly place: Vector; readonly rim: readonly Vector[] } | undefined {
+  const opening = openingOf(cutout);
+  if (!opening || cutout.shape === 'notch') return undefined;
+  const { left, right, bottom, top } = boundsOfOpening(opening);
+  const place = vector((left + right) / 2, (bottom + top) / 2, 0);
+  const rim =
+    opening.kind === 'straight'
+      ? opening.ring.map(({ x, y }) => vector(x, y, 0))
+      : Array.from({ length: 12 }, (_, i) => {
+          const angle = (i * Math.PI) / 6;
+          const { radius } = opening;
+          return add(place, vector(radius * Math.cos(angle), radius * Math.sin(angle), 0));
+        });
+  return { place, rim };
+}
+
+/** Every hole and every window of the closed box, where it has come to. */
 export function holesOf(box: FoldingBox): readonly HoleAt[] {
   return box.parts.flatMap((part) =>
     part.piece.grid.cutouts.flatMap((cutout): readonly HoleAt[] => {
-      if (cutout.shape !== 'hole') return [];
-      const place = vector(toMillimetres(cutout.centre.x), -toMillimetres(cutout.centre.y), 0);
+      const hole = onPiece(cutout);
+      if (!hole) return [];
+      const { place, rim } = hole;
       const face = part.pattern.faces.findIndex(({ corners: ring }) =>
         isInRing(
           ring.flatMap((corner) => part.pattern.corners[corner] ?? []),
@@ -122,8 +143,8 @@ export function holesOf(box: FoldingBox): readonly HoleAt[] {
       );
       const frame = part.faces[face];
       if (!frame) return [];
-      const radius = toMillimetres(cutout.radius);
-      return [{ use: cutout.use, middle: placeInto(frame, place), radius }];
+      const middle = placeInto(frame, place);
+      return [{ use: cutout.use, middle, rim: rim.map((each) => placeInto(frame, each)) }];
     }),
   );
 }
@@ -164,9 +185,10 @@ export function roundOf(box: FoldingBox, way: WayRound, width: number): RoundAns
   const isUnder = (place: Vector, spare: number) =>
     dot(place, along) >= from - spare && dot(place, along) <= to + spare;
   if (way !== 'walls' && hasHandleOver(box, way, width)) return { ok: false, why: 'handle' };
-  const [covered] = holesOf(box).flatMap(({ use, middle: at, radius }) => {
+  const [covered] = holesOf(box).flatMap(({ use, rim }) => {
     const said = leftOpen.get(use);
-    return said !== undefined && isUnder(at, radius) ? [said] : [];
+    const reach = reachOf(rim, along);
+    return said !== undefined && reach.to >= from && reach.from <= to ? [said] : [];
   });
   if (covered !== undefined) return { ok: false, why: 'opening', covers: covered };
   const under = rings.flatMap((ring) => [

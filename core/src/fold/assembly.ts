@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ribbonSchema } from './ribbon.ts';
 import { stampSpotSchema } from './stamp-spot.ts';
+import { tagSchema } from './tag.ts';
 
 const vectorSchema = z.object({ x: z.number(), y: z.number(), z: z.number() });
 
@@ -84,6 +85,8 @@ export const assemblySchema = z.object({
   giftEnters: z.int().min(0),
   /** What is tied or stuck round it in the end. */
   ribbons: z.array(ribbonSchema).optional(),
+  /** What hangs on it; their pieces are no parts of the box. */
+  tags: z.array(tagSchema).optional(),
   /** What is stamped or stuck on while the pieces are flat. */
   spots: z.array(stampSpotSchema).optional(),
   /** How the pleats of its top are closed, where it has any: which walls are pushed in, or all drawn in. */

@@ -44,6 +44,7 @@ export {
   type Scene,
 } from './scene.ts';
 export { spotUseSchema, type SpotUse, type StampSpot, type Towards } from './stamp-spot.ts';
+export type { Tag } from './tag.ts';
 export { ribbonWaySchema, type Ribbon, type RibbonWay } from './ribbon.ts';
 export { cavitySolid, depthIn, type Solid } from './solid.ts';
 export {

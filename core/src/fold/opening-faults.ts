@@ -18,17 +18,36 @@ const open: readonly CutoutUse[] = [
   'brad',
 ];
 
-type Hole = Extract<Cutout, { readonly shape: 'hole' }>;
+type Hole = Extract<Cutout, { readonly shape: 'hole' | 'trim' }>;
 
-/** Places all over a hole on its flat piece. */
-function placesIn({ centre, radius }: Hole): readonly Vector[] {
+/** The corners of a straight-sided hole with the middles of its sides, or a dozen places round a hole. */
+function rimOf(hole: Hole): readonly Vector[] {
+  if (hole.shape === 'trim') {
+    const corners = hole.corners.map(({ x, y }) => vector(toMillimetres(x), -toMillimetres(y), 0));
+    return corners.flatMap((here, i) => {
+      const next = corners[(i + 1) % corners.length] ?? here;
+      return [here, scale(add(here, next), 0.5)];
+    });
+  }
+  const { centre, radius } = hole;
   const [x, y, far] = [toMillimetres(centre.x), -toMillimetres(centre.y), toMillimetres(radius)];
-  return [0, 0.5, 0.95].flatMap((share) =>
-    Array.from({ length: share === 0 ? 1 : 12 }, (_, i) => {
-      const angle = (i * Math.PI) / 6;
-      return vector(x + share * far * Math.cos(angle), y + share * far * Math.sin(angle), 0);
-    }),
+  return Array.from({ length: 12 }, (_, i) => {
+    const angle = (i * Math.PI) / 6;
+    return vector(x + far * Math.cos(angle), y + far * Math.sin(angle), 0);
+  });
+}
+
+/** Places all over a hole on its flat piece, its middle first. */
+function placesIn(hole: Hole): readonly Vector[] {
+  const rim = rimOf(hole);
+  const middle = scale(
+    rim.reduce((sum, each) => add(sum, each), vector(0, 0, 0)),
+    1 / rim.length,
   );
+  const around = [0.5, 0.95].flatMap((share) =>
+    rim.map((each) => add(middle, scale(subtract(each, middle), share))),
+  );
+  return [middle, ...around];
 }
 
 /** The face of a part that a hole is punched out of. */
@@ -73,29 +92,34 @@ export function openingFaults(box: FoldingBox, faces: readonly PlacedFace[]): re
     const places = [middle, ...around].map((place) =>
       add(placeInto(frame, place), part.lifts[at] ?? vector(0, 0, 0)),
     );
-    return faces
-      .filter((other) => other !== face)
-      .flatMap((other): readonly FoldFault[] => {
-        const shut = places.filter((place) => {
-          const off = overAt(place, face.out, other);
-          if (off === undefined || Math.abs(off) > standsOff) return false;
-          // What is seen across the gift's room shuts nothing; each copy has its own.
-          const between = add(place, scale(face.out, off / 2));
-          return depthIn(room, subtract(between, fromFirst)) < spare;
-        });
-        return shut.length === 0
-          ? []
-          : [
-              {
-                about: 'opening',
-                message: `The ${hole.use} of ${named(face)} is shut by ${named(other)}: ${Math.round((100 * shut.length) / places.length)} of 100 parts`,
-              },
-            ];
-      });
+    return (
+      faces
+        // Film is looked through.
+        .filter((other) => other !== face && other.role !== 'film')
+        .flatMap((other): readonly FoldFault[] => {
+          const shut = places.filter((place) => {
+            const off = overAt(place, face.out, other);
+            if (off === undefined || Math.abs(off) > standsOff) return false;
+            // What is seen across the gift's room shuts nothing; each copy has its own.
+            const between = add(place, scale(face.out, off / 2));
+            return depthIn(room, subtract(between, fromFirst)) < spare;
+          });
+          return shut.length === 0
+            ? []
+            : [
+                {
+                  about: 'opening',
+                  message: `The ${hole.use} of ${named(face)} is shut by ${named(other)}: ${Math.round((100 * shut.length) / places.length)} of 100 parts`,
+                },
+              ];
+        })
+    );
   };
   return box.parts.flatMap((part) =>
     part.piece.grid.cutouts.flatMap((cutout) =>
-      cutout.shape === 'hole' && open.includes(cutout.use) ? holeFaults(part, cutout) : [],
+      (cutout.shape === 'hole' || cutout.shape === 'trim') && open.includes(cutout.use)
+        ? holeFaults(part, cutout)
+        : [],
     ),
   );
 }

@@ -1,9 +1,9 @@
 import type { Lean, Section, SmallerPair } from '../marks/index.ts';
-import type { Assembly, Ribbon, StampSpot } from '../fold/index.ts';
+import type { Assembly, Ribbon, StampSpot, Tag } from '../fold/index.ts';
 import type { ClearInsideNeeded, Direction, Extents } from '../gift/index.ts';
 import type { Length, Tolerance } from '../length/index.ts';
 import type { Papers } from '../paper/index.ts';
-import type { Piece, PunchBoard, ScoreGrid } from '../piece/index.ts';
+import type { Cutout, Piece, PunchBoard, ScoreGrid } from '../piece/index.ts';
 import type { Kit } from '../tools/index.ts';
 
 /** Scores of a piece one way that are made already, by their marks. */
@@ -116,13 +116,22 @@ export interface StyleDepth {
   readonly sets?: { readonly section: string; readonly to: (figure: Length) => Length };
 }
 
+/** Something that is cut out of one of the box’s own pieces. */
+export interface PieceCutout {
+  readonly piece: string;
+  readonly cutout: Cutout;
+}
+
 /** What a box wears on its own pieces: cut to what came, since it bears on no length of theirs. */
 export interface Worn {
+  /** What is cut out of the box’s own pieces for it. */
+  readonly cutouts?: readonly PieceCutout[];
   readonly pieces: readonly Piece[];
   readonly parts: Assembly['parts'];
   readonly stacks: Assembly['stacks'];
   readonly ribbons?: readonly Ribbon[];
   readonly spots?: readonly StampSpot[];
+  readonly tags?: readonly Tag[];
 }
 
 export type WornAnswer =

@@ -12,6 +12,7 @@ export { gatheredEnd, pleatWidth, type CollarRows } from './collar.ts';
 export { archHandle, type ArchHandle } from './arch-handle.ts';
 export {
   type FitKind,
+  type PieceCutout,
   type PieceTemplate,
   type Refusal,
   type RoughSection,
@@ -162,3 +163,4 @@ export {
   slopeForRidge,
   steepestRoof,
 } from './tent-shape.ts';
+export { cutOutOf } from './cut-out-of.ts';

@@ -64,7 +64,9 @@ function step(
 function foldSteps(bench: Bench, piece: Piece): readonly AssemblyDraft[] {
   const { id } = piece;
   const folds = countFolds(piece);
-  if (folds === 0) return [];
+  const isTag = bench.box.parts.every((each) => each.piece.id !== id);
+  // A tag is folded with all else that is done to it.
+  if (folds === 0 || isTag) return [];
   const part = firstPart(bench, id);
   const names = faceNames(bench.box, part);
   const operation: FoldOperation = {
@@ -251,6 +253,14 @@ function tieSteps(bench: Bench, isMeant: (ribbon: Ribbon) => boolean): readonly 
     );
 }
 
+/** Tags, put together and hung on in the end. */
+function tagSteps(bench: Bench): readonly AssemblyDraft[] {
+  const { assembly, end } = bench.box;
+  return (assembly.tags ?? []).flatMap((tag) =>
+    step(bench, tag.piece, [{ kind: 'tag', piece: tag.piece, tag }], end, end),
+  );
+}
+
 /** Something that is put on or in, with where the top of its print comes to. */
 function withPrint<Put extends DressOperation | JoinOperation | LineOperation>(
   { box, papers }: Bench,
@@ -358,6 +368,7 @@ export function assemblySteps(
       ...threadSteps(bench, 'to close'),
     ]),
     ...tieSteps(bench, ({ way }) => way !== 'holes'),
+    ...tagSteps(bench),
   ];
 }
 

@@ -88,6 +88,7 @@ function turnsOf(operation: AssemblyOperation, moving: MovingPart, gift: number)
     case 'attach':
     case 'dress':
     case 'tie':
+    case 'tag':
     case 'spot':
     case 'put in':
       return [];

@@ -36,6 +36,10 @@ export function assemblySeconds(box: BoxToMake): number {
     between.length * takes.gluedPiece +
     (threads + (assembly.ribbons ?? []).length) * takes.thread +
     (assembly.spots ?? []).length * takes.stamp +
+    (assembly.tags ?? []).reduce(
+      (sum, { layers }) => sum + takes.thread + layers.length * takes.gluedPiece,
+      0,
+    ) +
     joins * takes.join +
     takes.putIn
   );

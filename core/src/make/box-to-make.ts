@@ -32,7 +32,8 @@ export function pieceOf({ pieces }: Pick<BoxToMake, 'pieces'>, id: string): Piec
 
 /** How often a piece stands in a box. */
 export function copiesInBox({ assembly }: Pick<BoxToMake, 'assembly'>, id: string): number {
-  return assembly.parts.filter(({ piece }) => piece === id).length;
+  // A tag is no part of the box.
+  return assembly.parts.filter(({ piece }) => piece === id).length || 1;
 }
 
 /** A box's pieces as a box that folds. */

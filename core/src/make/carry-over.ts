@@ -53,6 +53,7 @@ function reachedBy(step: Step): Reached {
     case 'fold':
       return reachedAt.folded;
     case 'tie':
+    case 'tag':
     case 'spot':
     case 'put in':
     case 'join':

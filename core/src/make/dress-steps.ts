@@ -16,6 +16,8 @@ export function isWorn(box: FoldingBox, { face }: Pick<Joint, 'face'>): boolean 
 
 /** Whether what is worn on a face lies over other parts of its piece there too. */
 export function bridges({ assembly }: FoldingBox, carrier: FoldingPart['part']['worn']): boolean {
+  // Film is glued on while the card is flat, as what lies over it is.
+  const isOwn = (id: string) => assembly.parts.some((part) => part.id === id && !part.worn);
   return (
     carrier !== undefined &&
     assembly.parts.some(
@@ -23,7 +25,9 @@ export function bridges({ assembly }: FoldingBox, carrier: FoldingPart['part']['
         worn?.part === carrier.part &&
         worn.spot.column === carrier.spot.column &&
         worn.spot.row === carrier.spot.row &&
-        assembly.stacks.some(({ face, holds }) => face.part === id && holds === 'rest'),
+        assembly.stacks.some(
+          ({ face, on, holds }) => face.part === id && holds === 'rest' && isOwn(on.part),
+        ),
     )
   );
 }
@@ -89,6 +93,7 @@ export function dressings(
           count: each,
           lies: wanted,
           side: carrier?.isInside ? 'inside' : 'outside',
+          isFilm: partOf(box, first.face.part)?.piece.grid.roles[0]?.[0] === 'film',
           narrow: first.narrow,
         },
         times: Math.max(1, Math.round(here.length / Math.max(1, each))),

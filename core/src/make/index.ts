@@ -53,7 +53,7 @@ export type {
   TuckOperation,
 } from './operations/assembly.ts';
 export type { CutAwayOperation } from './operations/cut-away.ts';
-export type { CutOutOperation } from './operations/cut-out.ts';
+export { punchFor, type CutOutOperation } from './operations/cut-out.ts';
 export type { CutOperation, SheetCut } from './operations/cut.ts';
 export type { OutlineOperation } from './operations/outline.ts';
 export type { PunchOperation } from './operations/punch.ts';

@@ -142,6 +142,8 @@ function keyOf(operation: Operation): unknown {
       return [operation.onto.piece, operation.count];
     case 'tie':
       return operation.ribbon.way;
+    case 'tag':
+      return operation.tag.layers.length;
     case 'spot':
       return [operation.spot.use, operation.spot.top];
     case 'fold':

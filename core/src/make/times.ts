@@ -70,6 +70,8 @@ export function secondsOf(operation: Operation): number {
         takes.gluedPiece *
         (typeof operation.walls === 'number' ? operation.walls : operation.walls.length)
       );
+    case 'tag':
+      return takes.thread + operation.tag.layers.length * takes.gluedPiece;
     case 'thread':
     case 'tie':
       return takes.thread;

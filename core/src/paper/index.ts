@@ -37,7 +37,7 @@ export {
   type Paper,
   type Papers,
 } from './paper.ts';
-export { stockPapers } from './stock.ts';
+export { stockPapers, windowFilm } from './stock.ts';
 export {
   lessonSchema,
   lessonsFrom,

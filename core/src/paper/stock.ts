@@ -42,3 +42,6 @@ export const stockPapers: readonly Paper[] = [
     front: printed('orbits', '#f0e2bf'),
   },
 ];
+
+/** Clear film, for windows: no box is made of it. */
+export const windowFilm: Paper = card('window-film', 'Window film', '#dcebf0', millimetres(0.13));

@@ -10,7 +10,7 @@ import {
   type Length,
 } from '../length/index.ts';
 
-/** What a cell of the grid becomes in the box: a handle has an arch and two ends, a panel is worn; waste is cut away. */
+/** What a cell of the grid becomes in the box: a handle has an arch and two ends, panels and film are worn; waste is cut away. */
 export const cellRoleSchema = z.enum([
   'floor',
   'wall',
@@ -24,6 +24,7 @@ export const cellRoleSchema = z.enum([
   'seat',
   'end',
   'panel',
+  'film',
   'waste',
 ]);
 export type CellRole = z.infer<typeof cellRoleSchema>;
@@ -159,6 +160,7 @@ export const cutoutUseSchema = z.enum([
   'panel side',
   'clearing',
   'divider slot',
+  'tag corner',
 ]);
 export type CutoutUse = z.infer<typeof cutoutUseSchema>;
 

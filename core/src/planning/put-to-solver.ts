@@ -23,6 +23,7 @@ import {
   type SizeOf,
   type StyleFit,
   type StyleFrame,
+  cutOutOf,
 } from '../forms/index.ts';
 import {
   hair,
@@ -252,6 +253,7 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): BoxAnswer {
   if (!answer.ok) return answer;
   const { worn } = answer;
   const { clearInside, assembly } = drawn;
+  const { pieces } = cutOutOf(drawn, worn?.cutouts ?? []);
   return {
     ok: true,
     box: {
@@ -262,13 +264,14 @@ export function drawBox({ frame, solution }: SolvedFrame, kit: Kit): BoxAnswer {
             parts: [...assembly.parts, ...worn.parts],
             stacks: [...assembly.stacks, ...worn.stacks],
             ...(worn.spots && worn.spots.length > 0 && { spots: [...worn.spots] }),
+            ...(worn.tags && worn.tags.length > 0 && { tags: [...worn.tags] }),
             ...(worn.ribbons && worn.ribbons.length > 0 && { ribbons: [...worn.ribbons] }),
           }
         : assembly,
       depths: depthsOf(frame, size, kit),
       pieces: [
         ...frame.pieces.flatMap((template, i): readonly MarkedPiece[] => {
-          const piece = drawn.pieces[i];
+          const piece = pieces[i];
           if (!piece) return [];
           const across = acrossMarks(solution, template, size, tools);
           return [{ piece, across, down: chainMarks(solution, `${template.id} down`) }];

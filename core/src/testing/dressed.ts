@@ -7,9 +7,12 @@ import {
   planBox,
   standsInRows,
   wearable,
+  windowFilm,
+  windowPlaces,
   type AdditionChoice,
   type Length,
   type Paper,
+  type Plan,
   type PlanRequest,
 } from '../index.ts';
 import { anyPaper } from './requests.ts';
@@ -94,6 +97,32 @@ function ribbonOf({ thickness }: Paper): readonly AdditionChoice[] {
   return [{ addition: 'ribbon', id: 'ribbon-1', way, width: millimetres(4 + (dice % 20)), bow }];
 }
 
+/** A window in every fourth box or so that may have one, told from a paper like a ribbon. */
+function windowOf(
+  { thickness }: Paper,
+  request: PlanRequest,
+  plan: Plan,
+): readonly AdditionChoice[] {
+  const dice = Math.round(thickness / 700);
+  if (dice % 4 !== 1) return [];
+  const places = windowPlaces({ ...request, papers: papersOf(request) }, plan);
+  const place = places[dice % Math.max(1, places.length)];
+  if (!place) return [];
+  const film = { ...windowFilm, sheet: request.papers[0].sheet };
+  return [
+    {
+      addition: 'window',
+      id: 'window-1',
+      on: place.face,
+      opening:
+        dice % 3 === 0
+          ? { shape: 'round', across: millimetres(10 + (dice % 20)) }
+          : { shape: 'straight', frame: place.frame },
+      ...(dice % 5 > 0 && { film }),
+    },
+  ];
+}
+
 /** Plates, dividers, a band and a ribbon, of a paper of their own. */
 function insideOf(
   { stiffens, lines, round, divides, paper: drawn }: DrawnInside,
@@ -127,6 +156,7 @@ export function dressed(requests: fc.Arbitrary<PlanRequest>): fc.Arbitrary<PlanR
         ...request,
         additions: [
           ...insideOf(inside, request),
+          ...windowOf(inside.paper, request, bare.plan),
           ...panels.flatMap(({ at, isOnWalls, ...panel }, i): readonly AdditionChoice[] => {
             const face = faces[at % Math.max(1, faces.length)];
             if (!face) return [];

@@ -39,6 +39,22 @@ function byMargin(
   return [way(said, replaced(request, at, { ...choice, layers }))];
 }
 
+/** A layer of a tag with the margin that would do. */
+function byTagMargin(
+  request: PlanRequest,
+  at: number,
+  { field, nearest }: Problem,
+): readonly WayOut[] {
+  const choice = request.additions[at];
+  const [, layer] = /\.layers\.(\d+)\.margin$/.exec(field) ?? [];
+  if (choice?.addition !== 'tag' || layer === undefined || nearest === undefined) return [];
+  const layers = choice.layers.map((each, i) =>
+    i === Number(layer) ? { ...each, margin: nearest } : each,
+  );
+  const said = `A margin of ${formatWithUnit(nearest, request.unit)}`;
+  return [way(said, replaced(request, at, { ...choice, layers }))];
+}
+
 /** The panel under what goes over it, or ending below that: the other of the two. */
 function byCover(request: PlanRequest, at: number): readonly WayOut[] {
   const choice = request.additions[at];
@@ -90,6 +106,30 @@ function bySpot(request: PlanRequest, at: number, { nearest }: Problem): readonl
   ];
 }
 
+/** The window smaller, or without film, which must reach beyond it. */
+function byWindow(request: PlanRequest, at: number, { nearest }: Problem): readonly WayOut[] {
+  const choice = request.additions[at];
+  if (choice?.addition !== 'window') return [];
+  const { opening, film, ...rest } = choice;
+  const open: readonly WayOut[] = film
+    ? [way('The window without film', replaced(request, at, { ...rest, opening }))]
+    : [];
+  if (nearest === undefined) return open;
+  const said = formatWithUnit(nearest, request.unit);
+  return [
+    opening.shape === 'straight'
+      ? way(
+          `A window with ${said} of card round it`,
+          replaced(request, at, { ...choice, opening: { ...opening, frame: nearest } }),
+        )
+      : way(
+          `A window ${said} across`,
+          replaced(request, at, { ...choice, opening: { ...opening, across: nearest } }),
+        ),
+    ...open,
+  ];
+}
+
 /** The ribbon another way. */
 function byRibbon(request: PlanRequest, at: number): readonly WayOut[] {
   const choice = request.additions[at];
@@ -136,10 +176,12 @@ export function waysByWearing(
     const at = Number(nth);
     return [
       ...byMargin(request, at, problem),
+      ...byTagMargin(request, at, problem),
       ...byCover(request, at),
       ...byBand(request, at, problem),
       ...byRibbon(request, at),
       ...bySpot(request, at, problem),
+      ...byWindow(request, at, problem),
       way(
         `Leave that ${request.additions[at]?.addition ?? 'panel'} off`,
         additions.filter((_, i) => i !== at),

@@ -76,6 +76,8 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
       }[main.what];
     case 'spot':
       return `${main.spot.use === 'stamp' ? 'Stamp' : 'Sticker on'} the ${nameOf(main.piece).toLowerCase()}`;
+    case 'tag':
+      return 'Tag';
     case 'tie':
       return main.ribbon.way === 'holes' ? 'Cut the ribbon' : 'Ribbon on';
     case 'fold corners':

@@ -13,6 +13,7 @@ import type {
 } from '../make/index.ts';
 import { dressSentences } from './dress.ts';
 import { spotSentences } from './spot.ts';
+import { tagSentences } from './tag.ts';
 import { ribbonSentences } from './ribbon.ts';
 import { faceInWords, facesInWords, nextTo, rowOfFaces } from './faces.ts';
 import { joinSentences, lineSentences } from './join.ts';
@@ -360,6 +361,8 @@ export function assemblySentences(
       return dressSentences(operation, nameOf, laid);
     case 'spot':
       return spotSentences(operation.spot, nameOf, { unit, laid });
+    case 'tag':
+      return tagSentences(operation.tag, nameOf, unit);
     case 'tie':
       return ribbonSentences(operation.ribbon, unit);
     case 'put in':

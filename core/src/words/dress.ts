@@ -37,7 +37,7 @@ export function dressSentences(
   nameOf: NameOf,
   laid: string | undefined,
 ): readonly string[] {
-  const { piece, onto, count, side, prints } = dress;
+  const { piece, onto, count, side, isFilm, prints } = dress;
   const [name, under] = [nameOf(piece).toLowerCase(), nameOf(onto.piece).toLowerCase()];
   const isOne = count === 1;
   const press = isOne ? 'Press it' : 'Press one';
@@ -51,6 +51,12 @@ export function dressSentences(
         return `the ${side} of ${isOne ? facesInWords(onto.faces) : eachOf(onto)} of the ${under}`;
     }
   };
+  if (isFilm)
+    return [
+      ...layOutsideUp(dress, under, laid),
+      `Adhesive along the edges of ${isOne ? 'the' : 'each'} ${name}.`,
+      `${press} onto ${where()}, over ${isOne ? 'its' : 'each'} window.`,
+    ];
   return [
     ...layOutsideUp(dress, under, laid),
     `Adhesive all over the back of ${isOne ? 'the' : 'each'} ${name}.`,

@@ -41,6 +41,7 @@ export function faceInWords(face: FaceName): string {
     case 'gusset':
       return of?.role === 'wall' ? `corner beside the ${faceInWords(of)}` : 'corner';
     case 'panel':
+    case 'film':
     case 'waste':
       return roleInWords(role, 1);
   }

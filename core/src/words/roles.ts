@@ -15,6 +15,7 @@ const roles: Readonly<Record<CellRole, readonly [string, string]>> = {
   seat: ['seat', 'seats'],
   end: ['end', 'ends'],
   panel: ['panel', 'panels'],
+  film: ['film', 'films'],
   waste: ['edge', 'edges'],
 };
 
@@ -63,6 +64,7 @@ const uses: Readonly<Record<CutoutUse, string>> = {
   'panel side': 'side of the panel',
   clearing: 'opening',
   'divider slot': 'slot for the other dividers',
+  'tag corner': 'corner of the tag',
 };
 
 /** What is cut out, or off. */
@@ -71,7 +73,13 @@ export function useInWords(use: CutoutUse): string {
 }
 
 /** What is cut right through a part for something to go through; nothing is trimmed by it. */
-const openings: ReadonlySet<CutoutUse> = new Set(['hook', 'slot', 'lock slit']);
+const openings: ReadonlySet<CutoutUse> = new Set([
+  'hook',
+  'slot',
+  'lock slit',
+  'window',
+  'clearing',
+]);
 
 /** Whether a cutout is an opening of its own, and not card trimmed off a part. */
 export function isOpening(use: CutoutUse): boolean {

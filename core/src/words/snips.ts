@@ -239,10 +239,14 @@ function curvePoints({ at: { spots }, along, down }: RoundOperation): readonly F
 /** Rounded corners: with a punch, along something round, or along a curve through points. */
 export function roundSentences(round: RoundOperation, unit: Unit): readonly string[] {
   const { at: group, use, along, punch } = round;
-  if (use === 'disc')
+  if (use === 'disc') {
+    const wide = formatNearest(times(along, 2), unit);
     return [
-      `Draw along something round, ${formatNearest(times(along, 2), unit)} wide, that touches all four edges, and cut the disc out along it.`,
+      punch === undefined
+        ? `Draw along something round, ${wide} wide, that touches all four edges, and cut the disc out along it.`
+        : `Punch the disc out with the ${punch}: it is ${wide} wide, and touches all four edges.`,
     ];
+  }
   const { corners } = group;
   const [sharp, onEnd, onSide] = group.spots;
   if (!sharp || !onEnd || !onSide) return [];

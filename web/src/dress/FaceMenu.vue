@@ -86,6 +86,13 @@ function stamp(): void {
   pointing.leave();
 }
 
+const windowPlace = computed(() => found.value && dressing.windowPlaceOn(found.value.face));
+
+function openWindow(): void {
+  if (windowPlace.value) dressing.openWindow(windowPlace.value);
+  pointing.leave();
+}
+
 function addLayer(): void {
   if (worn.value) dressing.addLayer(worn.value);
   pointing.leave();
@@ -115,6 +122,7 @@ function takeOff(): void {
       >
     </template>
     <template v-if="!pointing.isChoosing">
+      <QuietButton v-if="windowPlace" @click="openWindow">Window</QuietButton>
       <QuietButton @click="stamp">Stamp or sticker</QuietButton>
       <QuietButton v-for="thing in more" :key="thing.label" @click="put(thing)">{{
         thing.label

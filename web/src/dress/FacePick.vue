@@ -31,6 +31,15 @@ const choices = computed((): readonly Choice[] => [
       dressing.put(thing);
     },
   })),
+  ...dressing.faces.flatMap(({ said, face }): readonly Choice[] => {
+    const place = dressing.windowPlaceOn(face);
+    if (!place) return [];
+    const take = () => {
+      pointing.point(face);
+      dressing.openWindow(place);
+    };
+    return [{ label: `Window: ${lowered(said)}`, take }];
+  }),
   ...dressing.faces.map(({ said, face }) => ({
     label: `Stamp: ${lowered(said)}`,
     take: () => {

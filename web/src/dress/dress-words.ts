@@ -17,6 +17,7 @@ const called = {
   dividers: ['set of dividers', 'sets of dividers'],
   ribbon: ['ribbon', 'ribbons'],
   spot: ['spot', 'spots'],
+  window: ['window', 'windows'],
 } as const satisfies Record<AdditionChoice['addition'], readonly [string, string]>;
 
 /** How much a box wears: `2 panels`, `2 panels and 1 band`, `5 things`. */

@@ -6,6 +6,8 @@ import {
   millimetres,
   newPanel,
   papersOf,
+  windowFilm,
+  windowPlaces,
   withLayer,
   type AdditionChoice,
   type FaceChoice,
@@ -14,6 +16,8 @@ import {
   type Paper,
   type RibbonChoice,
   type SpotChoice,
+  type WindowChoice,
+  type WindowPlace,
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
 import { defineStore } from 'pinia';
@@ -25,7 +29,10 @@ import { things, type Thing } from './things.ts';
 import { wearableFaces, type WearableFace } from './wearable-faces.ts';
 
 /** Something that is all of one paper. */
-export type OfOnePaper = Exclude<AdditionChoice, PanelChoice | RibbonChoice | SpotChoice>;
+export type OfOnePaper = Exclude<
+  AdditionChoice,
+  PanelChoice | RibbonChoice | SpotChoice | WindowChoice
+>;
 
 /** So long a measure has to rest before the faces of the box are looked for anew. */
 const pause = 200;
@@ -123,6 +130,35 @@ export const useDressing = defineStore('dressing', () => {
     change(`put on ${spot.id}`, [...additions.value, spot]);
   }
 
+  /** Where a window may be cut; looked for only where somebody asks. */
+  const places = computed((): readonly WindowPlace[] => {
+    if (!settled.value) return [];
+    const { plan, request } = settled.value;
+    return windowPlaces({ ...request, papers: papersOf(request) }, plan);
+  });
+
+  /** Where a face may have a window and has none. */
+  function windowPlaceOn(face: FaceChoice): WindowPlace | undefined {
+    const has = additions.value.some(
+      (each) => each.addition === 'window' && isSameFace(each.on, face),
+    );
+    return has ? undefined : places.value.find((each) => isSameFace(each.face, face));
+  }
+
+  /** Cuts a window, with film behind it. */
+  function openWindow({ face, frame }: WindowPlace): void {
+    const box = project.document?.box;
+    if (!box) return;
+    const hole: WindowChoice = {
+      addition: 'window',
+      id: newId(),
+      on: face,
+      opening: { shape: 'straight', frame },
+      film: windowFilm,
+    };
+    change(`put on ${hole.id}`, [...additions.value, hole]);
+  }
+
   /** Covers faces with panels of a paper, each as large as its face. */
   function cover(wanted: readonly FaceChoice[], paper: Paper): void {
     const box = project.document?.box;
@@ -199,6 +235,8 @@ export const useDressing = defineStore('dressing', () => {
     putOn,
     cover,
     stamp,
+    windowPlaceOn,
+    openWindow,
     addLayer,
     changeLayer,
     removeLayer,

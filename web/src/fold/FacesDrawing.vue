@@ -21,7 +21,7 @@ const id = useId();
         :d="face.path"
         :fill="face.fill"
         fill-rule="evenodd"
-        :class="{ glass: seeThrough?.has(i) }"
+        :class="{ glass: face.isClear || seeThrough?.has(i) }"
       />
       <template v-if="face.printed && !seeThrough?.has(i)">
         <PrintPattern :id="`${id}-${i}`" v-bind="face.printed" />

@@ -13,6 +13,8 @@ export interface DrawnFace {
   readonly shows: 'inside' | 'outside';
   readonly path: string;
   readonly fill: string;
+  /** Whether it is film, that one looks through. */
+  readonly isClear: boolean;
   /** The print on the side that is seen, and how it lies in the picture. */
   readonly printed?: { readonly print: Print; readonly matrix: PrintMatrix };
   /** Its outer edge as it is seen. */
@@ -133,6 +135,7 @@ export function drawFaces(
       middle: middleOf(ring),
       path: [ring, ...face.holes.map((hole) => hole.map(seen))].map(ringPath).join(''),
       ...(laid && matrix && { printed: { print: laid.print, matrix } }),
+      isClear: face.role === 'film',
       fill: shade(colour, brightness * 0.42 - 0.2 - (showsInside ? 0.1 : 0)),
     };
   });

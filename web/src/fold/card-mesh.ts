@@ -77,12 +77,22 @@ export interface CardSkin {
 
 const roughness = 0.82;
 
+/** The place of film among the materials. */
+const film = 1;
+
 /** All the card of a box as one body with its thickness, whose corners are moved as it folds. */
 export class CardMesh {
   readonly geometry: BufferGeometry = new Geometry();
-  /** Plain card first, then each print. */
+  /** Plain card first, film, then each print. */
   readonly materials: MeshStandardMaterial[] = [
     new MeshStandardMaterial({ vertexColors: true, roughness }),
+    new MeshStandardMaterial({
+      vertexColors: true,
+      roughness: 0.15,
+      transparent: true,
+      opacity: 0.3,
+      depthWrite: false,
+    }),
   ];
   readonly #patterns: readonly FacePattern[];
   readonly #position: BufferAttribute;
@@ -119,7 +129,8 @@ export class CardMesh {
         [look.outside, true],
       ] as const) {
         const before = at;
-        paint(new Color(side.colour), 3 * triangles.length, this.#materialOf(side, textures));
+        const material = face?.role === 'film' ? film : this.#materialOf(side, textures);
+        paint(new Color(side.colour), 3 * triangles.length, material);
         const order = triangles.flatMap((each) => (turned ? [...each].reverse() : each));
         order.forEach((corner, n) => {
           const [u, v] = placeOnPrint(side, flat[corner]);
@@ -128,7 +139,7 @@ export class CardMesh {
       }
       // The cut edge shows the core of the card.
       const core = new Color(look.outside.colour).lerp(new Color('#ffffff'), 0.35);
-      paint(core, 6 * corners, 0);
+      paint(core, 6 * corners, face?.role === 'film' ? film : 0);
     });
     endGroup();
     this.geometry.setAttribute('position', this.#position);

@@ -11,7 +11,16 @@ function square(x: number, y: number, size: number): DrawnFace {
     { x, y: y + size },
   ];
   const middle = { x: x + size / 2, y: y + size / 2 };
-  return { part: 'box', face: 0, shows: 'inside', path: '', fill: '', outline, middle };
+  return {
+    part: 'box',
+    face: 0,
+    shows: 'inside',
+    path: '',
+    fill: '',
+    isClear: false,
+    outline,
+    middle,
+  };
 }
 
 describe('faces that lie over one that is to be seen', () => {

@@ -22,12 +22,14 @@ const props = defineProps<{
 const id = useId();
 
 const drawn = computed(() => drawPiece(props.piece));
+/** Film is looked through. */
+const isFilm = computed(() => props.piece.grid.roles[0]?.[0] === 'film');
 const ink = computed(() => (isDark(props.colour) ? '#ffffff' : '#14302d'));
 </script>
 
 <template>
   <g class="piece" :style="{ '--grain': grain, '--line': ink }">
-    <path class="card" :d="drawn.outline" :fill="colour" />
+    <path class="card" :class="{ film: isFilm }" :d="drawn.outline" :fill="colour" />
     <template v-if="laid">
       <PrintPattern :id="id" :print="laid.print" :matrix="flatMatrix(laid)" />
       <path :d="drawn.outline" :fill="`url(#${id})`" />
@@ -51,6 +53,10 @@ const ink = computed(() => (isDark(props.colour) ? '#ffffff' : '#14302d'));
 <style scoped>
 .piece {
   --px: calc(var(--grain) * 1px);
+}
+
+.film {
+  fill-opacity: 0.45;
 }
 
 .edge {

@@ -1,4 +1,4 @@
-import type { Ribbon, StampSpot } from '../../fold/index.ts';
+import type { Ribbon, StampSpot, Tag } from '../../fold/index.ts';
 import type { Length } from '../../length/index.ts';
 import type { AtCorners } from '../at-corners.ts';
 import type { BoxSide, FaceName, FaceRow } from '../face-name.ts';
@@ -169,6 +169,8 @@ export interface DressOperation {
   readonly lies: 'flat' | 'folded';
   /** On which side of the box it goes: outside as far in from every edge, inside in the middle. */
   readonly side: 'inside' | 'outside';
+  /** Whether it is film, which is stuck by its edges over a window. */
+  readonly isFilm: boolean;
   /** Where the top of its print comes to in the finished box, where its print has a way up. */
   readonly prints?: readonly PrintTowards[];
 }
@@ -185,6 +187,13 @@ export interface TieOperation {
   readonly kind: 'tie';
   readonly piece: string;
   readonly ribbon: Ribbon;
+}
+
+/** Put a tag together: folded, its layers stuck on, its hole punched, and hung on the box. */
+export interface TagOperation {
+  readonly kind: 'tag';
+  readonly piece: string;
+  readonly tag: Tag;
 }
 
 /** Put the gift in. */
@@ -224,5 +233,6 @@ export type AssemblyOperation =
   | DressOperation
   | SpotOperation
   | TieOperation
+  | TagOperation
   | PutInOperation
   | CloseOperation;

@@ -1,4 +1,4 @@
-import { absolute, largest, plus, smallest, type Length } from '../../length/index.ts';
+import { absolute, largest, plus, smallest, times, type Length } from '../../length/index.ts';
 import { cutSizeOf, type Cutout, type CutoutUse, type ScoreGrid } from '../../piece/index.ts';
 import type { Punch } from '../../tools/index.ts';
 import { groupAtCorners, type AtCorners } from '../at-corners.ts';
@@ -58,11 +58,12 @@ export function roundOperations(
       const [first] = here;
       if (!first) return [];
       const [along, down] = [absolute(first.cutout.along), absolute(first.cutout.down)];
-      // A disc is drawn and cut in one go, not corner by corner.
-      const punch =
-        use !== 'disc' && isCircular({ along, down })
-          ? punchFor('corner', use, along, punches)
-          : undefined;
+      // A disc is cut or punched out in one go, not corner by corner.
+      const punch = isCircular({ along, down })
+        ? use === 'disc'
+          ? punchFor('hole', use, times(along, 2), punches)
+          : punchFor('corner', use, along, punches)
+        : undefined;
       return [
         {
           kind: 'round',

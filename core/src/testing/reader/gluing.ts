@@ -70,6 +70,12 @@ const others = [
   /^Cut .+ of ribbon, .+ wide(?:, and .+ for its bow|, for the holes)?\.$/,
   /^Lay (?:it round the closed box|it over the lid|its middle on the top) .+\.$/,
   /^Lay it round the closed box, .+\.$/,
+  /^Fold the tag in half along its score, outside out, and burnish it: the fold is its top\.$/,
+  /^Put foam squares on the back of the .+ tag layer, and press it onto the front of the tag, as far in from every edge\.$/,
+  /^Adhesive on the back of the .+ tag layer: press it onto the front of the tag, as far in from every edge\.$/,
+  /^(?:Cut a hole .+ across|Punch a hole with the .+), its middle .+ from the top edge, as far from both sides\.$/,
+  /^Put a thread or a ribbon through the hole, and tie the tag to the box\.$/,
+  /^Stick it on the closed box\.$/,
   /^Tie the other one to a bow, .+ wide, and stick it on top\.$/,
   /^Put the .+ over the finished .+\.$/,
   /^Its last \w+ tabs are glued there\.$/,
@@ -198,7 +204,7 @@ export class Gluing {
       this.pending = { side: sideOf(side), what };
       return;
     }
-    const back = match('Adhesive all over the back of (?:the|each) (.+)\\.');
+    const back = match('Adhesive (?:all over the back|along the edges) of (?:the|each) (.+)\\.');
     if (back) {
       const [what = ''] = back;
       if (this.pending) throw new Error(`What is glued to ${this.pending.what}?`);
@@ -206,16 +212,16 @@ export class Gluing {
       return;
     }
     const wornOn = match(
-      'Press (?:it|one) onto the (inside|outside) of (?:each of these: )?(?:each of (the \\w+ walls(?: of the lid)?)|(.+)) of the ([a-z ]+), (?:as far in from every edge|in the middle)\\.',
+      'Press (?:it|one) onto the (inside|outside) of (?:each of these: )?(?:each of (the \\w+ walls(?: of the lid)?)|(.+)) of the ([a-z ]+), (?:as far in from every edge|in the middle|over (?:its|each) window)\\.',
     );
     const onWhole = match(
-      'Press (?:it|one) onto the (inside|outside) of the ([a-z ]+), (?:as far in from every edge|in the middle)\\.',
+      'Press (?:it|one) onto the (inside|outside) of the ([a-z ]+), (?:as far in from every edge|in the middle|over (?:its|each) window)\\.',
     );
     const wornOnPiece = this.names.some((name) => name.toLowerCase() === onWhole?.[1])
       ? onWhole
       : undefined;
     const wornOnLayer = match(
-      'Press (?:it|one) onto (?:the|each) ([a-z ]+ (?:panel|stiffener|liner)), (?:as far in from every edge|in the middle)\\.',
+      'Press (?:it|one) onto (?:the|each) ([a-z ]+ (?:panel|stiffener|liner)), (?:as far in from every edge|in the middle|over (?:its|each) window)\\.',
     );
     const lining = match(
       'Press (?:it|one) onto the inside of (?:each of (the \\w+ walls)|(.+)) of the ([a-z ]+), standing on the floor, as far from both ends\\.',

@@ -8,7 +8,7 @@ function isInside({ width, height }: Card, { x, y }: Place): boolean {
 }
 
 const disc = new RegExp(
-  `^Draw along something round, (${figure}) wide, that touches all four edges, and cut the disc out along it\\.$`,
+  `^(?:Draw along something round, (${figure}) wide, that touches all four edges, and cut the disc out along it|Punch the disc out with the .+: it is (${figure}) wide, and touches all four edges)\\.$`,
 );
 
 /** Corners rounded: two sentences, where along something round or along points. */
@@ -22,7 +22,8 @@ export function rounding(
       act: (card) => {
         const { width, height } = card;
         const centre = { x: width / 2, y: height / 2 };
-        const across = lengthOf(disc.exec(said)?.[1] ?? '');
+        const [, drawn, punched = ''] = disc.exec(said) ?? [];
+        const across = lengthOf(drawn ?? punched);
         if (Math.abs(width - across) > 1 || Math.abs(height - across) > 1)
           throw new Error(`It does not touch all edges of ${width} × ${height}: “${said}”`);
         return gone(
