@@ -46,6 +46,7 @@ export type {
   OutFolds,
   PutInOperation,
   SpotOperation,
+  TagOperation,
   Threaded,
   ThreadOperation,
   TieOperation,

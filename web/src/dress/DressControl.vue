@@ -9,6 +9,7 @@ import PanelEntry from './PanelEntry.vue';
 import PlateEntry from './PlateEntry.vue';
 import RibbonEntry from './RibbonEntry.vue';
 import SpotEntry from './SpotEntry.vue';
+import TagEntry from './TagEntry.vue';
 import WindowEntry from './WindowEntry.vue';
 
 /** What the box wears, one thing under the other; it folds away. */
@@ -56,6 +57,12 @@ const isOpen = computed(() => said.value ?? props.request.additions.length > 0);
           <SpotEntry
             v-else-if="worn.addition === 'spot'"
             :spot="worn"
+            :unit="request.unit"
+            :project="project"
+          />
+          <TagEntry
+            v-else-if="worn.addition === 'tag'"
+            :hung="worn"
             :unit="request.unit"
             :project="project"
           />

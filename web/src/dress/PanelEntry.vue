@@ -3,12 +3,11 @@ import { marginLimits, mostLayers, type PanelChoice, type Unit } from '@rangoli/
 import { Plus } from '@lucide/vue';
 import { computed } from 'vue';
 import CrossButton from '../parts/CrossButton.vue';
-import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
 import QuietButton from '../parts/QuietButton.vue';
-import { usePapers } from '../stores/papers.ts';
 import { whereWorn } from './dress-words.ts';
 import { useDressing } from './dressing.ts';
+import LayerRow from './LayerRow.vue';
 import { usePointing } from './pointing.ts';
 
 /** A panel that the box wears: its layers with their papers and margins, to be changed in place. */
@@ -16,7 +15,6 @@ const props = defineProps<{ panel: PanelChoice; unit: Unit; project: string }>()
 
 const dressing = useDressing();
 const pointing = usePointing();
-const papers = usePapers();
 
 const faces = computed(() => dressing.facesOf(props.panel));
 const where = computed(() => whereWorn(props.panel, faces.value));
@@ -42,12 +40,6 @@ const missing = computed(() => {
   }
 });
 
-function setPaper(at: number, id: string): void {
-  const paper = papers.atHand.find((each) => each.id === id);
-  const sheet = props.panel.layers[at]?.paper.sheet;
-  if (paper) dressing.changeLayer(props.panel, at, { paper: papers.learned(paper, sheet) });
-}
-
 function layerName(at: number): string {
   if (props.panel.layers.length === 1) return 'Panel';
   return at === 0 ? 'On the box' : `Layer ${at + 1}`;
@@ -66,31 +58,21 @@ function layerName(at: number): string {
       <CrossButton :label="`Take the panel off: ${where}`" @click="dressing.takeOff(panel)" />
     </div>
     <p v-if="missing" class="none">{{ missing }}</p>
-    <div v-for="{ layer, at } in layers" :key="at" class="layer">
-      <span class="which">{{ layerName(at) }}</span>
-      <Pick
-        :label="`${where}, ${layerName(at).toLowerCase()}: paper`"
-        :value="layer.paper.id"
-        :options="papers.choicesWith(layer.paper)"
-        @change="(id) => setPaper(at, id)"
-      />
-      <MeasureField
-        :field="`${project} ${panel.id} ${at} margin`"
-        :label="`${where}, ${layerName(at).toLowerCase()}: margin`"
-        hide-label
-        fault-from="right"
-        :length="layer.margin"
-        :unit="unit"
-        :least="marginLimits.least"
-        :most="marginLimits.most"
-        @change="(margin) => dressing.changeLayer(panel, at, { margin })"
-      />
-      <CrossButton
-        v-if="panel.layers.length > 1"
-        :label="`Take ${layerName(at).toLowerCase()} off: ${where}`"
-        @click="dressing.removeLayer(panel, at)"
-      />
-    </div>
+    <LayerRow
+      v-for="{ layer, at } in layers"
+      :key="at"
+      :of="where"
+      :name="layerName(at)"
+      :paper="layer.paper"
+      :margin="layer.margin"
+      :limits="marginLimits"
+      :field="`${project} ${panel.id} ${at} margin`"
+      :unit="unit"
+      :may-go="panel.layers.length > 1"
+      @paper="(paper) => dressing.changeLayer(panel, at, { paper })"
+      @margin="(margin) => dressing.changeLayer(panel, at, { margin })"
+      @remove="dressing.removeLayer(panel, at)"
+    />
     <label v-if="isCovered" class="cover">
       <span>Where something goes over it, the panel</span>
       <Pick
@@ -126,20 +108,6 @@ function layerName(at: number): string {
   align-items: center;
   justify-content: space-between;
   font-size: 13px;
-}
-
-.layer {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 84px 26px;
-  gap: 1px 4px;
-  align-items: center;
-}
-
-.which {
-  grid-column: 1 / -1;
-  font-size: 12px;
-  line-height: 1.2;
-  color: var(--ink-soft);
 }
 
 .cover {

@@ -18,6 +18,7 @@ const called = {
   ribbon: ['ribbon', 'ribbons'],
   spot: ['spot', 'spots'],
   window: ['window', 'windows'],
+  tag: ['tag', 'tags'],
 } as const satisfies Record<AdditionChoice['addition'], readonly [string, string]>;
 
 /** How much a box wears: `2 panels`, `2 panels and 1 band`, `5 things`. */

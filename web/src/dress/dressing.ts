@@ -16,6 +16,7 @@ import {
   type Paper,
   type RibbonChoice,
   type SpotChoice,
+  type TagChoice,
   type WindowChoice,
   type WindowPlace,
 } from '@rangoli/core';
@@ -31,7 +32,7 @@ import { wearableFaces, type WearableFace } from './wearable-faces.ts';
 /** Something that is all of one paper. */
 export type OfOnePaper = Exclude<
   AdditionChoice,
-  PanelChoice | RibbonChoice | SpotChoice | WindowChoice
+  PanelChoice | RibbonChoice | SpotChoice | TagChoice | WindowChoice
 >;
 
 /** So long a measure has to rest before the faces of the box are looked for anew. */
@@ -98,7 +99,7 @@ export const useDressing = defineStore('dressing', () => {
   }
 
   /** A paper that is not that of the face, nor of the layer under it: a print, where the maker has one. */
-  function paperBeside(taken: readonly string[]): Paper | undefined {
+  function paperOver(taken: readonly string[]): Paper | undefined {
     const others = papers.atHand.filter(({ id }) => !taken.includes(id));
     const chosen = others.find(({ print }) => print !== 'plain') ?? others[0] ?? papers.atHand[0];
     const now = project.document?.box;
@@ -109,7 +110,7 @@ export const useDressing = defineStore('dressing', () => {
   function putOn(on: PanelChoice['on']): void {
     const box = project.document?.box;
     if (!box) return;
-    const paper = paperBeside(papersOf(box).map(({ id }) => id));
+    const paper = paperOver(papersOf(box).map(({ id }) => id));
     if (!paper) return;
     const panel = newPanel({ id: newId(), on, paper, unit: box.unit });
     change(`put on ${panel.id}`, [...additions.value, panel]);
@@ -172,7 +173,7 @@ export const useDressing = defineStore('dressing', () => {
   /** Puts one more layer on a panel. */
   function addLayer(choice: PanelChoice): void {
     const box = project.document?.box;
-    const paper = paperBeside(choice.layers.map((each) => each.paper.id));
+    const paper = paperOver(choice.layers.map((each) => each.paper.id));
     if (box && paper) replace('layer', withLayer(choice, paper, box.unit));
   }
 
@@ -207,7 +208,7 @@ export const useDressing = defineStore('dressing', () => {
   function put({ make }: Thing): void {
     const box = project.document?.box;
     if (!box) return;
-    const print = paperBeside(papersOf(box).map(({ id }) => id));
+    const print = paperOver(papersOf(box).map(({ id }) => id));
     if (!print) return;
     const thing = make({ id: newId(), box, print });
     change(`put on ${thing.id}`, [...additions.value, thing]);
@@ -235,6 +236,7 @@ export const useDressing = defineStore('dressing', () => {
     putOn,
     cover,
     stamp,
+    paperOver,
     windowPlaceOn,
     openWindow,
     addLayer,

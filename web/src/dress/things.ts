@@ -5,6 +5,7 @@ import {
   type AdditionChoice,
   type FaceChoice,
   type Length,
+  zero,
   type Paper,
   type PlanRequest,
 } from '@rangoli/core';
@@ -103,5 +104,27 @@ export const things: readonly Thing[] = [
     }),
     isAt: isOnLid,
     isOn: (additions) => additions.filter(({ addition }) => addition === 'ribbon').length > 1,
+  },
+  {
+    label: 'Tag',
+    make: ({ id, box, print }) => ({
+      addition: 'tag',
+      id,
+      shape: 'clipped',
+      width: box.unit === 'inch' ? inchFraction(7, 4) : millimetres(45),
+      height: box.unit === 'inch' ? inchFraction(5, 2) : millimetres(65),
+      isFolded: false,
+      hasHole: true,
+      layers: [
+        { margin: zero, paper: box.papers[0], standsOff: false },
+        {
+          margin: box.unit === 'inch' ? inchFraction(1, 8) : millimetres(3),
+          paper: print,
+          standsOff: false,
+        },
+      ],
+    }),
+    isAt: isOnLid,
+    isOn: (additions) => additions.filter(({ addition }) => addition === 'tag').length > 2,
   },
 ];

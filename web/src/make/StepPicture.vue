@@ -16,6 +16,7 @@ import PieceFocus from './PieceFocus.vue';
 import PunchPicture from './PunchPicture.vue';
 import ScorePicture from './ScorePicture.vue';
 import SpotPicture from './SpotPicture.vue';
+import TagPicture from './TagPicture.vue';
 import TrimPicture from './TrimPicture.vue';
 
 /** What a step looks like on the table: sheets, the board, the piece with its places, or the box folding. */
@@ -41,6 +42,21 @@ const spot = computed(() => {
   const [first] = props.step.operations;
   return first.kind === 'spot' ? first : undefined;
 });
+const tag = computed(() => {
+  if (props.step.kind !== 'assembly') return undefined;
+  const [first] = props.step.operations;
+  return first.kind === 'tag' ? first : undefined;
+});
+/** How the fronts of a tag’s pieces look. */
+const fronts = computed(
+  () =>
+    new Map(
+      props.plan.pieces.map((each) => {
+        const own = paperFor(papersOf(props.request), each.paper);
+        return [each.id, cardLook(each, own, 'outside').outside] as const;
+      }),
+    ),
+);
 const cut = computed(() =>
   props.step.kind === 'cut' ? (props.step.cuts[props.at] ?? props.step.cuts[0]) : undefined,
 );
@@ -95,6 +111,7 @@ const folding = computed(() => {
     :spot="spot.spot"
     :kit="request.kit"
   />
+  <TagPicture v-else-if="tag" :tag="tag.tag" :pieces="plan.pieces" :fronts="fronts" />
   <AssemblyPicture
     v-else-if="folding"
     :plan="plan"
