@@ -39,10 +39,10 @@ export interface LaidCard {
 }
 
 /**
- * What something goes over: nothing, as what is glued to the bare card does, all that covers a face, all that the box
- * wears, or a band round it too.
+ * What something goes over, whenever it was put on: nothing, as what is glued to the bare card does, all that lies in the
+ * box, all that covers a face, all that the box wears, or a band round it too.
  */
-export type GoesRound = 'under all' | 'on it' | 'over it' | 'over all';
+export type GoesRound = 'under all' | 'within all' | 'on it' | 'over it' | 'over all';
 
 /** What is to be cut out of the box’s own pieces for something, or why that can’t be. */
 export type OpensAnswer =
@@ -77,7 +77,7 @@ export interface Addition<Choice> {
     brief: Pick<DressBrief, 'step' | 'gift'>,
   ) => readonly LeftOff[];
   /** How far it holds the things of the gift apart, where it stands between them. */
-  readonly apart?: (choice: Choice) => Length;
+  readonly apart?: (choice: Choice, gift: Gift) => Length;
   /** Whether it goes over other things, whenever it was put on. */
   readonly goesRound?: GoesRound;
   /** The faces that it takes. */

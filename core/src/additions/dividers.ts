@@ -23,6 +23,7 @@ import {
   smallest,
   times,
   toMillimetres,
+  zero,
   type Length,
 } from '../length/index.ts';
 import { paperSchema } from '../paper/index.ts';
@@ -238,7 +239,7 @@ export const dividers: Addition<DividersChoice> = {
   papers: ({ paper }) => [paper],
   withPaper: (choice, _, paper) => ({ ...choice, paper }),
   room: () => noRoomTaken,
-  apart: betweenThings,
+  apart: (choice, gift) => (standsInRows(gift) ? betweenThings(choice) : zero),
   takes: () => [],
   laid: () => [],
   leftOff: (choice, bare, { step, gift }) =>

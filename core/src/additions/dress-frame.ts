@@ -93,6 +93,19 @@ export function undressed(drawn: DrawnFrame, papers: Papers, pairs: readonly Ove
   return { drawn, papers, faces: wearable({ ...drawn, pairs }, papers), taken: [], worn: nothing };
 }
 
+/** Where something lies in the box: at its walls, among what is put in one after the other, or next to the gift. */
+function nearness(choice: AdditionChoice): 0 | 1 | 2 {
+  const { goesRound } = additionOf(choice);
+  return goesRound === 'under all' ? 0 : goesRound === 'within all' ? 2 : 1;
+}
+
+/** Whether one of the additions lies nearer to the gift than another: what is put in later does. */
+function isNearer(additions: readonly AdditionChoice[], one: number, other: number): boolean {
+  const [a, b] = [additions[one], additions[other]];
+  if (!a || !b || one === other) return false;
+  return nearness(a) > nearness(b) || (nearness(a) === nearness(b) && one > other);
+}
+
 /** Each addition with the faces that those before it have left, and how it is cut. */
 function eachInTurn<Result>(
   { additions, papers, kit, unit, gift }: DressRequest,
@@ -105,10 +118,7 @@ function eachInTurn<Result>(
     const addition = additionOf(choice);
     const box = { ...bare, taken: [...taken] };
     const step = stepOfCuts(kit);
-    // What is put in later lies nearer to the gift; what is glued to the bare card does not.
-    const inner = roomTaken(
-      additions.slice(i + 1).filter((each) => additionOf(each).goesRound !== 'under all'),
-    );
+    const inner = roomTaken(additions.filter((_, j) => isNearer(additions, j, i)));
     const field = `additions.${i}`;
     const result = put(choice, box, { field, firstPaper, step, kit, unit, gift, inner });
     taken.push(...addition.takes(box));
@@ -141,7 +151,7 @@ function openAll(
 }
 
 /** A stamp goes on what covers its face, what goes round the box over all else, and a ribbon over a band. */
-const orderOfWearing = ['under all', 'not', 'on it', 'over it', 'over all'] as const;
+const orderOfWearing = ['under all', 'not', 'within all', 'on it', 'over it', 'over all'] as const;
 
 function wearAll(request: DressRequest, closed: Undressed, fits: StyleFrame['fits']): WornAnswer {
   const { box: bare, cutouts, refusal: unopened } = openAll(request, closed, fits);

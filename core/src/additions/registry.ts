@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { WornAnswer } from '../forms/index.ts';
+import type { Gift } from '../gift/index.ts';
 import type { Paper } from '../paper/index.ts';
 import { zero, type Length } from '../length/index.ts';
 import { dividers, dividersSchema } from './dividers.ts';
@@ -14,6 +15,7 @@ import type {
 } from './addition.ts';
 import type { FlatFace } from './flat-faces.ts';
 import { band, bandSchema } from './band.ts';
+import { insert, insertSchema } from './insert.ts';
 import { liner, linerSchema } from './liner.ts';
 import { panel, panelSchema } from './panel.ts';
 import { ribbon, ribbonChoiceSchema } from './ribbon.ts';
@@ -34,6 +36,7 @@ export const additionSchema = z.discriminatedUnion('addition', [
   spotChoiceSchema,
   windowSchema,
   tagChoiceSchema,
+  insertSchema,
 ]);
 export type AdditionChoice = z.infer<typeof additionSchema>;
 
@@ -41,7 +44,7 @@ export type AdditionChoice = z.infer<typeof additionSchema>;
 export interface ChosenAddition {
   readonly papers: readonly Paper[];
   readonly room: RoomTaken;
-  readonly apart: Length;
+  readonly apart: (gift: Gift) => Length;
   readonly goesRound: GoesRound | 'not';
   readonly withPaper: (at: number, paper: Paper) => AdditionChoice;
   readonly takes: (box: Undressed) => readonly FlatFace[];
@@ -61,7 +64,7 @@ function chosen<Choice extends AdditionChoice>(
   return {
     papers: addition.papers(choice),
     room: addition.room(choice),
-    apart: addition.apart?.(choice) ?? zero,
+    apart: (gift) => addition.apart?.(choice, gift) ?? zero,
     goesRound: addition.goesRound ?? 'not',
     withPaper: (at, paper) => addition.withPaper(choice, at, paper),
     takes: (box) => addition.takes(choice, box),
@@ -89,6 +92,8 @@ export function additionOf(choice: AdditionChoice): ChosenAddition {
       return chosen(spot, choice);
     case 'stiffener':
       return chosen(stiffener, choice);
+    case 'insert':
+      return chosen(insert, choice);
     case 'tag':
       return chosen(tag, choice);
     case 'window':

@@ -22,7 +22,7 @@ export function roomTaken(additions: readonly AdditionChoice[]): RoomTaken {
 
 /** The gift with its things as far apart as what stands between them holds them. */
 export function heldApart(gift: Gift, additions: readonly AdditionChoice[]): Gift {
-  const between = largest(zero, ...additions.map((choice) => additionOf(choice).apart));
+  const between = largest(zero, ...additions.map((choice) => additionOf(choice).apart(gift)));
   return between === zero ? gift : apart(gift, between);
 }
 

@@ -34,12 +34,26 @@ const partSchema = z.object({
   worn: faceRefSchema.extend({ isInside: z.literal(true).optional() }).optional(),
   /** How it goes round the closed box: round the walls, over the top from left to right, or from front to back. */
   wraps: z.enum(['walls', 'across', 'deep']).optional(),
-  /** The piece that it is laid in, on its floor, or stood against the inside of its wall on a side. */
+  /**
+   * The piece that it is laid in: on its floor, stood against the inside of its wall on a side or between the things, or
+   * on legs, under the gift or round the things that stand through it.
+   */
   lies: z
     .object({
       in: z.string(),
       against: z
-        .enum(['floor', 'front', 'back', 'left', 'right', 'top', 'bottom', 'things'])
+        .enum([
+          'floor',
+          'front',
+          'back',
+          'left',
+          'right',
+          'top',
+          'bottom',
+          'things',
+          'legs',
+          'legs round things',
+        ])
         .default('floor'),
     })
     .optional(),

@@ -7,9 +7,11 @@ import { add, scale, type Vector } from './vector.ts';
 /** Faces that stand in the room that is promised to the gift. */
 export function cavityFaults(box: FoldingBox, faces: readonly PlacedFace[]): readonly FoldFault[] {
   const solid = cavitySolid(box.assembly.cavity);
-  // What stands between the things of the gift is there for them.
+  // What stands between the things of the gift, or round them, is there for them.
   const between = new Set(
-    box.assembly.parts.flatMap(({ id, lies }) => (lies?.against === 'things' ? [id] : [])),
+    box.assembly.parts.flatMap(({ id, lies }) =>
+      lies?.against === 'things' || lies?.against === 'legs round things' ? [id] : [],
+    ),
   );
   return faces.flatMap((face): readonly FoldFault[] => {
     if (between.has(face.part)) return [];

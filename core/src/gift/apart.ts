@@ -1,4 +1,4 @@
-import type { Length } from '../length/index.ts';
+import { zero, type Length } from '../length/index.ts';
 import { isNested } from './extents.ts';
 import type { Gift, SeveralGift } from './gift.ts';
 
@@ -7,7 +7,8 @@ export function standsInRows(gift: Gift): gift is SeveralGift {
   return gift.shape === 'several' && gift.across > 1 && gift.deep > 1 && !isNested(gift);
 }
 
-/** The same things so far apart, where something stands between them; as they are where they are in no rows. */
+/** The same things so far apart, where something is between them; as they are where their rows lie in each other’s gaps. */
 export function apart(gift: Gift, between: Length): Gift {
-  return standsInRows(gift) ? { ...gift, between } : gift;
+  if (between === zero || gift.shape !== 'several' || isNested(gift)) return gift;
+  return { ...gift, between };
 }

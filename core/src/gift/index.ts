@@ -24,6 +24,7 @@ export {
 } from './gift.ts';
 export { directions, extentsOf, isRoundGift, type Direction, type Extents } from './extents.ts';
 export { waysUp } from './ways-up.ts';
+export { footprintsOf, type Footprint } from './footprints.ts';
 export { outermostPoints, solidsOf, type GiftSolid, type Place } from './solids.ts';
 export {
   directedRoom,

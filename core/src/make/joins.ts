@@ -1,3 +1,4 @@
+import type { Part } from '../fold/index.ts';
 import { smallest } from '../length/index.ts';
 import { cutSizeOf } from '../piece/index.ts';
 import { copiesInBox, pieceOf, type BoxToMake } from './box-to-make.ts';
@@ -48,6 +49,10 @@ export function joinsOf({
           : { kind: 'join', piece, onto: other, how: 'through its slots' };
       return [{ operation, stage: joins }];
     }
+    if (lies?.against === 'legs' || lies?.against === 'legs round things')
+      return [
+        { operation: { kind: 'join', piece, onto: lies.in, how: 'on its legs' }, stage: joins },
+      ];
     if (lies && lies.against !== 'floor')
       return [{ operation: lining({ pieces, assembly }, piece, lies.in), stage: joins }];
     if (wraps)
@@ -74,6 +79,13 @@ const waysRound = {
   deep: 'round from front to back',
 } as const;
 
+const notOnASide = ['floor', 'things', 'legs', 'legs round things'] as const;
+type Against = NonNullable<Part['lies']>['against'];
+
+function isSide(against: Against): against is Exclude<Against, (typeof notOnASide)[number]> {
+  return !notOnASide.some((each) => each === against);
+}
+
 /** More walls than these are not told by where they are. */
 const toldBySide = 4;
 
@@ -85,9 +97,7 @@ function lining(
 ): LineOperation {
   const { width, height } = cutSizeOf(pieceOf(box, piece).grid);
   const against = box.assembly.parts.flatMap(({ piece: own, lies }) =>
-    own === piece && lies && lies.against !== 'floor' && lies.against !== 'things'
-      ? [lies.against]
-      : [],
+    own === piece && lies && isSide(lies.against) ? [lies.against] : [],
   );
   const sides: readonly BoxSide[] = [...new Set(against)];
   const count = against.length / Math.max(1, copiesInBox(box, onto));

@@ -161,6 +161,10 @@ export const cutoutUseSchema = z.enum([
   'clearing',
   'divider slot',
   'tag corner',
+  // What holds a gift on its insert.
+  'holder',
+  'elastic notch',
+  'card slit',
 ]);
 export type CutoutUse = z.infer<typeof cutoutUseSchema>;
 

@@ -5,7 +5,7 @@ import {
   type AdditionChoice,
   type RibbonChoice,
 } from '../additions/index.ts';
-import { formatWithUnit } from '../length/index.ts';
+import { formatWithUnit, type Length } from '../length/index.ts';
 import { papersOf, type PlanRequest, type Problem } from '../request/index.ts';
 import { styleSummary } from '../styles/index.ts';
 import { sheetsFor } from './by-sheet.ts';
@@ -130,6 +130,26 @@ function byWindow(request: PlanRequest, at: number, { nearest }: Problem): reado
   ];
 }
 
+/** An insert as high as the gift lets it be, or a platform under it. */
+function byInsert(request: PlanRequest, at: number, { nearest }: Problem): readonly WayOut[] {
+  const choice = request.additions[at];
+  if (choice?.addition !== 'insert' || choice.holds.by !== 'openings') return [];
+  const { holds } = choice;
+  const to = (changed: typeof choice.holds | { by: 'a platform'; raised: Length }) =>
+    replaced(request, at, { ...choice, holds: changed });
+  return [
+    ...(nearest === undefined
+      ? []
+      : [
+          way(
+            `An insert ${formatWithUnit(nearest, request.unit)} high`,
+            to({ ...holds, raised: nearest }),
+          ),
+        ]),
+    way('A platform that the gift lies on', to({ by: 'a platform', raised: holds.raised })),
+  ];
+}
+
 /** The ribbon another way. */
 function byRibbon(request: PlanRequest, at: number): readonly WayOut[] {
   const choice = request.additions[at];
@@ -182,6 +202,7 @@ export function waysByWearing(
       ...byRibbon(request, at),
       ...bySpot(request, at, problem),
       ...byWindow(request, at, problem),
+      ...byInsert(request, at, problem),
       way(
         `Leave that ${request.additions[at]?.addition ?? 'panel'} off`,
         additions.filter((_, i) => i !== at),

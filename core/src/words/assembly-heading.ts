@@ -44,6 +44,8 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
           return `${nameOf(main.piece)} in`;
         case 'on its floor':
           return `Lay the ${nameOf(main.piece).toLowerCase()} in`;
+        case 'on its legs':
+          return `${nameOf(main.piece)} in`;
         case 'place':
           return `${nameOf(main.piece)} in place`;
         case 'through its slots':
@@ -117,6 +119,8 @@ export function assemblyLine(operations: Operations, nameOf: NameOf): string {
       switch (main.how) {
         case 'on its floor':
           return `lay it in the ${nameOf(main.onto).toLowerCase()}`;
+        case 'on its legs':
+          return `stand it in the ${nameOf(main.onto).toLowerCase()}`;
         case 'place':
           return 'in its place';
         case 'through its slots':

@@ -18,6 +18,8 @@ export function joinSentences(
       return [`Put the ${one} in its place at the ${other}.`];
     case 'on its floor':
       return [`Lay the ${one} in the ${other}, flat on the floor.`, ...printSentences(prints, 1)];
+    case 'on its legs':
+      return [`Stand the ${one} in the ${other}, its legs on the floor.`];
     case 'through its slots':
       return [
         `Stand each ${other} on its long edge, slots up.`,

@@ -65,6 +65,9 @@ const uses: Readonly<Record<CutoutUse, string>> = {
   clearing: 'opening',
   'divider slot': 'slot for the other dividers',
   'tag corner': 'corner of the tag',
+  holder: 'opening',
+  'elastic notch': 'notch',
+  'card slit': 'slit for the gift',
 };
 
 /** What is cut out, or off. */
@@ -79,6 +82,8 @@ const openings: ReadonlySet<CutoutUse> = new Set([
   'lock slit',
   'window',
   'clearing',
+  'holder',
+  'card slit',
 ]);
 
 /** Whether a cutout is an opening of its own, and not card trimmed off a part. */

@@ -1,5 +1,9 @@
 import {
+  extentsOf,
+  half,
   inchFraction,
+  roundDown,
+  type InsertChoice,
   millimetres,
   standsInRows,
   type AdditionChoice,
@@ -46,6 +50,18 @@ function hasStiffener(additions: readonly AdditionChoice[], where: 'floor' | 'li
 /** As wide as looks well on most boxes. */
 function bandWidth({ unit }: PlanRequest): Length {
   return unit === 'inch' ? inchFraction(5, 4) : millimetres(30);
+}
+
+/** How an insert usually holds such a gift: a flat one by slits, what stands in openings half as high, all else on a platform. */
+function holdsFor({ gift, unit }: PlanRequest): InsertChoice['holds'] {
+  const { high } = extentsOf(gift);
+  if (gift.shape === 'card') return { by: 'slits' };
+  const mark = unit === 'inch' ? inchFraction(1, 8) : millimetres(5);
+  const halfway = roundDown(half(high), mark);
+  const isTall = halfway >= millimetres(15);
+  return isTall
+    ? { by: 'openings', raised: halfway }
+    : { by: 'a platform', raised: unit === 'inch' ? inchFraction(3, 4) : millimetres(20) };
 }
 
 /** All of them, in the order in which they are listed. */
@@ -126,5 +142,16 @@ export const things: readonly Thing[] = [
     }),
     isAt: isOnLid,
     isOn: (additions) => additions.filter(({ addition }) => addition === 'tag').length > 2,
+  },
+  {
+    label: 'Insert that holds the gift',
+    make: ({ id, box }) => ({
+      addition: 'insert',
+      id,
+      holds: holdsFor(box),
+      paper: box.papers[0],
+    }),
+    isAt: ({ role, faces }) => role === 'floor' && faces === 'bottom',
+    isOn: (additions) => additions.some(({ addition }) => addition === 'insert'),
   },
 ];

@@ -6,7 +6,6 @@ import {
   isSameFace,
   papersOf,
   wearable,
-  type CellRole,
   type FaceChoice,
   type Plan,
   type PlanRequest,
@@ -28,13 +27,13 @@ export interface WearableFace {
   readonly isCovered: boolean;
 }
 
-/** What the pieces are that a box wears. */
-const worn: ReadonlySet<CellRole> = new Set(['panel', 'film']);
-
 /** Every face of a planned box that something may be worn on, once for all copies of its piece. */
 export function wearableFaces(plan: Plan, request: PlanRequest): readonly WearableFace[] {
   const { pieces, assembly } = plan;
-  const own = pieces.filter(({ grid }) => !worn.has(grid.roles[0]?.[0] ?? 'waste'));
+  // What is worn, laid in or hung on is no piece of the box itself.
+  const own = pieces.filter(({ id }) =>
+    assembly.parts.some(({ piece, worn, lies, wraps }) => piece === id && !worn && !lies && !wraps),
+  );
   const patterns = new Map(own.map((piece) => [piece.id, creasePattern(piece)]));
   const found: WearableFace[] = [];
   for (const { name, part, spot, covers } of wearable(plan, papersOf(request))) {

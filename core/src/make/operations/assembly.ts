@@ -103,7 +103,14 @@ export interface JoinOperation {
   readonly piece: string;
   readonly onto: string;
   readonly how:
-    'over' | 'into' | 'place' | 'on its floor' | 'through its slots' | 'on edge' | WayRound;
+    | 'over'
+    | 'into'
+    | 'place'
+    | 'on its floor'
+    | 'on its legs'
+    | 'through its slots'
+    | 'on edge'
+    | WayRound;
   /** Where the top of its print comes to in the finished box, where its print has a way up. */
   readonly prints?: readonly PrintTowards[];
 }

@@ -52,7 +52,12 @@ function isNear(a: Length, b: Length): boolean {
 }
 
 /** Openings that something is put through: as narrow as a cut, they are one. */
-const openings: ReadonlySet<CutAwayOperation['use']> = new Set(['slot', 'lock slit', 'hook']);
+const openings: ReadonlySet<CutAwayOperation['use']> = new Set([
+  'slot',
+  'lock slit',
+  'hook',
+  'card slit',
+]);
 
 /** What a ring of places is, as it is told. */
 function shapeOf(spots: readonly FromCorner[], use: CutAwayOperation['use']): CutAwayShape {

@@ -82,6 +82,7 @@ const others = [
   /^Slide the .+ (?:over the .+|into the .+, down to the floor)\.$/,
   /^Put the .+ in its place at the .+\.$/,
   /^Lay the .+ in the .+, flat on the floor\.$/,
+  /^Stand the .+ in the .+, its legs on the floor\.$/,
   /^Stand each .+ on its long edge, slots up\.$/,
   /^Push each .+ down over all of them, slots down, until their edges are level\.$/,
   /^Stand the joined dividers in the .+, down to the floor, as far from every wall\.$/,
