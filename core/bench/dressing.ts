@@ -14,6 +14,7 @@ const each = Math.ceil(wanted / styles.length);
 
 /** What of an addition decides where it lies. */
 function told(choice: AdditionChoice): unknown {
+  if (choice.addition === 'insert') return [choice.holds, choice.paper.thickness];
   if (choice.addition === 'tag') return [choice.shape, choice.width, choice.height];
   if (choice.addition === 'ribbon' || choice.addition === 'spot') return choice;
   if (choice.addition === 'window') return [choice.on, choice.opening, choice.film?.thickness];

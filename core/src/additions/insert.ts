@@ -111,8 +111,23 @@ function tooHigh(
   };
 }
 
+/** A card with openings where strips stand between the things already. */
+function crossesDividers(
+  { holds }: InsertChoice,
+  { worn }: Undressed,
+  { field }: DressBrief,
+): Refusal | undefined {
+  if (holds.by !== 'openings') return undefined;
+  if (worn.parts.every(({ lies }) => lies?.against !== 'things')) return undefined;
+  return {
+    field: `${field}.holds`,
+    message:
+      'The dividers stand where the insert would be. Take one of the two out, or let the gift lie on a platform.',
+  };
+}
+
 function wear(choice: InsertChoice, bare: Undressed, brief: DressBrief) {
-  const refusal = tooHigh(choice, bare, brief);
+  const refusal = tooHigh(choice, bare, brief) ?? crossesDividers(choice, bare, brief);
   if (refusal) return { ok: false as const, refusal };
   const worn = made(choice, bare, brief) ?? { pieces: [], parts: [], stacks: [] };
   return { ok: true as const, worn };

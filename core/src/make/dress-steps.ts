@@ -1,4 +1,6 @@
 import type { FoldingBox, FoldingPart, Joint } from '../fold/index.ts';
+import { half, minus, nanometres, smallest, times, type Length } from '../length/index.ts';
+import { cutSizeOf, type Cutout, type Piece } from '../piece/index.ts';
 import { faceNames, faceRows, type FaceName } from './face-name.ts';
 import type { DressOperation } from './operations/assembly.ts';
 
@@ -55,6 +57,31 @@ function areEvident(faces: readonly FaceName[], names: readonly FaceName[]): boo
   return faces.every(isMiddle) || (faces.every(({ role }) => role === 'wall') && areAll);
 }
 
+/** How wide a window is, and how high, as it is drawn; none for any other cutout. */
+function windowSize(cutout: Cutout): readonly Length[] {
+  if (cutout.use !== 'window') return [];
+  if (cutout.shape === 'hole') return [times(cutout.radius, 2), times(cutout.radius, 2)];
+  if (cutout.shape !== 'trim') return [];
+  return [cutout.corners.map(({ x }) => x), cutout.corners.map(({ y }) => y)].map((along) =>
+    nanometres(Math.max(...along) - Math.min(...along)),
+  );
+}
+
+/** How far film reaches beyond its window at the least: so wide is what it is stuck with. */
+function filmBeyond(film: Piece, { grid }: Piece): Length {
+  const { width, height } = cutSizeOf(film.grid);
+  const rising = (sizes: readonly Length[]) => [...sizes].sort((a, b) => a - b);
+  const own = rising([width, height]);
+  // The film may lie turned, and of several windows the largest that it covers is its own.
+  const beyond = grid.cutouts.flatMap((cutout) => {
+    const size = rising(windowSize(cutout));
+    const [a, b] = own.map((each, i) => minus(each, size[i] ?? each));
+    return size.length === 2 && a !== undefined && b !== undefined ? [half(smallest(a, b))] : [];
+  });
+  const covered = rising(beyond.filter((each) => each > 0));
+  return covered[0] ?? smallest(width, height);
+}
+
 /** How often in a box something is put on, piece by piece, in the order in which one lies on the other. */
 export function dressings(
   box: FoldingBox,
@@ -69,7 +96,9 @@ export function dressings(
     const carrier = first && partOf(box, first.face.part)?.part.worn;
     if (!first || (bridges(box, carrier) ? 'folded' : 'flat') !== wanted) return [];
     const under = box.parts.find(({ piece: { id } }) => id === first.on.piece);
-    if (!under) return [];
+    const film = partOf(box, first.face.part);
+    if (!under || !film) return [];
+    const isFilm = film.piece.grid.roles[0]?.[0] === 'film';
     const names = faceNames(box, under);
     const isOnLayer = under.part.worn !== undefined;
     const faces = isOnLayer ? [] : uniqueFaces(here.flatMap(({ on }) => names[on.face] ?? []));
@@ -93,8 +122,8 @@ export function dressings(
           count: each,
           lies: wanted,
           side: carrier?.isInside ? 'inside' : 'outside',
-          isFilm: partOf(box, first.face.part)?.piece.grid.roles[0]?.[0] === 'film',
-          narrow: first.narrow,
+          isFilm,
+          narrow: isFilm ? filmBeyond(film.piece, under.piece) : first.narrow,
         },
         times: Math.max(1, Math.round(here.length / Math.max(1, each))),
       },

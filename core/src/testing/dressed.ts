@@ -97,6 +97,38 @@ function ribbonOf({ thickness }: Paper): readonly AdditionChoice[] {
   return [{ addition: 'ribbon', id: 'ribbon-1', way, width: millimetres(4 + (dice % 20)), bow }];
 }
 
+/** An insert in every fourth box or so, and a tag at every fifth, told from a paper like a ribbon. */
+function heldOf(paper: Paper): readonly AdditionChoice[] {
+  const dice = Math.round(paper.thickness / 900);
+  const raised = millimetres(8 + (dice % 30));
+  const holds = (
+    [
+      { by: 'a platform', raised },
+      { by: 'openings', raised: millimetres(8 + (dice % 7)) },
+      { by: 'notches' },
+      { by: 'slits' },
+    ] as const
+  )[dice % 16];
+  const layer = { paper, margin: millimetres(2), standsOff: dice % 2 === 0 };
+  return [
+    ...(holds ? [{ addition: 'insert', id: 'insert-1', holds, paper } as const] : []),
+    ...(dice % 5 === 2
+      ? [
+          {
+            addition: 'tag',
+            id: 'tag-1',
+            shape: (['straight', 'clipped', 'round'] as const)[dice % 3] ?? 'round',
+            width: millimetres(30 + (dice % 25)),
+            height: millimetres(40 + (dice % 35)),
+            isFolded: dice % 4 === 0,
+            hasHole: dice % 7 > 1,
+            layers: [layer, layer].slice(0, 1 + (dice % 2)),
+          } as const,
+        ]
+      : []),
+  ];
+}
+
 /** A window in every fourth box or so that may have one, told from a paper like a ribbon. */
 function windowOf(
   { thickness }: Paper,
@@ -140,6 +172,7 @@ function insideOf(
     ...(round
       ? [{ addition: 'band', id: 'band-1', round, width: millimetres(16), paper } as const]
       : []),
+    ...heldOf(paper),
     ...ribbonOf(drawn),
   ];
 }

@@ -103,29 +103,44 @@ function insideFaults(plan: Plan, request: PlanRequest): readonly string[] {
   const { floor, high } = plan.assembly.cavity;
   const placed = closedFaces(boxInSpace(plan, request));
   const step = toMillimetres(request.kit.trimmer.step);
-  return plan.assembly.parts
-    .filter(({ lies }) => lies && lies.against !== 'things')
-    .flatMap(({ id, piece, lies }) => {
-      // Copies of the box’s own piece wear the same in another place.
-      const isFirst = plan.assembly.parts.find((each) => each.piece === piece)?.id === id;
-      const face = placed.find((each) => each.part === id);
-      if (!face || !isFirst) return [];
-      const inward = Math.min(
-        ...floor.map((from, i) => {
-          const to = floor[(i + 1) % floor.length] ?? from;
-          const long = Math.hypot(to.x - from.x, to.y - from.y);
-          const depth = (place: Vector) =>
-            ((to.x - from.x) * (place.y - from.y) - (to.y - from.y) * (place.x - from.x)) / long;
-          return Math.min(...face.ring.map(depth));
-        }),
-      );
-      const above = Math.max(...face.ring.map(({ z }) => z));
-      const isOut = lies?.against === 'floor' ? above < 0 && above > -6 : inward < 1 && inward > -6;
-      return [
-        ...(isOut ? [] : [`${id} lies in the room of the gift`]),
-        ...(above > high + step ? [`${id} stands out of the room`] : []),
-      ];
-    });
+  // An insert lies between the gift and all else.
+  const holds = request.additions.flatMap((each) =>
+    each.addition === 'insert' ? [each.holds] : [],
+  );
+  const under = Math.max(
+    0,
+    ...holds.map((each) => (each.by === 'a platform' ? toMillimetres(each.raised) : 0)),
+  );
+  const around = holds.length > 0 ? 8 : 0;
+  return (
+    plan.assembly.parts
+      // What stands between the things, or round them, is in their room.
+      .filter(({ lies }) => lies && !lies.against.endsWith('things'))
+      .flatMap(({ id, piece, lies }) => {
+        // Copies of the box’s own piece wear the same in another place.
+        const isFirst = plan.assembly.parts.find((each) => each.piece === piece)?.id === id;
+        const face = placed.find((each) => each.part === id);
+        if (!face || !isFirst) return [];
+        const inward = Math.min(
+          ...floor.map((from, i) => {
+            const to = floor[(i + 1) % floor.length] ?? from;
+            const long = Math.hypot(to.x - from.x, to.y - from.y);
+            const depth = (place: Vector) =>
+              ((to.x - from.x) * (place.y - from.y) - (to.y - from.y) * (place.x - from.x)) / long;
+            return Math.min(...face.ring.map(depth));
+          }),
+        );
+        const above = Math.max(...face.ring.map(({ z }) => z));
+        const isUnder = lies?.against === 'floor' || lies?.against === 'legs';
+        const isOut = isUnder
+          ? above < 1e-6 && above > -6 - under
+          : inward < 1 && inward > -6 - around;
+        return [
+          ...(isOut ? [] : [`${id} lies in the room of the gift`]),
+          ...(above > high + step ? [`${id} stands out of the room`] : []),
+        ];
+      })
+  );
 }
 
 /** What doesn't hold of the panels of a planned box; nothing where all of them lie right. */
@@ -192,7 +207,9 @@ export function wornFaults(plan: Plan, request: PlanRequest): readonly string[] 
     if (width === 0 || height === 0) faults.push(`${piece.name} has no paper`);
     if (piece.grid.columns.some((section) => section <= 0)) faults.push(`${piece.name} is nothing`);
     const kept = subdivide(piece.grid).faces.filter(({ role }) => role === 'panel');
-    if (piece.grid.roles[0]?.[0] === 'panel' && kept.length !== 1)
+    // A folded tag has two faces.
+    const cells = piece.grid.rows.length * piece.grid.columns.length;
+    if (piece.grid.roles[0]?.[0] === 'panel' && kept.length !== cells)
       faults.push(`${piece.name} falls into ${kept.length} bits`);
   }
   return faults;

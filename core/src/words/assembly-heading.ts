@@ -79,7 +79,7 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
     case 'spot':
       return `${main.spot.use === 'stamp' ? 'Stamp' : 'Sticker on'} the ${nameOf(main.piece).toLowerCase()}`;
     case 'tag':
-      return 'Tag';
+      return 'Tag on';
     case 'tie':
       return main.ribbon.way === 'holes' ? 'Cut the ribbon' : 'Ribbon on';
     case 'fold corners':
@@ -137,6 +137,8 @@ export function assemblyLine(operations: Operations, nameOf: NameOf): string {
       return `glue into the ${nameOf(main.onto).toLowerCase()}`;
     case 'dress':
       return `glue on to the ${nameOf(main.onto.piece).toLowerCase()}`;
+    case 'tag':
+      return main.tag.hole ? 'put together, hang it on' : 'put together, stick it on';
     case 'spot':
       return main.spot.use === 'stamp' ? 'stamp it' : 'put a sticker on it';
     case 'attach':
