@@ -1,4 +1,4 @@
-import { expect, openFromShelf, test } from '../support/test.ts';
+import { expect, openFromShelf, putOnBox, test } from '../support/test.ts';
 
 test('a maker stamps the lid, ties a ribbon round the box, and is told when to do which', async ({
   demo,
@@ -6,12 +6,8 @@ test('a maker stamps the lid, ties a ribbon round the box, and is told when to d
 }) => {
   await openFromShelf(page, demo, 'Pocket sundial');
   const cutList = page.getByRole('region', { name: 'Cut list' });
-  const put = async (what: string) => {
-    await page.getByRole('combobox', { name: 'Put something on or in' }).first().click();
-    await page.getByRole('option', { name: what, exact: true }).click();
-  };
   await page.getByRole('button', { name: 'click a face to dress it' }).click();
-  await put('Ribbon with a bow');
+  await putOnBox(page, 'Ribbon with a bow');
   await expect(cutList.getByText('Ribbon')).toBeVisible();
   await expect(cutList).toContainText('27 1/2 in, 3/8 in wide, crossed');
   // Without a bow it is shorter by what that takes.
@@ -27,7 +23,7 @@ test('a maker stamps the lid, ties a ribbon round the box, and is told when to d
   await page.getByRole('option', { name: 'over the lid, left to right' }).click();
   await expect(cutList).toContainText('over the lid, left to right');
 
-  await put('Stamp: top of the lid');
+  await putOnBox(page, 'Stamp: top of the lid');
   await page.getByRole('combobox', { name: 'Where on the face' }).click();
   await page.getByRole('option', { name: 'near the top' }).click();
   await page.getByLabel('Its middle from the edge').fill('4');

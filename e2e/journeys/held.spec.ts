@@ -1,4 +1,4 @@
-import { expect, openFromShelf, test } from '../support/test.ts';
+import { expect, openFromShelf, putOnBox, test } from '../support/test.ts';
 
 test('a maker cuts a window, stands the gift on a platform, and hangs a tag on the box', async ({
   demo,
@@ -6,12 +6,8 @@ test('a maker cuts a window, stands the gift on a platform, and hangs a tag on t
 }) => {
   await openFromShelf(page, demo, 'Pocket sundial');
   const cutList = page.getByRole('region', { name: 'Cut list' });
-  const put = async (what: string) => {
-    await page.getByRole('combobox', { name: 'Put something on or in' }).first().click();
-    await page.getByRole('option', { name: what, exact: true }).click();
-  };
   await page.getByRole('button', { name: 'click a face to dress it' }).click();
-  await put('Window: top of the lid');
+  await putOnBox(page, 'Window: top of the lid');
   await expect(cutList.getByRole('heading', { name: 'Window film' })).toBeVisible();
   // A frame that leaves nothing is refused, and the one that would do is a button.
   const frame = page.getByLabel('Card left round it');
@@ -30,11 +26,11 @@ test('a maker cuts a window, stands the gift on a platform, and hangs a tag on t
 
   // The gift stands higher, and so does its base.
   const before = await cutList.textContent();
-  await put('Insert that holds the gift');
+  await putOnBox(page, 'Insert that holds the gift');
   await expect(cutList.getByRole('heading', { name: 'Platform' })).toBeVisible();
   expect(await cutList.textContent()).not.toBe(before);
 
-  await put('Tag');
+  await putOnBox(page, 'Tag');
   await expect(cutList.getByRole('heading', { name: 'Second tag layer' })).toBeVisible();
   await page.getByRole('combobox', { name: 'Shape of the tag' }).click();
   await page.getByRole('option', { name: 'round' }).click();

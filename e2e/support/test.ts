@@ -37,6 +37,12 @@ export async function openFromShelf(page: Page, server: RangoliServer, name: str
   await expect(page.getByRole('region', { name: 'Cut list' })).toBeVisible({ timeout: 15_000 });
 }
 
+/** Puts something on the open box, or in it, from the list of all that there is. */
+export async function putOnBox(page: Page, what: string): Promise<void> {
+  await page.getByRole('combobox', { name: 'Put something on or in' }).first().click();
+  await page.getByRole('option', { name: what, exact: true }).click();
+}
+
 /** The large figures of a piece on the cut list, as read. */
 export function sizeOf(page: Page, piece: string): Locator {
   return page.locator(`[data-piece="${piece}"] .size`);

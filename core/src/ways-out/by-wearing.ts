@@ -23,36 +23,35 @@ function replaced(
   return additions.map((each, i) => (i === at ? choice : each));
 }
 
-/** The margin that would do, where one is too wide. */
+/** Layers with another margin of one of them. */
+function withMargin<Layer extends { readonly margin: Length }>(
+  layers: readonly Layer[],
+  at: number,
+  margin: Length,
+): Layer[] {
+  return layers.map((each, i) => (i === at ? { ...each, margin } : each));
+}
+
+/** The margin of a layer of a panel or a tag that would do, where one is too wide. */
 function byMargin(
   request: PlanRequest,
   at: number,
   { field, nearest }: Problem,
 ): readonly WayOut[] {
   const choice = request.additions[at];
-  const [, layer] = /\.layers\.(\d+)\.margin$/.exec(field) ?? [];
-  if (choice?.addition !== 'panel' || layer === undefined || nearest === undefined) return [];
-  const layers = choice.layers.map((each, i) =>
-    i === Number(layer) ? { ...each, margin: nearest } : each,
-  );
+  const [, nth] = /\.layers\.(\d+)\.margin$/.exec(field) ?? [];
+  if (nth === undefined || nearest === undefined) return [];
   const said = `A margin of ${formatWithUnit(nearest, request.unit)}`;
-  return [way(said, replaced(request, at, { ...choice, layers }))];
-}
-
-/** A layer of a tag with the margin that would do. */
-function byTagMargin(
-  request: PlanRequest,
-  at: number,
-  { field, nearest }: Problem,
-): readonly WayOut[] {
-  const choice = request.additions[at];
-  const [, layer] = /\.layers\.(\d+)\.margin$/.exec(field) ?? [];
-  if (choice?.addition !== 'tag' || layer === undefined || nearest === undefined) return [];
-  const layers = choice.layers.map((each, i) =>
-    i === Number(layer) ? { ...each, margin: nearest } : each,
-  );
-  const said = `A margin of ${formatWithUnit(nearest, request.unit)}`;
-  return [way(said, replaced(request, at, { ...choice, layers }))];
+  const layer = Number(nth);
+  if (choice?.addition === 'panel') {
+    const layers = withMargin(choice.layers, layer, nearest);
+    return [way(said, replaced(request, at, { ...choice, layers }))];
+  }
+  if (choice?.addition === 'tag') {
+    const layers = withMargin(choice.layers, layer, nearest);
+    return [way(said, replaced(request, at, { ...choice, layers }))];
+  }
+  return [];
 }
 
 /** The panel under what goes over it, or ending below that: the other of the two. */
@@ -196,7 +195,6 @@ export function waysByWearing(
     const at = Number(nth);
     return [
       ...byMargin(request, at, problem),
-      ...byTagMargin(request, at, problem),
       ...byCover(request, at),
       ...byBand(request, at, problem),
       ...byRibbon(request, at),
