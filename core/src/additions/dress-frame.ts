@@ -63,7 +63,7 @@ export function wearable(
   }: Pick<DrawnFrame, 'pieces' | 'assembly'> & { readonly pairs: readonly Over[] },
   papers: Papers,
 ): readonly FlatFace[] {
-  const parts = assembly.parts.filter(({ worn, lies }) => !worn && !lies);
+  const parts = assembly.parts.filter(({ worn, lies, isHandle }) => !worn && !lies && !isHandle);
   const isBare = ({ part }: FaceRef) => parts.some(({ id }) => id === part);
   const bare = {
     ...assembly,

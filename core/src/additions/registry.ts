@@ -15,6 +15,7 @@ import type {
 } from './addition.ts';
 import type { FlatFace } from './flat-faces.ts';
 import { band, bandSchema } from './band.ts';
+import { handle, handleSchema } from './handle.ts';
 import { insert, insertSchema } from './insert.ts';
 import { liner, linerSchema } from './liner.ts';
 import { panel, panelSchema } from './panel.ts';
@@ -37,6 +38,7 @@ export const additionSchema = z.discriminatedUnion('addition', [
   windowSchema,
   tagChoiceSchema,
   insertSchema,
+  handleSchema,
 ]);
 export type AdditionChoice = z.infer<typeof additionSchema>;
 
@@ -92,6 +94,8 @@ export function additionOf(choice: AdditionChoice): ChosenAddition {
       return chosen(spot, choice);
     case 'stiffener':
       return chosen(stiffener, choice);
+    case 'handle':
+      return chosen(handle, choice);
     case 'insert':
       return chosen(insert, choice);
     case 'tag':

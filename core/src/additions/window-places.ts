@@ -31,7 +31,9 @@ const frameShare = 6;
 
 /** A box without what it wears; its windows are no matter. */
 function bareBox({ assembly, ...drawn }: DressedBox): DressedBox {
-  const parts = assembly.parts.filter(({ worn, lies, wraps }) => !worn && !lies && !wraps);
+  const parts = assembly.parts.filter(
+    ({ worn, lies, wraps, isHandle }) => !worn && !lies && !wraps && !isHandle,
+  );
   const isBare = (id: string) => parts.some((part) => part.id === id);
   const stacks = assembly.stacks.filter(({ face, on }) => isBare(face.part) && isBare(on.part));
   return {

@@ -32,6 +32,8 @@ const partSchema = z.object({
   joins: z.int().min(0),
   /** The face that it is worn on, on its inside or its outside, and moves with from the first. */
   worn: faceRefSchema.extend({ isInside: z.literal(true).optional() }).optional(),
+  /** Whether it is a handle that is worn, and no part of the box itself. */
+  isHandle: z.literal(true).optional(),
   /** How it goes round the closed box: round the walls, over the top from left to right, or from front to back. */
   wraps: z.enum(['walls', 'across', 'deep']).optional(),
   /**

@@ -97,7 +97,7 @@ function ribbonOf({ thickness }: Paper): readonly AdditionChoice[] {
   return [{ addition: 'ribbon', id: 'ribbon-1', way, width: millimetres(4 + (dice % 20)), bow }];
 }
 
-/** An insert in every fourth box or so, and a tag at every fifth, told from a paper like a ribbon. */
+/** An insert in every fourth box or so, a tag at every fifth, and now and then a handle, told from a paper like a ribbon. */
 function heldOf(paper: Paper): readonly AdditionChoice[] {
   const dice = Math.round(paper.thickness / 900);
   const raised = millimetres(8 + (dice % 30));
@@ -111,6 +111,18 @@ function heldOf(paper: Paper): readonly AdditionChoice[] {
   )[dice % 16];
   const layer = { paper, margin: millimetres(2), standsOff: dice % 2 === 0 };
   return [
+    ...(dice % 11 === 3
+      ? [
+          {
+            addition: 'handle',
+            id: 'handle-1',
+            over: dice % 2 === 0 ? 'across' : 'deep',
+            width: millimetres(8 + (dice % 9)),
+            rise: millimetres(15 + (dice % 40)),
+            paper,
+          } as const,
+        ]
+      : []),
     ...(holds ? [{ addition: 'insert', id: 'insert-1', holds, paper } as const] : []),
     ...(dice % 5 === 2
       ? [

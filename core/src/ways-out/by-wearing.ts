@@ -149,6 +149,27 @@ function byInsert(request: PlanRequest, at: number, { nearest }: Problem): reado
   ];
 }
 
+/** The handle the other way, or narrower. */
+function byHandle(request: PlanRequest, at: number, { nearest }: Problem): readonly WayOut[] {
+  const choice = request.additions[at];
+  if (choice?.addition !== 'handle') return [];
+  const isAcross = choice.over === 'across';
+  return [
+    ...(nearest === undefined
+      ? []
+      : [
+          way(
+            `A handle ${formatWithUnit(nearest, request.unit)} wide`,
+            replaced(request, at, { ...choice, width: nearest }),
+          ),
+        ]),
+    way(
+      isAcross ? 'The handle from front to back' : 'The handle from left to right',
+      replaced(request, at, { ...choice, over: isAcross ? 'deep' : 'across' }),
+    ),
+  ];
+}
+
 /** The ribbon another way. */
 function byRibbon(request: PlanRequest, at: number): readonly WayOut[] {
   const choice = request.additions[at];
@@ -201,6 +222,7 @@ export function waysByWearing(
       ...bySpot(request, at, problem),
       ...byWindow(request, at, problem),
       ...byInsert(request, at, problem),
+      ...byHandle(request, at, problem),
       way(
         `Leave that ${request.additions[at]?.addition ?? 'panel'} off`,
         additions.filter((_, i) => i !== at),

@@ -5,6 +5,7 @@ import { computed, shallowRef } from 'vue';
 import { countWorn } from './dress-words.ts';
 import BandEntry from './BandEntry.vue';
 import FacePick from './FacePick.vue';
+import HandleEntry from './HandleEntry.vue';
 import InsertEntry from './InsertEntry.vue';
 import PanelEntry from './PanelEntry.vue';
 import PlateEntry from './PlateEntry.vue';
@@ -64,6 +65,12 @@ const isOpen = computed(() => said.value ?? props.request.additions.length > 0);
           <TagEntry
             v-else-if="worn.addition === 'tag'"
             :hung="worn"
+            :unit="request.unit"
+            :project="project"
+          />
+          <HandleEntry
+            v-else-if="worn.addition === 'handle'"
+            :strip="worn"
             :unit="request.unit"
             :project="project"
           />

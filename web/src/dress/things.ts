@@ -64,6 +64,9 @@ function holdsFor({ gift, unit }: PlanRequest): InsertChoice['holds'] {
     : { by: 'a platform', raised: unit === 'inch' ? inchFraction(3, 4) : millimetres(20) };
 }
 
+/** Kinds of box that are carried by a handle of their own. */
+const hasOwnHandle: ReadonlySet<string> = new Set(['basket', 'carry-tray']);
+
 /** All of them, in the order in which they are listed. */
 export const things: readonly Thing[] = [
   {
@@ -153,5 +156,19 @@ export const things: readonly Thing[] = [
     }),
     isAt: ({ role, faces }) => role === 'floor' && faces === 'bottom',
     isOn: (additions) => additions.some(({ addition }) => addition === 'insert'),
+  },
+  {
+    label: 'Handle over the top',
+    make: ({ id, box }) => ({
+      addition: 'handle',
+      id,
+      over: 'across',
+      width: box.unit === 'inch' ? inchFraction(5, 8) : millimetres(15),
+      rise: box.unit === 'inch' ? inchFraction(7, 4) : millimetres(45),
+      paper: box.papers[0],
+    }),
+    isAt: isOnLid,
+    isFor: ({ style: { style } }) => !hasOwnHandle.has(style),
+    isOn: (additions) => additions.some(({ addition }) => addition === 'handle'),
   },
 ];

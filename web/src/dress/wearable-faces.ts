@@ -32,7 +32,10 @@ export function wearableFaces(plan: Plan, request: PlanRequest): readonly Wearab
   const { pieces, assembly } = plan;
   // What is worn, laid in or hung on is no piece of the box itself.
   const own = pieces.filter(({ id }) =>
-    assembly.parts.some(({ piece, worn, lies, wraps }) => piece === id && !worn && !lies && !wraps),
+    assembly.parts.some(
+      ({ piece, worn, lies, wraps, isHandle }) =>
+        piece === id && !worn && !lies && !wraps && !isHandle,
+    ),
   );
   const patterns = new Map(own.map((piece) => [piece.id, creasePattern(piece)]));
   const found: WearableFace[] = [];
