@@ -46,19 +46,23 @@ function lyingAt(part: FoldingPart, at: Vector): Frame {
 export function lyingFrames(box: FoldingBox): readonly Frame[] {
   let left = 0;
   let right = 0;
+  let behind = 0;
   return box.parts.map((part, i) => {
     if (part.part.worn) return part.closed;
     const { width, height } = cutSizeOf(part.piece.grid);
     const [wide, tall] = [toMillimetres(width), toMillimetres(height)];
     const ground = -part.card / 2;
-    // The middle of the card at this x, and its middle at the middle of the mat.
-    const centred = (x: number) => {
+    // The middle of the card at this x, and so far behind the middle of the mat.
+    const centred = (x: number, y = 0) => {
       const spot = part.pattern.placeOf(part.part.root);
-      return lyingAt(part, vector(x - wide / 2 + spot.x, tall / 2 + spot.y, ground));
+      return lyingAt(part, vector(x - wide / 2 + spot.x, y + tall / 2 + spot.y, ground));
     };
+    // A long strip lies behind the others, where it is in view.
+    if (part.part.isHandle) return centred(0, behind + between + tall / 2);
     if (i === 0) {
       left = -wide / 2;
       right = wide / 2;
+      behind = tall / 2;
       const stays = dot(part.closed.out, vector(0, 0, 1)) > 0.999;
       return stays ? part.closed : centred(0);
     }

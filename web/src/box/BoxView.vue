@@ -299,6 +299,7 @@ async function keepBoth(): Promise<void> {
   .desk {
     grid-template-columns: 276px minmax(0, 1fr);
     grid-auto-rows: max-content;
+    position: relative;
     overflow-y: auto;
   }
 

@@ -212,6 +212,8 @@ const sentences = computed(() => {
 
 <style scoped>
 .card {
+  /* What is hidden from the eye alone scrolls with it. */
+  position: relative;
   overflow-y: auto;
   background: var(--paper);
 }

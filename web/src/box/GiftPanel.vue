@@ -268,6 +268,8 @@ function setItem(changed: GiftItem, what: string): void {
   flex-direction: column;
   gap: 6px;
   padding: 7px 16px;
+  /* What is hidden from the eye alone scrolls with it. */
+  position: relative;
   overflow-y: auto;
   background: var(--paper);
 }
