@@ -29,7 +29,7 @@ import { requestsIn, usualOf } from '../testing/requests.ts';
 
 const drawn = fc.record({
   face: fc.nat(60),
-  use: fc.constantFrom('stamp' as const, 'sticker' as const),
+  use: fc.constantFrom('stamp' as const, 'sticker' as const, 'punch' as const),
   at: fc.constantFrom(...placesOnFace),
   inset: fc.integer({ min: 3, max: 40 }).map(millimetres),
   isOnPanel: fc.boolean(),
@@ -218,7 +218,11 @@ describe('a spot', () => {
         expect(stamped).toBeGreaterThan(0);
         if (glued >= 0) expect(stamped).toBeLessThan(glued);
         expect(words[stamped]).toContain(
-          choice.use === 'stamp' ? 'Stamp it' : 'Put a sticker on it',
+          {
+            stamp: 'Stamp it',
+            sticker: 'Put a sticker on it',
+            punch: 'Punch the shape out of it',
+          }[choice.use],
         );
       }),
       { numRuns: 150 },
@@ -246,6 +250,36 @@ describe('a spot', () => {
     const inset = problem?.nearest ?? spot.inset;
     expect(inset).toBeGreaterThan(spot.inset);
     expect(planBox({ ...request, additions: [{ ...spot, inset }] }).ok).toBe(true);
+  });
+
+  it('in a window is told to go elsewhere on its face', () => {
+    const spot: SpotChoice = {
+      addition: 'spot',
+      id: 'spot-1',
+      on: { piece: 'lid', role: 'lid', faces: 'top' },
+      use: 'punch',
+      at: 'middle',
+      inset: millimetres(6),
+    };
+    const request: PlanRequest = {
+      ...usualOf('lidded'),
+      additions: [
+        spot,
+        {
+          addition: 'window',
+          id: 'window-1',
+          on: spot.on,
+          opening: { shape: 'straight', frame: millimetres(12) },
+        },
+      ],
+    };
+    const result = planBox(request);
+    if (result.ok) throw new Error('It is punched out of nothing');
+    expect(result.problems[0]?.field).toBe('additions.0.at');
+    expect(result.problems[0]?.message).toContain('There is an opening in the top');
+    const ways = waysOut(request, result.problems).map(({ said }) => said);
+    expect(ways).toContain('The punched shape near the top');
+    expect(ways).not.toContain('The punched shape in the middle');
   });
 
   it('on the lid of a lidded box is said as a maker would', () => {

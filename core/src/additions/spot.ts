@@ -28,6 +28,7 @@ import { cutUnit } from '../tools/index.ts';
 import type { Addition, DressBrief, LeftOff, Undressed } from './addition.ts';
 import { chosenFrom, choiceOf, faceChoiceSchema } from './face-choice.ts';
 import type { FlatFace } from './flat-faces.ts';
+import { isInOpening } from './openings.ts';
 import { boundsOf, isWithinOutline } from './outline.ts';
 import { faceSaid } from './panel-names.ts';
 import { noRoomTaken } from './room-taken.ts';
@@ -52,7 +53,7 @@ export const placesOnFace: readonly PlaceOnFace[] = placeOnFaceSchema.options;
 /** How far from the edges that it is near to the middle of a stamp may be. */
 export const insetLimits = { least: millimetres(1), most: millimetres(300) } as const;
 
-/** A place on a flat face where something is stamped or stuck, before anything is glued. */
+/** A place on a flat face where something is stamped, stuck or punched, before anything is glued. */
 export const spotChoiceSchema = z.object({
   addition: z.literal('spot'),
   id: z.string().min(1).max(40),
@@ -147,6 +148,14 @@ function wear(choice: SpotChoice, bare: Undressed, brief: DressBrief) {
   const middle = placeOn(choice, face);
   if (!isWithinOutline(face.outline, middle))
     return { ok: false as const, refusal: refused(choice, face, brief) };
+  if (face.openings.some((opening) => isInOpening(opening, middle)))
+    return {
+      ok: false as const,
+      refusal: {
+        field: `${brief.field}.at`,
+        message: `There is an opening in the ${faceSaid(face.name)}, where the spot would be. Put it elsewhere on the face.`,
+      },
+    };
   const found = uppermost(wornBox(bare), face);
   if (!found) return nothing;
   const { part, frame } = found;
@@ -173,7 +182,7 @@ function leftOff(choice: SpotChoice, box: Undressed): readonly LeftOff[] {
   return asked(choice, box) ? [] : [{ id: choice.id, why: 'no such face' }];
 }
 
-/** A spot that is stamped, or that a sticker goes on. */
+/** A spot that is stamped, that a sticker goes on, or where a shape is punched out. */
 export const spot: Addition<SpotChoice> = {
   papers: () => [],
   withPaper: (choice) => choice,

@@ -15,7 +15,7 @@ export const towardsSchema = z.enum([
 export type Towards = z.infer<typeof towardsSchema>;
 
 /** What is done to a spot before anything is glued. */
-export const spotUseSchema = z.enum(['stamp', 'sticker']);
+export const spotUseSchema = z.enum(['stamp', 'sticker', 'punch']);
 export type SpotUse = z.infer<typeof spotUseSchema>;
 
 /** A place on the outside of a flat piece, as that lies with its outside up. */

@@ -88,20 +88,36 @@ function byBand(request: PlanRequest, at: number, { nearest }: Problem): readonl
   ];
 }
 
-/** A spot nearer to its edge, or in the middle. */
-function bySpot(request: PlanRequest, at: number, { nearest }: Problem): readonly WayOut[] {
+const spotSaid = { stamp: 'stamp', sticker: 'sticker', punch: 'punched shape' } as const;
+
+const spotPlaces = [
+  { at: 'middle', said: 'in the middle' },
+  { at: 'top', said: 'near the top' },
+  { at: 'bottom', said: 'near the bottom' },
+] as const;
+
+/** A spot nearer to its edge, or elsewhere on its face. */
+function bySpot(
+  request: PlanRequest,
+  at: number,
+  { field, nearest }: Problem,
+): readonly WayOut[] {
   const choice = request.additions[at];
   if (choice?.addition !== 'spot') return [];
+  const name = `The ${spotSaid[choice.use]}`;
   return [
     ...(nearest === undefined
       ? []
       : [
           way(
-            `The ${choice.use} ${formatWithUnit(nearest, request.unit)} from the edge`,
+            `${name} ${formatWithUnit(nearest, request.unit)} from the edge`,
             replaced(request, at, { ...choice, inset: nearest }),
           ),
         ]),
-    way(`The ${choice.use} in the middle`, replaced(request, at, { ...choice, at: 'middle' })),
+    ...spotPlaces
+      // The middle is in no edge’s way; an opening there is.
+      .filter((place) => (field.endsWith('.at') ? place.at !== choice.at : place.at === 'middle'))
+      .map((place) => way(`${name} ${place.said}`, replaced(request, at, { ...choice, at: place.at }))),
   ];
 }
 

@@ -16,6 +16,13 @@ export function foldUpFigure(operation: FoldUpOperation): string {
     : `${verb} the ${roleInWords(first.role, here.length)}`;
 }
 
+const spotOn = { stamp: 'Stamp', sticker: 'Sticker on', punch: 'Punch' } as const;
+const spotDone = {
+  stamp: 'stamp it',
+  sticker: 'put a sticker on it',
+  punch: 'punch the shape',
+} as const;
+
 type Operations = readonly [AssemblyOperation, ...AssemblyOperation[]];
 
 /** What a step is about that glues nothing within its piece: what is glued to another one, else what comes first. */
@@ -77,7 +84,7 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
         tongue: 'Close with the tongue',
       }[main.what];
     case 'spot':
-      return `${main.spot.use === 'stamp' ? 'Stamp' : 'Sticker on'} the ${nameOf(main.piece).toLowerCase()}`;
+      return `${spotOn[main.spot.use]} the ${nameOf(main.piece).toLowerCase()}`;
     case 'tag':
       return 'Tag on';
     case 'tie':
@@ -140,7 +147,7 @@ export function assemblyLine(operations: Operations, nameOf: NameOf): string {
     case 'tag':
       return main.tag.hole ? 'put together, hang it on' : 'put together, stick it on';
     case 'spot':
-      return main.spot.use === 'stamp' ? 'stamp it' : 'put a sticker on it';
+      return spotDone[main.spot.use];
     case 'attach':
       return `glue to the ${nameOf(main.onto).toLowerCase()}`;
     default: {

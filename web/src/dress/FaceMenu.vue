@@ -123,7 +123,7 @@ function takeOff(): void {
     </template>
     <template v-if="!pointing.isChoosing">
       <QuietButton v-if="windowPlace" @click="openWindow">Window</QuietButton>
-      <QuietButton @click="stamp">Stamp or sticker</QuietButton>
+      <QuietButton @click="stamp">Stamp, sticker or punch</QuietButton>
       <QuietButton v-for="thing in more" :key="thing.label" @click="put(thing)">{{
         thing.label
       }}</QuietButton>

@@ -14,6 +14,7 @@ const dressing = useDressing();
 const uses = [
   { value: 'stamp', label: 'Stamp' },
   { value: 'sticker', label: 'Sticker' },
+  { value: 'punch', label: 'Punched' },
 ] as const;
 const places = [
   { value: 'middle', label: 'in the middle' },

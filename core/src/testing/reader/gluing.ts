@@ -66,7 +66,7 @@ const others = [
   /^Use (?:.+ tape, or )?wet glue(?:: your tapes are too wide here)?\.$/,
   /^Put the gift in\.$/,
   /^Let it dry\.$/,
-  /^(?:Stamp it|Put a sticker on it), the middle .+\.$/,
+  /^(?:Stamp it|Put a sticker on it|Punch the shape out of it), the middle .+\.$/,
   /^Cut .+ of ribbon, .+ wide(?:, and .+ for its bow|, for the holes)?\.$/,
   /^Lay (?:it round the closed box|it over the lid|its middle on the top) .+\.$/,
   /^Lay it round the closed box, .+\.$/,
