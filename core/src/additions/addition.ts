@@ -63,7 +63,7 @@ export interface Addition<Choice> {
   /** The same with another paper in place of one of its own. */
   readonly withPaper: (choice: Choice, at: number, paper: Paper) => Choice;
   /** The room inside the box that it takes, which the box must be larger by. */
-  readonly room: (choice: Choice) => RoomTaken;
+  readonly room: (choice: Choice, gift: Gift) => RoomTaken;
   /** What lies under something that goes over the box, so that room must be made for it. */
   readonly laid: (choice: Choice, box: Undressed) => readonly LaidCard[];
   /** What is cut out of the box’s own pieces for it, before anything is worn. */

@@ -12,7 +12,13 @@ import {
   type Vector,
 } from '../fold/index.ts';
 import type { Worn } from '../forms/index.ts';
-import { extentsOf, standsInRows, type Gift, type SeveralGift } from '../gift/index.ts';
+import {
+  extentsOf,
+  standsInARow,
+  standsInRows,
+  type Gift,
+  type SeveralGift,
+} from '../gift/index.ts';
 import {
   half,
   millimetres,
@@ -34,6 +40,7 @@ import { boundsOf, cutTo, outlineOf, type Bounds } from './outline.ts';
 import { leastPanel, panelGrid } from './panel-shape.ts';
 import { roomAt } from './room-at.ts';
 import { noRoomTaken } from './room-taken.ts';
+import { rowDividers, rowEase } from './row-dividers.ts';
 
 /** Strips that cross between things in rows, so that each has a place of its own. */
 export const dividersSchema = z.object({
@@ -196,13 +203,36 @@ function stand(
   return { pieces: [{ id, name, paper, copies: parts.length, grid }], parts, stacks: [] };
 }
 
+/** What stands between things in one row; undefined where they are in none, or the room is not square. */
+function inOneRow(
+  choice: DividersChoice,
+  bare: Undressed,
+  { step, kit, firstPaper, gift }: DressBrief,
+  at: { readonly under: FoldingPart; readonly box: FoldingBox },
+): Worn | undefined {
+  if (!standsInARow(gift)) return undefined;
+  const { cavity } = bare.drawn.assembly;
+  const high = heightOf(gift, cavity, step);
+  const room = roomFor(cavity, toMillimetres(high));
+  if (!room || high < leastPanel) return undefined;
+  const { id, paper } = choice;
+  const between = betweenThings(choice);
+  const card = paper.thickness;
+  return rowDividers({ id, gift, room, high, between, card, firstPaper, step, kit, ...at });
+}
+
 function wear(choice: DividersChoice, bare: Undressed, brief: DressBrief) {
   const { id, paper } = choice;
   const { step, firstPaper, gift, inner } = brief;
   const lattice = latticeFor(choice, gift, bare.drawn.assembly.cavity, step);
   const { box, floor } = roomSides(bare, inner);
   const under = floor.behind?.part;
-  if (!lattice || !under) return { ok: true as const, worn: { pieces: [], parts: [], stacks: [] } };
+  const nothing = { ok: true as const, worn: { pieces: [], parts: [], stacks: [] } };
+  if (!under) return nothing;
+  if (!lattice) {
+    const row = inOneRow(choice, bare, brief, { under, box });
+    return row ? { ok: true as const, worn: row } : nothing;
+  }
   const common = { paper: firstPaper, card: paper.thickness, under, box };
   const [right, back] = [vector(1, 0, 0), vector(0, 1, 0)];
   const all = [
@@ -238,14 +268,16 @@ function wear(choice: DividersChoice, bare: Undressed, brief: DressBrief) {
 export const dividers: Addition<DividersChoice> = {
   papers: ({ paper }) => [paper],
   withPaper: (choice, _, paper) => ({ ...choice, paper }),
-  room: () => noRoomTaken,
-  apart: (choice, gift) => (standsInRows(gift) ? betweenThings(choice) : zero),
+  // Tabs along the walls lie outside the room of the things.
+  room: ({ paper: { thickness } }, gift) =>
+    standsInARow(gift) ? { ...noRoomTaken, around: plus(thickness, rowEase) } : noRoomTaken,
+  apart: (choice, gift) =>
+    standsInRows(gift) || standsInARow(gift) ? betweenThings(choice) : zero,
   takes: () => [],
   laid: () => [],
-  leftOff: (choice, bare, { step, gift }) =>
-    latticeFor(choice, gift, bare.drawn.assembly.cavity, step) &&
-    roomSides(bare, noRoomTaken).floor.behind
+  leftOff: ({ id }, { drawn }) =>
+    drawn.pieces.some((piece) => piece.id.startsWith(`${id} `))
       ? []
-      : [{ id: choice.id, why: 'no such face' }],
+      : [{ id, why: 'no such face' }],
   wear,
 };

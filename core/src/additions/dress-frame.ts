@@ -118,7 +118,10 @@ function eachInTurn<Result>(
     const addition = additionOf(choice);
     const box = { ...bare, taken: [...taken] };
     const step = stepOfCuts(kit);
-    const inner = roomTaken(additions.filter((_, j) => isNearer(additions, j, i)));
+    const inner = roomTaken(
+      additions.filter((_, j) => isNearer(additions, j, i)),
+      gift,
+    );
     const field = `additions.${i}`;
     const result = put(choice, box, { field, firstPaper, step, kit, unit, gift, inner });
     taken.push(...addition.takes(box));

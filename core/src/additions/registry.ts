@@ -45,7 +45,7 @@ export type AdditionChoice = z.infer<typeof additionSchema>;
 /** An addition with what was chosen of it. */
 export interface ChosenAddition {
   readonly papers: readonly Paper[];
-  readonly room: RoomTaken;
+  readonly room: (gift: Gift) => RoomTaken;
   readonly apart: (gift: Gift) => Length;
   readonly goesRound: GoesRound | 'not';
   readonly withPaper: (at: number, paper: Paper) => AdditionChoice;
@@ -65,7 +65,7 @@ function chosen<Choice extends AdditionChoice>(
 ): ChosenAddition {
   return {
     papers: addition.papers(choice),
-    room: addition.room(choice),
+    room: (gift) => addition.room(choice, gift),
     apart: (gift) => addition.apart?.(choice, gift) ?? zero,
     goesRound: addition.goesRound ?? 'not',
     withPaper: (at, paper) => addition.withPaper(choice, at, paper),

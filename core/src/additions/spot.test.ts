@@ -95,16 +95,16 @@ describe('a spot', () => {
           if (problem?.field !== 'additions.0.inset') return;
           refused++;
           expect(problem.message).toMatch(
-            /beside the .+\. Put it (?:.+ from the edge, or )?in the middle\.$/,
+            /beside the .+\. Put it (?:.+ from the edge(?:, or in the middle)?|in the middle|elsewhere on the face)\.$/,
           );
           const ins = waysOut(request, result.problems);
           // Whatever is told is tried: a figure that is named is a way out, and the middle always is.
           const [nearer] = ins.flatMap(({ part }) => {
             const [first] = part.additions ?? [];
-            return first?.addition === 'spot' && first.at !== 'middle' ? [first.inset] : [];
+            return first?.addition === 'spot' && first.at === choice.at ? [first.inset] : [];
           });
           expect(nearer).toBe(problem.nearest);
-          expect(problem.message.includes('from the edge, or')).toBe(nearer !== undefined);
+          expect(/Put it .+ from the edge/.test(problem.message)).toBe(nearer !== undefined);
           expect(ins.length).toBeGreaterThan(0);
           for (const { part } of ins) expect(planBox({ ...request, ...part }).ok).toBe(true);
           return;

@@ -127,13 +127,20 @@ function refused(choice: SpotChoice, face: FlatFace, brief: DressBrief): Refusal
   const least = Math.min(right - left, top - bottom);
   const nearest = roundDown(nanometres(Math.floor((least / 2) * 1e6)), markOf(brief.unit));
   const said = formatWithUnit(choice.inset, brief.unit);
+  const isOnCard = (tried: SpotChoice) => {
+    const place = placeOn(tried, face);
+    return (
+      isWithinOutline(face.outline, place) &&
+      !face.openings.some((opening) => isInOpening(opening, place))
+    );
+  };
   // In a corner of a face that slants nearer to the edges is no better.
-  const isBetter =
-    nearest >= insetLimits.least &&
-    isWithinOutline(face.outline, placeOn({ ...choice, inset: nearest }, face));
-  const other = isBetter
-    ? `Put it ${formatWithUnit(nearest, brief.unit)} from the edge, or in the middle.`
-    : 'Put it in the middle.';
+  const isBetter = nearest >= insetLimits.least && isOnCard({ ...choice, inset: nearest });
+  const others = [
+    ...(isBetter ? [`${formatWithUnit(nearest, brief.unit)} from the edge`] : []),
+    ...(isOnCard({ ...choice, at: 'middle' }) ? ['in the middle'] : []),
+  ];
+  const other = `Put it ${others.length > 0 ? others.join(', or ') : 'elsewhere on the face'}.`;
   return {
     field: `${brief.field}.inset`,
     message: `A spot ${said} from the edge is beside the ${faceSaid(face.name)}. ${other}`,

@@ -7,9 +7,9 @@ import { narrowed, roomAt } from './room-at.ts';
 import { additionOf, type AdditionChoice } from './registry.ts';
 
 /** All the room inside the box that these take from the gift’s. */
-export function roomTaken(additions: readonly AdditionChoice[]): RoomTaken {
+export function roomTaken(additions: readonly AdditionChoice[], gift: Gift): RoomTaken {
   return additions
-    .map((choice) => additionOf(choice).room)
+    .map((choice) => additionOf(choice).room(gift))
     .reduce(
       (all, each) => ({
         around: plus(all.around, each.around),

@@ -9,7 +9,7 @@ export {
   withoutItem,
   type Rows,
 } from './arrangement.ts';
-export { apart, standsInRows } from './apart.ts';
+export { apart, standsInARow, standsInRows } from './apart.ts';
 export { reshape } from './reshape.ts';
 export { measuresOf, type GiftMeasure } from './measures.ts';
 export {

@@ -1,6 +1,6 @@
 import type { Part } from '../fold/index.ts';
 import { smallest } from '../length/index.ts';
-import { cutSizeOf } from '../piece/index.ts';
+import { cutSizeOf, type Piece } from '../piece/index.ts';
 import { copiesInBox, pieceOf, type BoxToMake } from './box-to-make.ts';
 import type { BoxSide } from './face-name.ts';
 import type { JoinOperation, LineOperation } from './operations/assembly.ts';
@@ -38,6 +38,19 @@ export function joinsOf({
     );
     there.add(piece);
     if (isGlued) return [];
+    if (lies?.against === 'things' && isFolded(pieceOf({ pieces }, piece)))
+      return [
+        {
+          operation: {
+            kind: 'join',
+            piece,
+            onto: lies.in,
+            how: 'between the things',
+            count: copiesInBox({ assembly }, piece) / copiesInBox({ assembly }, lies.in),
+          },
+          stage: joins,
+        },
+      ];
     if (lies?.against === 'things') {
       // Strips that cross are put together before they go in.
       const other = parts.find(
@@ -78,6 +91,11 @@ const waysRound = {
   across: 'round from left to right',
   deep: 'round from front to back',
 } as const;
+
+/** Strips in one row stand by tabs that are folded; those that cross have none. */
+function isFolded({ grid }: Piece): boolean {
+  return grid.lines.length > 0;
+}
 
 const notOnASide = ['floor', 'things', 'legs', 'legs round things'] as const;
 type Against = NonNullable<Part['lies']>['against'];

@@ -66,7 +66,7 @@ function asAnswer(dressed: DressAnswer): StyleAnswer {
 /** The frame of the box without what it wears. */
 function bareFrame(request: PlanRequest, mayBeOblong: boolean): StyleAnswer {
   const { gift, room, papers, kit, lean, style, made, additions } = request;
-  const taken = roomTaken(additions);
+  const taken = roomTaken(additions, gift);
   const answer = answerWith(style, {
     inside: withMore(clearInsideNeeded(gift, room), taken),
     gift: extentsOf(gift),

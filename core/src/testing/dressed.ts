@@ -5,6 +5,7 @@ import {
   millimetres,
   papersOf,
   planBox,
+  standsInARow,
   standsInRows,
   wearable,
   windowFilm,
@@ -178,7 +179,7 @@ function insideOf(
       ? [{ addition: 'stiffener', id: 'stiffener-1', in: stiffens, paper } as const]
       : []),
     ...(lines ? [{ addition: 'liner', id: 'liner-1', lines, paper } as const] : []),
-    ...(divides && standsInRows(gift)
+    ...(divides && (standsInRows(gift) || standsInARow(gift))
       ? [{ addition: 'dividers', id: 'dividers-1', paper } as const]
       : []),
     ...(round

@@ -97,11 +97,7 @@ const spotPlaces = [
 ] as const;
 
 /** A spot nearer to its edge, or elsewhere on its face. */
-function bySpot(
-  request: PlanRequest,
-  at: number,
-  { field, nearest }: Problem,
-): readonly WayOut[] {
+function bySpot(request: PlanRequest, at: number, { nearest }: Problem): readonly WayOut[] {
   const choice = request.additions[at];
   if (choice?.addition !== 'spot') return [];
   const name = `The ${spotSaid[choice.use]}`;
@@ -115,9 +111,10 @@ function bySpot(
           ),
         ]),
     ...spotPlaces
-      // The middle is in no edge’s way; an opening there is.
-      .filter((place) => (field.endsWith('.at') ? place.at !== choice.at : place.at === 'middle'))
-      .map((place) => way(`${name} ${place.said}`, replaced(request, at, { ...choice, at: place.at }))),
+      .filter((place) => place.at !== choice.at)
+      .map((place) =>
+        way(`${name} ${place.said}`, replaced(request, at, { ...choice, at: place.at })),
+      ),
   ];
 }
 

@@ -57,6 +57,7 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
           return `${nameOf(main.piece)} in place`;
         case 'through its slots':
           return 'Join the dividers';
+        case 'between the things':
         case 'on edge':
           return 'Dividers in';
         default:
@@ -132,6 +133,7 @@ export function assemblyLine(operations: Operations, nameOf: NameOf): string {
           return 'in its place';
         case 'through its slots':
           return `join with the ${nameOf(main.onto).toLowerCase()}`;
+        case 'between the things':
         case 'on edge':
           return `stand them in the ${nameOf(main.onto).toLowerCase()}`;
         case 'over':

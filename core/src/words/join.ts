@@ -5,7 +5,7 @@ import type { NameOf } from './said.ts';
 
 /** How a piece comes to the others by itself. */
 export function joinSentences(
-  { piece, how, onto, prints }: JoinOperation,
+  { piece, how, onto, count = 1, prints }: JoinOperation,
   nameOf: NameOf,
 ): readonly string[] {
   const [one, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
@@ -24,6 +24,10 @@ export function joinSentences(
       return [
         `Stand each ${other} on its long edge, slots up.`,
         `Push each ${one} down over all of them, slots down, until their edges are level.`,
+      ];
+    case 'between the things':
+      return [
+        `Stand ${count === 1 ? 'the' : 'each'} ${one} in the ${other}, down to the floor, its flaps against the walls, ${count === 1 ? 'in the middle' : 'all places as wide'}.`,
       ];
     case 'on edge':
       return [

@@ -32,7 +32,7 @@ const heading = computed(() => (props.plate.addition === 'liner' ? 'Liner of' : 
 const missing = computed(() => {
   if (dressing.whyMissing(props.plate) === undefined) return undefined;
   if (props.plate.addition === 'dividers')
-    return 'Dividers stand between things in rows both ways, on a square floor: they are left out.';
+    return 'Dividers stand between things in rows, on a square floor: they are left out.';
   if (props.plate.addition === 'stiffener')
     return `This kind of box has no flat ${props.plate.in}: the stiffener is left out.`;
   return props.plate.lines === 'box'

@@ -5,6 +5,7 @@ import {
   roundDown,
   type InsertChoice,
   millimetres,
+  standsInARow,
   standsInRows,
   type AdditionChoice,
   type FaceChoice,
@@ -97,7 +98,7 @@ export const things: readonly Thing[] = [
     label: 'Dividers between the things',
     make: ({ id, box }) => ({ addition: 'dividers', id, paper: box.papers[0] }),
     isAt: ({ role, faces }) => role === 'floor' && faces === 'bottom',
-    isFor: ({ gift }) => standsInRows(gift),
+    isFor: ({ gift }) => standsInRows(gift) || standsInARow(gift),
     isOn: (additions) => additions.some(({ addition }) => addition === 'dividers'),
   },
   {

@@ -102,6 +102,8 @@ export interface JoinOperation {
   readonly kind: 'join';
   readonly piece: string;
   readonly onto: string;
+  /** How many of it go there in one box, where that needs saying. */
+  readonly count?: number;
   readonly how:
     | 'over'
     | 'into'
@@ -109,6 +111,7 @@ export interface JoinOperation {
     | 'on its floor'
     | 'on its legs'
     | 'through its slots'
+    | 'between the things'
     | 'on edge'
     | WayRound;
   /** Where the top of its print comes to in the finished box, where its print has a way up. */

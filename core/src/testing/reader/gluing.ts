@@ -83,6 +83,7 @@ const others = [
   /^Put the .+ in its place at the .+\.$/,
   /^Lay the .+ in the .+, flat on the floor\.$/,
   /^Stand the .+ in the .+, its legs on the floor\.$/,
+  /^Stand (?:the|each) .+ in the .+, down to the floor, its flaps against the walls, (?:in the middle|all places as wide)\.$/,
   /^Stand each .+ on its long edge, slots up\.$/,
   /^Push each .+ down over all of them, slots down, until their edges are level\.$/,
   /^Stand the joined dividers in the .+, down to the floor, as far from every wall\.$/,
