@@ -100,14 +100,14 @@ describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', 
           const box = boxInSpace(plan, request);
           const parts = plan.assembly.parts.filter((part) => part.piece === piece.id);
           const faces = closedFaces(box).filter(({ part }) => part === parts[0]?.id);
-          const seat = faces.find(({ role }) => role === 'seat');
+          const seat = faces.find(({ role }) => role === 'plate');
           const { floor } = plan.assembly.cavity;
           const card = (papersOf(request)[piece.paper]?.thickness ?? 0) / 1e6;
           if (holds.by === 'a platform' || holds.by === 'openings') {
             if (!seat) throw new Error('The insert has no plate');
             const top = (seat.ring[0]?.z ?? 0) + card / 2;
             const low = Math.min(...faces.flatMap(({ ring }) => ring.map(({ z }) => z)));
-            const legs = faces.filter(({ role }) => role === 'flap');
+            const legs = faces.filter(({ role }) => role === 'leg');
             expect([2, 4]).toContain(legs.length);
             for (const { ring } of legs)
               expect(Math.abs(Math.min(...ring.map(({ z }) => z)) - low)).toBeLessThan(1e-6);
@@ -187,6 +187,8 @@ describe('an insert', () => {
       at('opening 21 mm across'),
     );
     expect(at('Put the gift in.')).toBeGreaterThanOrEqual(at('Stand the insert in'));
+    expect(at('it becomes left leg, plate and right leg')).toBeGreaterThan(0);
+    expect(at('Fold down the left, the right, the back and the front leg.')).toBeGreaterThan(0);
   });
 
   it('higher than what stands through it says what would do, and that does', () => {

@@ -52,6 +52,7 @@ export const wornOnRoles: ReadonlySet<CellRole> = new Set([
   'flap',
   'end',
   'seat',
+  'plate',
 ]);
 
 /** Whether a cutout is a hole, a bite out of an edge or a window. */

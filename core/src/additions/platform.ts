@@ -174,7 +174,7 @@ function gridOf(
       columns.map((__, column) => {
         const isLegOfSide = atSides && column !== 1;
         const isLegOfEnd = atEnds && row !== 1;
-        return isLegOfSide && isLegOfEnd ? 'waste' : isLegOfSide || isLegOfEnd ? 'flap' : 'seat';
+        return isLegOfSide && isLegOfEnd ? 'waste' : isLegOfSide || isLegOfEnd ? 'leg' : 'plate';
       }),
     ),
     lines: [

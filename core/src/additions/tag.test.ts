@@ -91,6 +91,9 @@ describe('a tag', () => {
           }
         });
         const [hung] = plan.assembly.tags ?? [];
+        if (hung?.top === 'shorter edge') expect(whole.width).toBeLessThan(whole.height);
+        if (hung?.top === 'longer edge') expect(whole.width).toBeGreaterThan(whole.height);
+        expect(hung?.top === 'fold').toBe(isFolded);
         expect(hung?.hole !== undefined).toBe(tag.hasHole);
         if (hung?.hole) {
           const { fromTop, across } = hung.hole;
@@ -126,7 +129,9 @@ describe('a tag', () => {
     );
     const last = told.at(-1) ?? '';
     expect(last).toContain('Put foam squares on the back of the second tag layer');
-    expect(last).toContain('through all its layers, its middle ');
+    expect(last).toMatch(
+      /through all its layers, its middle .+ from the edge, as far from both sides/,
+    );
     expect(last).toContain('tie the tag to the box');
     expect(
       told.some((text) => /^Tag, .*Punch the disc out with the 2 in round punch/.test(text)),

@@ -201,6 +201,15 @@ function holeOf({ layers }: TagChoice, { width, height }: Layer, { kit }: DressB
   return { fromTop, across, ...(punch && { punch: punch.name }) };
 }
 
+/** By what its top is known before anything is on it. */
+function topOf(choice: TagChoice, { width, height, clip }: Layer): Tag['top'] {
+  if (opens(choice)) return 'fold';
+  if (choice.shape === 'round') return 'rim';
+  if (clip > 0) return 'cut corners';
+  if (width === height) return 'any edge';
+  return width < height ? 'shorter edge' : 'longer edge';
+}
+
 function nameOf(at: number): string {
   return at === 0 ? 'Tag' : capitalised(`${ordinalInWords(at + 1)} tag layer`);
 }
@@ -256,6 +265,7 @@ function wear(choice: TagChoice, _: unknown, brief: DressBrief) {
     id,
     piece: first.id,
     isFolded,
+    top: topOf(choice, base),
     layers: more.map((piece, i) => ({
       piece: piece.id,
       standsOff: choice.layers[i + 1]?.standsOff ?? false,

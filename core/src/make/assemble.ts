@@ -1,18 +1,14 @@
-import {
-  jointsOf,
-  type FoldingBox,
-  type FoldingPart,
-  type Joint,
-  type Ribbon,
-} from '../fold/index.ts';
+import { jointsOf, type Joint } from '../fold/index.ts';
 import { nanometres } from '../length/index.ts';
 import type { Papers } from '../paper/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { assemblePart, type PleatedTop, type StageOfPart } from './assemble-piece.ts';
+import { firstPart, step, type Bench } from './bench.ts';
 import { boxOf, copiesInBox, type BoxToMake } from './box-to-make.ts';
 import { countFolds } from './count-folds.ts';
 import { dressings, isWorn, type DressTime } from './dress-steps.ts';
 import { edgeHeights } from './edge-heights.ts';
+import { spotSteps, tagSteps, tieSteps } from './finishing-steps.ts';
 import { foldedInOneGo, inOneGo, pleatedOnce, type AssemblyDraft } from './in-one-go.ts';
 import { faceNames, faceRows, type FaceName } from './face-name.ts';
 import { joinsOf } from './joins.ts';
@@ -29,36 +25,6 @@ import type {
   JoinOperation,
   LineOperation,
 } from './operations/assembly.ts';
-
-/** Everything that is known of a box that is put together. */
-interface Bench {
-  readonly make: BoxToMake;
-  readonly box: FoldingBox;
-  readonly joints: readonly Joint[];
-  readonly corners: LidCorners;
-  readonly papers: Papers;
-}
-
-/** The first of the parts that a piece is. */
-function firstPart({ box }: Bench, piece: string): FoldingPart {
-  const part = box.parts.find((each) => each.piece.id === piece);
-  if (!part) throw new Error(`No part of ${piece} in this box`);
-  return part;
-}
-
-function step(
-  bench: Bench,
-  piece: string,
-  operations: readonly AssemblyOperation[],
-  from: number,
-  to: number,
-): readonly AssemblyDraft[] {
-  const [first, ...more] = operations;
-  if (!first) return [];
-  return [
-    { piece, copies: copiesInBox(bench.make, piece), operations: [first, ...more], from, to },
-  ];
-}
 
 /** Fold and burnish: everything of a piece that is folded by hand. */
 function foldSteps(bench: Bench, piece: Piece): readonly AssemblyDraft[] {
@@ -228,36 +194,6 @@ function threadSteps(bench: Bench, wanted: ThreadTime): readonly AssemblyDraft[]
     threadsOf(piece, wanted).flatMap((operation) =>
       step(bench, piece.id, [operation], at[wanted], at[wanted]),
     ),
-  );
-}
-
-/** What is stamped and stuck on while the pieces are flat and bare. */
-function spotSteps(bench: Bench): readonly AssemblyDraft[] {
-  const { spots = [] } = bench.box.assembly;
-  return spots.flatMap((spot) =>
-    step(bench, spot.piece, [{ kind: 'spot', piece: spot.piece, spot }], 0, 0),
-  );
-}
-
-/** Ribbons, cut and put on round the closed box. */
-function tieSteps(bench: Bench, isMeant: (ribbon: Ribbon) => boolean): readonly AssemblyDraft[] {
-  const { assembly, parts, end } = bench.box;
-  const [first] = parts;
-  if (!first) return [];
-  return (assembly.ribbons ?? [])
-    .filter(isMeant)
-    .flatMap((ribbon) =>
-      step(bench, first.piece.id, [{ kind: 'tie', piece: first.piece.id, ribbon }], end, end).map(
-        (each) => ({ ...each, copies: 1 }),
-      ),
-    );
-}
-
-/** Tags, put together and hung on in the end. */
-function tagSteps(bench: Bench): readonly AssemblyDraft[] {
-  const { assembly, end } = bench.box;
-  return (assembly.tags ?? []).flatMap((tag) =>
-    step(bench, tag.piece, [{ kind: 'tag', piece: tag.piece, tag }], end, end),
   );
 }
 

@@ -42,6 +42,7 @@ const looked: ReadonlySet<CellRole> = new Set([
   'lid',
   'arch',
   'seat',
+  'plate',
   'panel',
   'end',
 ]);

@@ -10,7 +10,7 @@ import {
   type Length,
 } from '../length/index.ts';
 
-/** What a cell of the grid becomes in the box: a handle has an arch and two ends, panels and film are worn; waste is cut away. */
+/** What a cell of the grid becomes in the box: a handle has an arch and two ends, an insert a plate on legs, panels and film are worn; waste is cut away. */
 export const cellRoleSchema = z.enum([
   'floor',
   'wall',
@@ -23,6 +23,8 @@ export const cellRoleSchema = z.enum([
   'arch',
   'seat',
   'end',
+  'plate',
+  'leg',
   'panel',
   'film',
   'waste',

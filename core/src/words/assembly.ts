@@ -69,6 +69,7 @@ export function foldedUp({ faces }: FoldUpOperation) {
     { verb: 'Fold up', here: faces.filter(({ role }) => role === 'wall') },
     { verb: 'Bend', here: faces.filter(({ role }) => role === 'end' || role === 'arch') },
     { verb: 'Turn in', here: faces.filter(({ role }) => role === 'rim') },
+    { verb: 'Fold down', here: faces.filter(({ role }) => role === 'leg') },
     { verb: 'Fold', here: faces.filter(({ role }) => role === 'lid' || role === 'seam') },
     { verb: 'Fold', here: faces.filter(({ role }) => role === 'seat') },
   ];

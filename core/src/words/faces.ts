@@ -40,6 +40,9 @@ export function faceInWords(face: FaceName): string {
       return of ? `tab of the ${faceInWords(of)}` : 'tab';
     case 'gusset':
       return of?.role === 'wall' ? `corner beside the ${faceInWords(of)}` : 'corner';
+    case 'leg':
+      return `${end ?? faces} leg`;
+    case 'plate':
     case 'panel':
     case 'film':
     case 'waste':
@@ -103,6 +106,7 @@ function sharedName(face: FaceName): SharedName | undefined {
   const { role, of, end } = face;
   const self = sideWall(face);
   if (self) return { own: self.faces, noun: 'wall', tells: 'faces', among: self.among };
+  if (role === 'leg') return { own: end ?? face.faces, noun: 'leg', tells: 'faces', among: '' };
   if (!of || (role !== 'rim' && role !== 'tab' && (role !== 'flap' || end === undefined)))
     return undefined;
   const noun = role === 'flap' ? 'flap' : roleInWords(role, 1);

@@ -14,6 +14,8 @@ const roles: Readonly<Record<CellRole, readonly [string, string]>> = {
   arch: ['top panel', 'top panels'],
   seat: ['seat', 'seats'],
   end: ['end', 'ends'],
+  plate: ['plate', 'plates'],
+  leg: ['leg', 'legs'],
   panel: ['panel', 'panels'],
   film: ['film', 'films'],
   waste: ['edge', 'edges'],

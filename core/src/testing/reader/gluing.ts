@@ -71,9 +71,9 @@ const others = [
   /^Lay (?:it round the closed box|it over the lid|its middle on the top) .+\.$/,
   /^Lay it round the closed box, .+\.$/,
   /^Fold the tag in half along its score, outside out, and burnish it: the fold is its top\.$/,
-  /^Put foam squares on the back of the .+ tag layer, and press it onto the front of the tag, as far in from every edge\.$/,
-  /^Adhesive on the back of the .+ tag layer: press it onto the front of the tag, as far in from every edge\.$/,
-  /^(?:Cut a hole .+ across|Punch a hole with the .+), its middle .+ from the top edge, as far from both sides\.$/,
+  /^(?:Adhesive all over|Put foam squares on) the back of the \w+ tag layer\.$/,
+  /^Press it onto the front of the tag, as far in from every edge\.$/,
+  /^(?:Cut a hole .+ across|Punch a hole with the .+)(?: through all its layers)?, its middle .+ from (?:the fold|the edge|the edge between the cut corners|one of its (?:shorter|longer) edges|one edge), as far from both sides\.$/,
   /^Put a thread or a ribbon through the hole, and tie the tag to the box\.$/,
   /^Stick it on the closed box\.$/,
   /^Tie the other one to a bow, .+ wide, and stick it on top\.$/,
@@ -113,6 +113,7 @@ const folded = [
   /^Fold in (.+?)(?:, and hold it there with a sticker or a dot of glue)?\.$/,
   /^Fold up (.+)\.$/,
   /^Turn in (.+)\.$/,
+  /^Fold down (.+)\.$/,
   /^Fold (the .+) over the (?:box|pinched top)(?:, and fix it .+)?\.$/,
   /^Fold (the lid|the bottom|the seam)\.$/,
   /^Lift (the .+), and push the edge of the last one under it: that holds them\.$/,
@@ -206,6 +207,8 @@ export class Gluing {
       this.pending = { side: sideOf(side), what };
       return;
     }
+    // Nothing of the box is glued with the layers of a tag.
+    if (match('Adhesive all over the back of the \\w+ tag layer\\.')) return;
     const back = match('Adhesive (?:all over the back|along the edges) of (?:the|each) (.+)\\.');
     if (back) {
       const [what = ''] = back;

@@ -1,0 +1,36 @@
+import type { Ribbon } from '../fold/index.ts';
+import { step, type Bench } from './bench.ts';
+import type { AssemblyDraft } from './in-one-go.ts';
+
+/** What is stamped and stuck on while the pieces are flat and bare. */
+export function spotSteps(bench: Bench): readonly AssemblyDraft[] {
+  const { spots = [] } = bench.box.assembly;
+  return spots.flatMap((spot) =>
+    step(bench, spot.piece, [{ kind: 'spot', piece: spot.piece, spot }], 0, 0),
+  );
+}
+
+/** Ribbons, cut and put on round the closed box. */
+export function tieSteps(
+  bench: Bench,
+  isMeant: (ribbon: Ribbon) => boolean,
+): readonly AssemblyDraft[] {
+  const { assembly, parts, end } = bench.box;
+  const [first] = parts;
+  if (!first) return [];
+  return (assembly.ribbons ?? [])
+    .filter(isMeant)
+    .flatMap((ribbon) =>
+      step(bench, first.piece.id, [{ kind: 'tie', piece: first.piece.id, ribbon }], end, end).map(
+        (each) => ({ ...each, copies: 1 }),
+      ),
+    );
+}
+
+/** Tags, put together and hung on in the end. */
+export function tagSteps(bench: Bench): readonly AssemblyDraft[] {
+  const { assembly, end } = bench.box;
+  return (assembly.tags ?? []).flatMap((tag) =>
+    step(bench, tag.piece, [{ kind: 'tag', piece: tag.piece, tag }], end, end),
+  );
+}
