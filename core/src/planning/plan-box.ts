@@ -4,6 +4,7 @@ import { half, minus, plus, smallest, times, zero } from '../length/index.ts';
 import { StagedSolver } from '../marks/index.ts';
 import type { StyleFrame, StyleSection } from '../forms/index.ts';
 import { readLines, layOut, type SheetUse } from '../make/index.ts';
+import { paperFor } from '../paper/index.ts';
 import { cutSizeOf, gridPositions } from '../piece/index.ts';
 import { papersOf, type PlanRequest, type Problem } from '../request/index.ts';
 import { begin, type Begun } from './begin-box.ts';
@@ -31,8 +32,8 @@ export type PlanResult =
 /**
  * The one way in: a request becomes a plan, or sentences that say which field stands in the way and how to get
  * round it. A gift that may stand any way up is boxed the way in which everything holds, then that takes the fewest
- * sheets, then the least card. What a punch board can't make is made along a ruler. Pure; the request has been
- * parsed by its schema.
+ * sheets for the box itself, then the least card: what it wears doesn't turn the gift round. What a punch board can't
+ * make is made along a ruler. Pure; the request has been parsed by its schema.
  */
 export function planBox(asked: PlanRequest): PlanResult {
   const [first, ...papers] = papersOf(asked);
@@ -61,17 +62,35 @@ function planWith(request: PlanRequest): PlanResult {
   const solver = new StagedSolver();
   const begun = waysUp(request.gift).map((gift) => begin({ ...request, gift, made }, solver));
   // Where everything holds one way up, what doesn't hold is not looked for in any other.
-  const holding = allHolding(begun);
-  const tried = holding.length > 0 ? [] : standAsNearAsCan(begun, solver);
-  const standing = [...holding, ...tried.flatMap((each) => (each.ok ? [each.standing] : []))];
-  const best = [...standing].sort(byCard)[0];
-  if (best) return { ok: true, plan: finish(best) };
+  const holding = finishBest(allHolding(begun));
+  if (holding) return { ok: true, plan: holding };
+  const tried = standAsNearAsCan(begun, solver);
+  const best = finishBest(tried.flatMap((each) => (each.ok ? [each.standing] : [])));
+  if (best) return { ok: true, plan: best };
+  // What a box is to wear may have room on its sheets only where the box is smaller.
+  const closer =
+    request.additions.length === 0
+      ? undefined
+      : finishBest(tried.flatMap((each) => (each.ok ? (each.closer?.() ?? []) : [])));
+  if (closer) return { ok: true, plan: closer };
   return { ok: false, problems: problemsToTell(tried, request) };
+}
+
+/** The plan of the best of those that can be laid out on their sheets; undefined where none can. */
+function finishBest(standing: readonly Standing[]): Plan | undefined {
+  for (const each of standing.toSorted(byCard)) {
+    const laidOut = each.layOut();
+    if (laidOut.ok) return finish(each, laidOut);
+  }
+  return undefined;
 }
 
 /** One way up is enough to say what stands in the way: one in which it is only what the box is to wear, if there is one. */
 function problemsToTell(tried: readonly Stood[], { additions }: PlanRequest): readonly Problem[] {
-  const refused = tried.flatMap((each) => (each.ok ? [] : [each]));
+  const refused = tried.flatMap((each) => {
+    const answer = each.ok ? each.standing.layOut() : each;
+    return answer.ok ? [] : [answer];
+  });
   const isOfDress = ({ field }: Problem) => field.startsWith('additions');
   const nearest =
     additions.length === 0
@@ -80,23 +99,34 @@ function problemsToTell(tried: readonly Stood[], { additions }: PlanRequest): re
   return nearest ?? refused[0]?.problems() ?? [];
 }
 
+/** The sheets of a box, with its pieces where they had to be drawn before these were known. */
+type LaidOut =
+  | { readonly ok: true; readonly sheets: readonly SheetUse[]; readonly drawn?: DrawnBox }
+  | { readonly ok: false; readonly problems: () => readonly Problem[] };
+
 /** A gift one way up, with a box whose every length is chosen. */
 interface Standing {
   readonly request: PlanRequest;
   readonly leans: BothLeans;
-  readonly sheets: readonly SheetUse[];
-  /** Its pieces, where they had to be drawn before the sheets were known. */
-  readonly drawn?: DrawnBox;
+  /** What the box takes without what it wears. */
+  readonly card: CardUse;
+  /** Works out all of its sheets, once. */
+  readonly layOut: () => LaidOut;
 }
 
 /** What stands in the way is worked out only when it is told. */
 type Stood =
-  | { readonly ok: true; readonly standing: Standing }
+  | {
+      readonly ok: true;
+      readonly standing: Standing;
+      /** The same with less room, where it was not tried yet. */
+      readonly closer?: () => Standing | undefined;
+    }
   | { readonly ok: false; readonly problems: () => readonly Problem[] };
 
 const states = ['holds', 'loose', 'tight'] as const;
 
-function cardUse({ sheets }: Standing): CardUse {
+function cardUse(sheets: readonly SheetUse[]): CardUse {
   return {
     sheets: sheets.reduce((sum, use) => sum + use.sheets, 0),
     used: sheets.reduce((sum, use) => sum + use.sheets * (1 - use.leftOver), 0),
@@ -106,7 +136,7 @@ function cardUse({ sheets }: Standing): CardUse {
 /** What holds first, then the fewest sheets, then how much of them is used. */
 function byCard(one: Standing, other: Standing): number {
   const rank = ({ leans }: Standing) => states.indexOf(worstState(leans.box));
-  return rank(one) - rank(other) || compareCard(cardUse(one), cardUse(other));
+  return rank(one) - rank(other) || compareCard(one.card, other.card);
 }
 
 /** Whether something jams in a box even where it is rather made loose than tight. */
@@ -130,7 +160,18 @@ function wishingLess(request: PlanRequest, share: number): PlanRequest {
 /** A gift one way up in a box with the room that is wished for, or else with half of it or the least that will do. */
 function stand(wishing: Begun, solver: StagedSolver): Stood {
   const wished = standIn(wishing);
-  if (wished.ok) return wished;
+  if (!wished.ok) return standCloser(wishing, wished, solver);
+  return {
+    ...wished,
+    closer: () => {
+      const closer = standCloser(wishing, wished, solver);
+      return closer.ok ? closer.standing : undefined;
+    },
+  };
+}
+
+/** The same with half of the room that is wished for or the least that will do; where that is no help, what was found. */
+function standCloser(wishing: Begun, wished: Stood, solver: StagedSolver): Stood {
   const { request } = wishing;
   const wishingLeast = begin(wishingLess(request, 0), solver);
   // Where it has no more to choose from, there is no more to be found.
@@ -150,7 +191,7 @@ function isNoWider(frame: StyleFrame, than: StyleFrame): boolean {
 
 /** The ways up in which everything holds, in their order; not all of those that surely take more card. */
 function allHolding(begun: readonly Begun[]): readonly Standing[] {
-  const found = eachByLeastCard(begun, standHolding, (standing) => standing && cardUse(standing));
+  const found = eachByLeastCard(begun, standHolding, (standing) => standing?.card);
   return found.flatMap((standing) => standing ?? []);
 }
 
@@ -164,7 +205,7 @@ function standAsNearAsCan(begun: readonly Begun[], solver: StagedSolver): readon
     (each) => stand(each, solver),
     (stood) =>
       stood.ok && worstState(stood.standing.leans.box) === 'loose'
-        ? cardUse(stood.standing)
+        ? stood.standing.card
         : undefined,
   );
 }
@@ -205,24 +246,45 @@ function standHolding(begun: Begun): Standing | undefined {
   const dressed = begun.ok ? begun.dressed() : undefined;
   const box = dressed?.ok ? dressed.lengths.held() : undefined;
   if (!box || boardProblems(box, begun.request).length > 0) return undefined;
-  const stood = layOutOnSheets(box, begun.request);
+  const stood = standOnSheets(box, begun.request);
   return stood.ok ? stood.standing : undefined;
 }
 
-function layOutOnSheets(box: SolvedFrame, request: PlanRequest): Stood {
-  if (box.frame.wears || hasOneWayPrint(request)) return layOutDrawn(box, request);
-  const pieces = box.frame.pieces.map(({ id, paper, copies }) => ({
+/** A box whose lengths are chosen, on sheets as far as must be known to compare it with others. */
+function standOnSheets(box: SolvedFrame, request: PlanRequest): Stood {
+  const own = layOutOwn(box, request);
+  if (!own.ok) return own;
+  let laidOut: LaidOut | undefined = box.frame.wears ? undefined : own;
+  return {
+    ok: true,
+    standing: {
+      request,
+      leans: bothLeans(box, request),
+      card: cardUse(own.sheets),
+      layOut: () => (laidOut ??= layOutDrawn(box, request)),
+    },
+  };
+}
+
+/** The box without what it wears on its sheets. */
+function layOutOwn(box: SolvedFrame, request: PlanRequest): LaidOut {
+  const { pieces } = box.frame;
+  const papers = pieces.map(({ paper }) => paperFor(request.papers, paper));
+  if (hasOneWayPrint(papers)) {
+    const { wears: _, ...frame } = box.frame;
+    return layOutDrawn({ ...box, frame }, request);
+  }
+  const sized = pieces.map(({ id, paper, copies }) => ({
     id,
     paper,
     copies,
     ...cutSizeIn(box.solution, id),
   }));
-  const sheets = layOut(pieces, request.papers);
-  return { ok: true, standing: { request, leans: bothLeans(box, request), sheets } };
+  return { ok: true, sheets: layOut(sized, request.papers) };
 }
 
 /** What a box wears is cut to its pieces, and a print is turned to what it comes to: they are drawn first. */
-function layOutDrawn(box: SolvedFrame, request: PlanRequest): Stood {
+function layOutDrawn(box: SolvedFrame, request: PlanRequest): LaidOut {
   const answer = drawBox(box, request.kit);
   if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
   const drawn = withPrintTops(answer.box, request);
@@ -236,8 +298,7 @@ function layOutDrawn(box: SolvedFrame, request: PlanRequest): Stood {
   }));
   const tooLarge = pieces.flatMap((piece) => tooLargeForSheet(piece, request));
   if (tooLarge.length > 0) return { ok: false, problems: () => tooLarge };
-  const sheets = layOut(pieces, request.papers);
-  return { ok: true, standing: { request, leans: bothLeans(box, request), sheets, drawn } };
+  return { ok: true, sheets: layOut(pieces, request.papers), drawn };
 }
 
 /** The other lean is worked out once, and only where it is asked for. */
@@ -262,7 +323,7 @@ function standIn(begun: Begun): Stood {
   const box = lengths.best();
   if (!box && request.made.length > 0) return { ok: false, problems: () => [beyondRescue] };
   if (!box) return { ok: false, problems: () => withWayOut(sheetProblems(request, frame)) };
-  const stood = layOutOnSheets(box, request);
+  const stood = standOnSheets(box, request);
   if (!stood.ok) return stood;
   const { standing } = stood;
   // Where a larger lid would go on, it is its sheet that leaves no room for it.
@@ -275,7 +336,10 @@ function standIn(begun: Begun): Stood {
   return { ok: true, standing };
 }
 
-function finish({ request, leans, sheets, drawn: known }: Standing): Plan {
+function finish(
+  { request, leans }: Standing,
+  { sheets, drawn: known }: Extract<LaidOut, { ok: true }>,
+): Plan {
   const { box } = leans;
   const drawn = known ?? drawnBox(box, request.kit);
   const marks = drawn.pieces.map((marked) => readingsOf(marked, request.kit));

@@ -45,14 +45,14 @@ export function bestTop(faces: readonly SeenFace[], open: readonly Side[]): Side
   );
 }
 
-/** Whether some paper of a box has a print with a way up. */
-export function hasOneWayPrint({ papers }: Pick<PlanRequest, 'papers'>): boolean {
+/** Whether some of these papers has a print with a way up. */
+export function hasOneWayPrint(papers: readonly Paper[]): boolean {
   return papers.some(hasWayUp);
 }
 
 /** A box with every print that has a way up turned as is best for what is seen of it. */
 export function withPrintTops(box: DrawnBox, request: PlanRequest): DrawnBox {
-  if (!hasOneWayPrint(request)) return box;
+  if (!hasOneWayPrint(request.papers)) return box;
   const { papers } = request;
   const folding = foldingBox(
     box.pieces.map(({ piece }) => piece),
