@@ -15,6 +15,7 @@ import {
   type Kit,
   type PlanRequest,
 } from '@rangoli/core';
+import { withSixAdditions } from './six-additions.ts';
 import { requestsIn, shippedKits, sundial, tableRequestsIn } from '../src/testing/requests.ts';
 
 const seed = 20_261_125;
@@ -76,6 +77,13 @@ console.log(
 );
 for (const style of allStyles)
   report(style.name, fc.sample(tableRequestsIn(style), { seed, numRuns: 400 }));
+const dressed = allStyles.flatMap((style) =>
+  fc
+    .sample(tableRequestsIn(style), { seed, numRuns: 20 })
+    .flatMap((request) => withSixAdditions(request) ?? []),
+);
+console.log('The same over all kinds with six things on and in the box (wanted: p95 under 5):');
+report('Dressed', dressed);
 console.log('The same for one block or round in a lidded box (wanted: p95 under 2):');
 report('Lidded box', alone);
 

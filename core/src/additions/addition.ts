@@ -1,3 +1,4 @@
+import type { FoldingBox } from '../fold/index.ts';
 import type { DrawnFrame, PieceCutout, Refusal, Worn, WornAnswer } from '../forms/index.ts';
 import type { Gift } from '../gift/index.ts';
 import type { Length, Unit } from '../length/index.ts';
@@ -9,6 +10,8 @@ import type { RoomTaken } from './room-taken.ts';
 /** A box that something is put on. */
 export interface Undressed {
   readonly drawn: DrawnFrame;
+  /** It is ready to fold without its openings, and without anything that it wears. */
+  readonly plain: FoldingBox;
   /** Its faces that something may be glued on, and those of them that wear something already. */
   readonly faces: readonly FlatFace[];
   readonly taken: readonly FlatFace[];

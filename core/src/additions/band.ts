@@ -33,7 +33,7 @@ import {
 } from './round-box.ts';
 import { oneStrip, twoStrips } from './band-strips.ts';
 import { noRoomTaken } from './room-taken.ts';
-import { wornBox } from './worn-box.ts';
+import { outsideBox } from './worn-box.ts';
 
 /** How wide a band may be. */
 export const bandLimits = { least: millimetres(8), most: millimetres(300) } as const;
@@ -225,7 +225,7 @@ function stripsFor(
 function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {
   const { round } = choice;
   const width = largest(brief.step, roundDown(choice.width, brief.step));
-  const box = wornBox(bare);
+  const box = outsideBox(bare);
   const answer = roundOf(box, round, toMillimetres(width));
   if (!answer.ok) return { ok: false as const, refusal: refused(choice, box, answer, brief) };
   const { of } = answer;

@@ -30,7 +30,8 @@ function placeOnCard(part: FoldingPart, face: number, openings: readonly Cutout[
   });
   // An opening is measured upwards.
   const isClear = ({ x, y }: Point) => !wide.some((each) => isInOpening(each, { x, y: -y }));
-  const towards = [0, 0.5, 0.8, 0.9].flatMap((share) =>
+  if (isClear(middle)) return middle;
+  const towards = [0.5, 0.8, 0.9].flatMap((share) =>
     ring.map((corner) => ({
       x: middle.x + (corner.x - middle.x) * share,
       y: middle.y + (corner.y - middle.y) * share,

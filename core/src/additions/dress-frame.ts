@@ -1,4 +1,4 @@
-import { foldingBox, type FaceRef } from '../fold/index.ts';
+import { foldingBox, type FaceRef, type FoldingBox } from '../fold/index.ts';
 import {
   drawFrame,
   cutOutOf,
@@ -12,6 +12,7 @@ import {
 } from '../forms/index.ts';
 import type { Gift } from '../gift/index.ts';
 import { ordinalInWords, type Length, type Unit } from '../length/index.ts';
+import type { Piece } from '../piece/index.ts';
 import { paperFor, type Paper, type Papers } from '../paper/index.ts';
 import { cuttingMeans, type Kit } from '../tools/index.ts';
 import type { DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
@@ -54,6 +55,34 @@ export function withWornPaper(
   });
 }
 
+/** A box ready to fold, without its openings and without anything that it wears. */
+function plainBox(
+  { pieces, assembly }: Pick<DrawnFrame, 'pieces' | 'assembly'>,
+  papers: Papers,
+): FoldingBox {
+  const parts = assembly.parts.filter(({ worn, lies, isHandle }) => !worn && !lies && !isHandle);
+  const isBare = ({ part }: FaceRef) => parts.some(({ id }) => id === part);
+  const bare = {
+    ...assembly,
+    parts,
+    stacks: assembly.stacks.filter(({ face }) => isBare(face)),
+  };
+  return foldingBox(
+    withoutOpenings(pieces),
+    ({ paper }) => paperFor(papers, paper).thickness,
+    bare,
+  );
+}
+
+/** Its faces that something may be worn on. */
+function facesOf(
+  plain: FoldingBox,
+  pieces: DrawnFrame['pieces'],
+  pairs: readonly Over[],
+): readonly FlatFace[] {
+  return flatFaces(plain, new Map(pieces.map(({ id, grid }) => [id, grid.cutouts])), pairs);
+}
+
 /** All faces of a box that something may be worn on, whether they wear anything or not. */
 export function wearable(
   {
@@ -63,19 +92,7 @@ export function wearable(
   }: Pick<DrawnFrame, 'pieces' | 'assembly'> & { readonly pairs: readonly Over[] },
   papers: Papers,
 ): readonly FlatFace[] {
-  const parts = assembly.parts.filter(({ worn, lies, isHandle }) => !worn && !lies && !isHandle);
-  const isBare = ({ part }: FaceRef) => parts.some(({ id }) => id === part);
-  const bare = {
-    ...assembly,
-    parts,
-    stacks: assembly.stacks.filter(({ face }) => isBare(face)),
-  };
-  const box = foldingBox(
-    withoutOpenings(pieces),
-    ({ paper }) => paperFor(papers, paper).thickness,
-    bare,
-  );
-  return flatFaces(box, new Map(pieces.map(({ id, grid }) => [id, grid.cutouts])), pairs);
+  return facesOf(plainBox({ pieces, assembly }, papers), pieces, pairs);
 }
 
 const nothing: Worn = { pieces: [], parts: [], stacks: [] };
@@ -90,7 +107,15 @@ export function stepOfCuts(kit: Kit): Length {
 
 /** A drawn box that wears nothing yet. */
 export function undressed(drawn: DrawnFrame, papers: Papers, pairs: readonly Over[]): Undressed {
-  return { drawn, papers, faces: wearable({ ...drawn, pairs }, papers), taken: [], worn: nothing };
+  const plain = plainBox(drawn, papers);
+  return {
+    drawn,
+    plain,
+    papers,
+    faces: facesOf(plain, drawn.pieces, pairs),
+    taken: [],
+    worn: nothing,
+  };
 }
 
 /** Where something lies in the box: at its walls, among what is put in one after the other, or next to the gift. */
@@ -214,11 +239,26 @@ export function dressAsItIs(frame: StyleFrame, request: DressRequest): StyleFram
   };
 }
 
-/** Whether two boxes have come out the same. */
-function isAlike(one: DrawnFrame, other: DrawnFrame): boolean {
-  const sizes = ({ pieces }: DrawnFrame) =>
-    pieces.flatMap(({ grid: { columns, rows } }) => [...columns, ...rows]).join(' ');
-  return sizes(one) === sizes(other);
+/** Whether two pieces have come out the same; most that differ do so in a size. */
+function isAlike({ grid: one }: Piece, { grid: other }: Piece): boolean {
+  const isSame = (own: readonly Length[], others: readonly Length[]) =>
+    own.length === others.length && own.every((size, i) => size === others[i]);
+  return (
+    isSame(one.columns, other.columns) &&
+    isSame(one.rows, other.rows) &&
+    JSON.stringify(one) === JSON.stringify(other)
+  );
+}
+
+/** A drawn box with those pieces of another drawing that have come out the same: what is known of them serves twice. */
+function withSamePieces(own: DrawnFrame, before: DrawnFrame): DrawnFrame {
+  return {
+    ...own,
+    pieces: own.pieces.map((piece) => {
+      const same = before.pieces.find(({ id }) => id === piece.id);
+      return same && isAlike(piece, same) ? { ...piece, grid: same.grid } : piece;
+    }),
+  };
 }
 
 /**
@@ -233,17 +273,16 @@ export function dressFrame(frame: StyleFrame, request: DressRequest, near: SizeO
   if (refusal) return { ok: false, refusal };
   const roomy = makeRoom(frame, laid);
   if (!roomy) return { ok: false, refusal: 'square' };
-  if (laid.length > 0) return { ok: true, frame: dressAsItIs(roomy, request) };
-  // With no room to be made it mostly comes out as it was looked at.
-  const wears = (own: DrawnFrame) =>
-    wearAll(
-      request,
-      isAlike(own, bare.drawn)
-        ? { ...bare, drawn: own }
-        : undressed(own, request.papers, frame.fits),
-      frame.fits,
-    );
-  return { ok: true, frame: { ...frame, wears } };
+  const { fits } = roomy;
+  const wears = (drawn: DrawnFrame) => {
+    const own = withSamePieces(drawn, bare.drawn);
+    // With no room to be made it mostly comes out as it was looked at.
+    const isSame = own.pieces.every(({ grid }, i) => grid === bare.drawn.pieces[i]?.grid);
+    const box =
+      laid.length === 0 && isSame ? { ...bare, drawn: own } : undressed(own, request.papers, fits);
+    return wearAll(request, box, fits);
+  };
+  return { ok: true, frame: { ...roomy, wears } };
 }
 
 function noRoomFor({ face: { name } }: LaidCard, field: string): Refusal {

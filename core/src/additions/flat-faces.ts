@@ -74,13 +74,16 @@ function staying({
   };
 }
 
-/** Whether the outside of a face looks into the room for the gift, as that of a tray in a tower may. */
-function looksInside({ assembly }: FoldingBox, { ring, out }: PlacedFace): boolean {
-  const middle = scale(
-    ring.reduce((sum, place) => add(sum, place)),
-    1 / ring.length,
-  );
-  return depthIn(cavitySolid(assembly.cavity), add(middle, scale(out, -1.5))) > 0;
+/** What finds whether the outside of a face looks into the room for the gift, as that of a tray in a tower may. */
+function lookingInside({ assembly }: FoldingBox): (face: PlacedFace) => boolean {
+  const room = cavitySolid(assembly.cavity);
+  return ({ ring, out }) => {
+    const middle = scale(
+      ring.reduce((sum, place) => add(sum, place)),
+      1 / ring.length,
+    );
+    return depthIn(room, add(middle, scale(out, -1.5))) > 0;
+  };
 }
 
 /**
@@ -95,6 +98,7 @@ export function flatFaces(
   const faces = closedFaces(box);
   const partOf = (id: string) => box.parts.find(({ part }) => part.id === id);
   const stays = staying(box);
+  const looksInside = lookingInside(box);
   const pieceOf = (part: string) => partOf(part)?.piece.id ?? part;
   const isHiddenForGood = (
     part: FoldingPart,
@@ -147,7 +151,7 @@ export function flatFaces(
         return there && dot(there.out, placed.out) < 0 ? 'inside' : 'outside';
       };
       const outline = outlineOf(placed.ring.map((place) => onFace(axes, place)));
-      if (looksInside(box, placed) || isHiddenForGood(part, placed, { axes, outline })) return [];
+      if (looksInside(placed) || isHiddenForGood(part, placed, { axes, outline })) return [];
       if (placed.holes.length > 0 || outline.length > 12 || !isConvex(outline)) return [];
       const frame = part.faces[at] ?? part.closed;
       const openings = openingsOn(rounds, { frame, axes, outline });

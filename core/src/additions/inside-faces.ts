@@ -21,7 +21,7 @@ import type { CellRole, Cutout, Point } from '../piece/index.ts';
 import type { Undressed } from './addition.ts';
 import { cardSpot } from './card-spot.ts';
 import { onFace, type FaceAxes } from './face-axes.ts';
-import { isOpening, openingsOn, withoutOpenings, type Opening } from './openings.ts';
+import { isOpening, openingsOn, type Opening } from './openings.ts';
 import {
   areaOf,
   boundsOf,
@@ -33,7 +33,7 @@ import {
 } from './outline.ts';
 import { narrowed, roomAt } from './room-at.ts';
 import type { RoomTaken } from './room-taken.ts';
-import { wornBox } from './worn-box.ts';
+import { insideBox } from './worn-box.ts';
 
 /** The card behind one side of a box’s room. */
 export interface InsideFace {
@@ -100,8 +100,12 @@ function standsAcross(
   plane: number,
 ): readonly CardBefore[] {
   const depth = (place: Vector) => dot(place, axes.out) - plane;
-  const depths = ring.map(depth);
-  if (Math.max(...depths) < crossed.from || Math.min(...depths) > crossed.to) return [];
+  let [nearest, farthest] = [Infinity, -Infinity];
+  for (const place of ring) {
+    nearest = Math.min(nearest, depth(place));
+    farthest = Math.max(farthest, depth(place));
+  }
+  if (farthest < crossed.from || nearest > crossed.to) return [];
   const clipped = [crossed.from, crossed.to].reduce<readonly Vector[]>(
     (rest, limit) =>
       rest.flatMap((here, i) => {
@@ -131,29 +135,27 @@ function standsAcross(
 
 /** What finds the card behind a place of the room’s side. */
 function finder(bare: Undressed) {
-  const box = wornBox(bare, withoutOpenings);
+  const box = insideBox(bare);
   const pieces = [...bare.drawn.pieces, ...bare.worn.pieces];
   const cutouts = new Map<string, readonly Cutout[]>(
     pieces.map(({ id, grid }) => [id, grid.cutouts.filter(isOpening)]),
   );
-  // What only lies in the box is no part of it.
-  const isOwn = (id: string) => box.parts.some(({ part }) => part.id === id && !part.lies);
   // Film is no wall: what is seen through it is open.
-  const faces = closedFaces(box).filter(({ part, role }) => isOwn(part) && role !== 'film');
+  const faces = closedFaces(box).filter(({ role }) => role !== 'film');
   const behind = (axes: FaceAxes, plane: number, place: Point): InsideFace | undefined => {
-    const seen = (face: PlacedFace) => face.ring.map((corner) => onFace(axes, corner));
-    const near = faces
-      .filter(({ out }) => Math.abs(dot(out, axes.out)) > 0.99)
-      .flatMap((face) => {
-        const [first] = face.ring;
-        if (!first) return [];
-        const surface = dot(first, axes.out) - face.card / 2;
-        if (surface < plane - close || surface > plane + close) return [];
-        const ring = outlineOf(seen(face));
-        const hull = isConvex(ring) ? ring : cornersOf(boundsOf(ring));
-        return [{ face, surface, hull }];
-      })
-      .sort((a, b) => a.surface - b.surface);
+    const near: { face: PlacedFace; surface: number; hull: readonly Point[] }[] = [];
+    const across: CardBefore[] = [];
+    for (const face of faces) {
+      const turned = Math.abs(dot(face.out, axes.out));
+      if (turned < 0.5) across.push(...standsAcross(face, axes, plane));
+      const [first] = face.ring;
+      if (turned <= 0.99 || !first) continue;
+      const surface = dot(first, axes.out) - face.card / 2;
+      if (surface < plane - close || surface > plane + close) continue;
+      const ring = outlineOf(face.ring.map((corner) => onFace(axes, corner)));
+      near.push({ face, surface, hull: isConvex(ring) ? ring : cornersOf(boundsOf(ring)) });
+    }
+    near.sort((a, b) => a.surface - b.surface);
     // In the room itself there may be tabs at corners that a round gift leaves free.
     const found = near.find(
       (each) => each.surface > plane - 0.1 && isWithinOutline(each.hull, place),
@@ -183,9 +185,7 @@ function finder(bare: Undressed) {
         const isOver = own < surface - touching && areaOf(cutTo(hull, outline, 0)) > leastCover;
         return isOver ? [{ outline: hull, surface: own }] : [];
       }),
-      across: faces
-        .filter(({ out }) => Math.abs(dot(out, axes.out)) < 0.5)
-        .flatMap((other) => standsAcross(other, axes, plane)),
+      across,
     };
   };
   return { box, behind };

@@ -75,12 +75,40 @@ function cutLeftOf(
   });
 }
 
+/** An outline as the rectangle that it is; undefined for any other. */
+function rectangleOf(outline: readonly Point[]): Bounds | undefined {
+  const [a, b, c, d] = outline;
+  if (!a || !b || !c || !d || outline.length > 4) return undefined;
+  const same = (one: number, other: number) => Math.abs(one - other) < 1e-9;
+  const startsLevel = same(a.y, b.y) && same(b.x, c.x) && same(c.y, d.y) && same(d.x, a.x);
+  const startsUpright = same(a.x, b.x) && same(b.y, c.y) && same(c.x, d.x) && same(d.y, a.y);
+  if (!startsLevel && !startsUpright) return undefined;
+  return {
+    left: Math.min(a.x, c.x),
+    right: Math.max(a.x, c.x),
+    bottom: Math.min(a.y, c.y),
+    top: Math.max(a.y, c.y),
+  };
+}
+
+/** The same for two rectangles, as most outlines are. */
+function cutRectangle(one: Bounds, by: Bounds, off: number): readonly Point[] {
+  const left = Math.max(one.left, by.left + off);
+  const right = Math.min(one.right, by.right - off);
+  const bottom = Math.max(one.bottom, by.bottom + off);
+  const top = Math.min(one.top, by.top - off);
+  const isLeft = right - left > straight && top - bottom > straight;
+  return isLeft ? cornersOf({ left, right, bottom, top }) : [];
+}
+
 /** What of an outline lies inside another one, or by `off` within each of its sides; no corners where nothing does. */
 export function cutTo(
   outline: readonly Point[],
   by: readonly Point[],
   off: number,
 ): readonly Point[] {
+  const [one, other] = [rectangleOf(outline), rectangleOf(by)];
+  if (one && other) return cutRectangle(one, other, off);
   const left = by.reduce<readonly Point[]>((rest, from, i) => {
     const to = by[(i + 1) % by.length] ?? from;
     return cutLeftOf(rest, from, to, off);
@@ -97,14 +125,14 @@ export interface Bounds {
 }
 
 export function boundsOf(points: readonly Point[]): Bounds {
-  const xs = points.map(({ x }) => x);
-  const ys = points.map(({ y }) => y);
-  return {
-    left: Math.min(...xs),
-    right: Math.max(...xs),
-    bottom: Math.min(...ys),
-    top: Math.max(...ys),
-  };
+  let [left, right, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const { x, y } of points) {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    bottom = Math.min(bottom, y);
+    top = Math.max(top, y);
+  }
+  return { left, right, bottom, top };
 }
 
 /** The corners of a rectangle, anticlockwise. */

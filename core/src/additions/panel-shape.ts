@@ -136,22 +136,21 @@ function placeOnCard(
 ): Point | undefined {
   const shares = [0.5, 0.2, 0.8, 0.08, 0.92, 0.35, 0.65, 0.03, 0.97];
   const { left, right, bottom, top } = bounds;
-  const places = shares.flatMap((down) =>
-    shares.map((across) => ({
-      x: left + (right - left) * across,
-      y: bottom + (top - bottom) * down,
-    })),
-  );
-  return places.find(
-    (place) =>
-      isWithinOutline(outline, place) &&
-      openings.every((opening) => {
-        const wide = widened(opening, margin);
-        // Bites are as wide as their opening.
-        const more = wide.kind === 'round' ? wide.radius * (Math.SQRT2 - 1) + 0.2 : 0.2;
-        return !isInOpening(widened(wide, more), place);
-      }),
-  );
+  const isOnCard = (place: Point) =>
+    isWithinOutline(outline, place) &&
+    openings.every((opening) => {
+      const wide = widened(opening, margin);
+      // Bites are as wide as their opening.
+      const more = wide.kind === 'round' ? wide.radius * (Math.SQRT2 - 1) + 0.2 : 0.2;
+      return !isInOpening(widened(wide, more), place);
+    });
+  // Mostly the first will do.
+  for (const down of shares)
+    for (const across of shares) {
+      const place = { x: left + (right - left) * across, y: bottom + (top - bottom) * down };
+      if (isOnCard(place)) return place;
+    }
+  return undefined;
 }
 
 /** The panel that keeps so far in from the outline of what it lies on, cut on the marks. */

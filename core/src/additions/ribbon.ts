@@ -19,7 +19,7 @@ import type { Addition, DressBrief, Undressed } from './addition.ts';
 import { girth, overParts, throughHoles } from './girth.ts';
 import { noRoomTaken } from './room-taken.ts';
 import { hasHandleOver } from './round-box.ts';
-import { wornBox } from './worn-box.ts';
+import { outsideBox } from './worn-box.ts';
 
 /** How wide a ribbon and its bow may be. */
 export const ribbonLimits = {
@@ -145,7 +145,7 @@ function refused(choice: RibbonChoice, box: FoldingBox, { field }: DressBrief): 
 
 function wear(choice: RibbonChoice, bare: Undressed, brief: DressBrief) {
   const { id, way, width, bow } = choice;
-  const box = wornBox(bare);
+  const box = outsideBox(bare);
   const long = lengthOf(box, way, toMillimetres(width));
   if (long === undefined) return { ok: false as const, refusal: refused(choice, box, brief) };
   const once = nanometres(Math.ceil(long * 1e6));

@@ -212,12 +212,19 @@ export function placeFaces(part: FoldingPart, frames: readonly Frame[]): readonl
   });
 }
 
+/** Placed once for each box, which never changes. */
+const placed = new WeakMap<FoldingBox, readonly PlacedFace[]>();
+
 /** The faces of the closed box, each where the card under it puts it. */
 export function closedFaces(box: FoldingBox): readonly PlacedFace[] {
-  return box.parts.flatMap((part) =>
+  const before = placed.get(box);
+  if (before) return before;
+  const faces = box.parts.flatMap((part) =>
     placeFaces(
       part,
       part.faces.map((each, i) => shifted(each, part.lifts[i] ?? origin)),
     ),
   );
+  placed.set(box, faces);
+  return faces;
 }

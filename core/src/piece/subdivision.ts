@@ -101,28 +101,27 @@ function isApart(one: Bounded, other: Bounded): boolean {
   );
 }
 
-/** How far along `segment` (0–1) the other one meets it, for every meeting point. */
-function meetings(segment: Segment, other: Segment): readonly number[] {
-  const { from: a, to: b } = segment;
-  const { from: c, to: d } = other;
-  const length = Math.hypot(b.x - a.x, b.y - a.y);
-  const otherLength = Math.hypot(d.x - c.x, d.y - c.y);
-  const along = (point: Point) =>
-    ((point.x - a.x) * (b.x - a.x) + (point.y - a.y) * (b.y - a.y)) / (length * length);
-  const touches = (point: Point) => Math.abs(cross(a, b, point)) / length < same;
-  const found = [c, d].filter(touches).map(along);
-  if (found.length === 0) {
-    const sideC = cross(a, b, c);
-    const sideD = cross(a, b, d);
-    const sideA = cross(c, d, a) / otherLength;
-    const sideB = cross(c, d, b) / otherLength;
-    if (sideC > 0 !== sideD > 0) {
-      if (sideA > 0 !== sideB > 0 || Math.abs(sideA) < same || Math.abs(sideB) < same)
-        found.push(sideA / (sideA - sideB));
-    }
-  }
+/** Adds to `stops` how far along `segment` (0–1) the other one meets it, for every meeting point. */
+function addMeetings(stops: number[], { from: a, to: b }: Segment, { from: c, to: d }: Segment) {
+  const [wide, high] = [b.x - a.x, b.y - a.y];
+  const length = Math.hypot(wide, high);
   const slack = same / length;
-  return found.filter((t) => t > -slack && t < 1 + slack);
+  const add = (t: number) => {
+    if (t > -slack && t < 1 + slack) stops.push(t);
+  };
+  const along = ({ x, y }: Point) => ((x - a.x) * wide + (y - a.y) * high) / (length * length);
+  const sideC = cross(a, b, c);
+  const sideD = cross(a, b, d);
+  const touchesC = Math.abs(sideC) / length < same;
+  const touchesD = Math.abs(sideD) / length < same;
+  if (touchesC) add(along(c));
+  if (touchesD) add(along(d));
+  if (touchesC || touchesD || sideC > 0 === sideD > 0) return;
+  const otherLength = Math.hypot(d.x - c.x, d.y - c.y);
+  const sideA = cross(c, d, a) / otherLength;
+  const sideB = cross(c, d, b) / otherLength;
+  if (sideA > 0 !== sideB > 0 || Math.abs(sideA) < same || Math.abs(sideB) < same)
+    add(sideA / (sideA - sideB));
 }
 
 interface Run {
@@ -139,7 +138,7 @@ function splitRuns(segments: readonly Segment[], index: CornerIndex): readonly R
     const { segment } = here;
     const stops = [0, 1];
     for (const other of bounded)
-      if (other !== here && !isApart(here, other)) stops.push(...meetings(segment, other.segment));
+      if (other !== here && !isApart(here, other)) addMeetings(stops, segment, other.segment);
     const places = stops
       .sort((a, b) => a - b)
       .map((t) =>
@@ -208,6 +207,26 @@ function traceRings(
  * of one of them, unless it lies in a patch.
  */
 export function subdivide(grid: ScoreGrid): Subdivision {
+  return isPlainCell(grid) ? oneFace(grid) : facesBetweenLines(grid);
+}
+
+/** Whether a piece is one straight cell with nothing cut off it, as most panels are. */
+function isPlainCell({ columns, rows, lines, diagonals, cutouts, tapers, patches }: ScoreGrid) {
+  const all = [lines, diagonals, cutouts, tapers, patches];
+  return columns.length === 1 && rows.length === 1 && all.every(({ length }) => length === 0);
+}
+
+/** A piece that is one face. */
+function oneFace(grid: ScoreGrid): Subdivision {
+  const around = [0, 1, 2, 3];
+  return {
+    corners: segmentsOf(grid).map(({ from }) => from),
+    edges: around.map((from) => ({ from, to: (from + 1) % 4, make: 'edge', faces: [0] })),
+    faces: [{ corners: around, holes: [], role: grid.roles[0]?.[0] ?? 'waste' }],
+  };
+}
+
+function facesBetweenLines(grid: ScoreGrid): Subdivision {
   const index = new CornerIndex();
   const runs = splitRuns(segmentsOf(grid), index);
   const corners = index.corners;
