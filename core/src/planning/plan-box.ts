@@ -3,8 +3,7 @@ import { extentsOf, waysUp, type DirectedRoom, type Gift } from '../gift/index.t
 import { half, minus, plus, smallest, times, zero } from '../length/index.ts';
 import { StagedSolver } from '../marks/index.ts';
 import type { StyleFrame, StyleSection } from '../forms/index.ts';
-import { readLines, layOut, type SheetUse } from '../make/index.ts';
-import { paperFor } from '../paper/index.ts';
+import { readLines } from '../make/index.ts';
 import { cutSizeOf, gridPositions } from '../piece/index.ts';
 import { papersOf, type PlanRequest, type Problem } from '../request/index.ts';
 import { begin, type Begun } from './begin-box.ts';
@@ -13,17 +12,10 @@ import { compareCard, leastCard, type CardUse } from './least-card.ts';
 import { judgePairs, worstState, type BothLeans } from './judge-pairs.ts';
 import { boardProblems } from './kit-problems.ts';
 import type { Plan } from './plan.ts';
-import { hasOneWayPrint, withPrintTops } from './print-tops.ts';
-import {
-  cutSizeIn,
-  drawBox,
-  solveFrameAgain,
-  type DrawnBox,
-  type MarkedPiece,
-  type SolvedFrame,
-} from './put-to-solver.ts';
-import { mayBeTooLarge, sheetProblems, tooLargeForSheet } from './sheet-problems.ts';
+import { drawBox, type DrawnBox, type MarkedPiece, type SolvedFrame } from './put-to-solver.ts';
+import { mayBeTooLarge, sheetProblems } from './sheet-problems.ts';
 import { snapMade } from './snap-made.ts';
+import { standOnSheets, type LaidOut, type Standing } from './standing.ts';
 
 export type PlanResult =
   | { readonly ok: true; readonly plan: Plan }
@@ -62,16 +54,13 @@ function planWith(request: PlanRequest): PlanResult {
   const solver = new StagedSolver();
   const begun = waysUp(request.gift).map((gift) => begin({ ...request, gift, made }, solver));
   // Where everything holds one way up, what doesn't hold is not looked for in any other.
-  const holding = finishBest(allHolding(begun));
-  if (holding) return { ok: true, plan: holding };
-  const tried = standAsNearAsCan(begun, solver);
+  const holding = allHolding(begun);
+  const held = finishBest([...holding.values()]);
+  if (held) return { ok: true, plan: held };
+  const tried = standAsNearAsCan(begun, holding, solver);
   const best = finishBest(tried.flatMap((each) => (each.ok ? [each.standing] : [])));
   if (best) return { ok: true, plan: best };
-  // What a box is to wear may have room on its sheets only where the box is smaller.
-  const closer =
-    request.additions.length === 0
-      ? undefined
-      : finishBest(tried.flatMap((each) => (each.ok ? (each.closer?.() ?? []) : [])));
+  const closer = finishBest(tried.flatMap((each) => (each.ok ? (each.closer?.() ?? []) : [])));
   if (closer) return { ok: true, plan: closer };
   return { ok: false, problems: problemsToTell(tried, request) };
 }
@@ -99,39 +88,17 @@ function problemsToTell(tried: readonly Stood[], { additions }: PlanRequest): re
   return nearest ?? refused[0]?.problems() ?? [];
 }
 
-/** The sheets of a box, with its pieces where they had to be drawn before these were known. */
-type LaidOut =
-  | { readonly ok: true; readonly sheets: readonly SheetUse[]; readonly drawn?: DrawnBox }
-  | { readonly ok: false; readonly problems: () => readonly Problem[] };
-
-/** A gift one way up, with a box whose every length is chosen. */
-interface Standing {
-  readonly request: PlanRequest;
-  readonly leans: BothLeans;
-  /** What the box takes without what it wears. */
-  readonly card: CardUse;
-  /** Works out all of its sheets, once. */
-  readonly layOut: () => LaidOut;
-}
-
 /** What stands in the way is worked out only when it is told. */
 type Stood =
   | {
       readonly ok: true;
       readonly standing: Standing;
-      /** The same with less room, where it was not tried yet. */
+      /** The same with less room, where what it wears has none on its sheets otherwise. */
       readonly closer?: () => Standing | undefined;
     }
   | { readonly ok: false; readonly problems: () => readonly Problem[] };
 
 const states = ['holds', 'loose', 'tight'] as const;
-
-function cardUse(sheets: readonly SheetUse[]): CardUse {
-  return {
-    sheets: sheets.reduce((sum, use) => sum + use.sheets, 0),
-    used: sheets.reduce((sum, use) => sum + use.sheets * (1 - use.leftOver), 0),
-  };
-}
 
 /** What holds first, then the fewest sheets, then how much of them is used. */
 function byCard(one: Standing, other: Standing): number {
@@ -160,10 +127,19 @@ function wishingLess(request: PlanRequest, share: number): PlanRequest {
 /** A gift one way up in a box with the room that is wished for, or else with half of it or the least that will do. */
 function stand(wishing: Begun, solver: StagedSolver): Stood {
   const wished = standIn(wishing);
-  if (!wished.ok) return standCloser(wishing, wished, solver);
+  return wished.ok
+    ? orCloser(wishing, wished.standing, solver)
+    : standCloser(wishing, wished, solver);
+}
+
+/** What stands in the room that is wished for, and with less where its sheets have no room for what it wears. */
+function orCloser(wishing: Begun, standing: Standing, solver: StagedSolver): Stood {
+  const wished = { ok: true as const, standing };
   return {
     ...wished,
     closer: () => {
+      const laidOut = standing.layOut();
+      if (laidOut.ok || laidOut.why === 'refused') return undefined;
       const closer = standCloser(wishing, wished, solver);
       return closer.ok ? closer.standing : undefined;
     },
@@ -190,19 +166,30 @@ function isNoWider(frame: StyleFrame, than: StyleFrame): boolean {
 }
 
 /** The ways up in which everything holds, in their order; not all of those that surely take more card. */
-function allHolding(begun: readonly Begun[]): readonly Standing[] {
-  const found = eachByLeastCard(begun, standHolding, (standing) => standing?.card);
-  return found.flatMap((standing) => standing ?? []);
+function allHolding(begun: readonly Begun[]): ReadonlyMap<Begun, Standing> {
+  const found = eachByLeastCard(
+    begun,
+    (each) => ({ each, standing: standHolding(each) }),
+    ({ standing }) => standing?.card,
+  );
+  return new Map(found.flatMap(({ each, standing }) => (standing ? [[each, standing]] : [])));
 }
 
 /**
  * The ways up where nothing holds: once one is only loose, those that surely take more card in the room that is wished
  * for are no better.
  */
-function standAsNearAsCan(begun: readonly Begun[], solver: StagedSolver): readonly Stood[] {
+function standAsNearAsCan(
+  begun: readonly Begun[],
+  holding: ReadonlyMap<Begun, Standing>,
+  solver: StagedSolver,
+): readonly Stood[] {
   return eachByLeastCard(
     begun,
-    (each) => stand(each, solver),
+    (each) => {
+      const held = holding.get(each);
+      return held ? orCloser(each, held, solver) : stand(each, solver);
+    },
     (stood) =>
       stood.ok && worstState(stood.standing.leans.box) === 'loose'
         ? stood.standing.card
@@ -248,70 +235,6 @@ function standHolding(begun: Begun): Standing | undefined {
   if (!box || boardProblems(box, begun.request).length > 0) return undefined;
   const stood = standOnSheets(box, begun.request);
   return stood.ok ? stood.standing : undefined;
-}
-
-/** A box whose lengths are chosen, on sheets as far as must be known to compare it with others. */
-function standOnSheets(box: SolvedFrame, request: PlanRequest): Stood {
-  const own = layOutOwn(box, request);
-  if (!own.ok) return own;
-  let laidOut: LaidOut | undefined = box.frame.wears ? undefined : own;
-  return {
-    ok: true,
-    standing: {
-      request,
-      leans: bothLeans(box, request),
-      card: cardUse(own.sheets),
-      layOut: () => (laidOut ??= layOutDrawn(box, request)),
-    },
-  };
-}
-
-/** The box without what it wears on its sheets. */
-function layOutOwn(box: SolvedFrame, request: PlanRequest): LaidOut {
-  const { pieces } = box.frame;
-  const papers = pieces.map(({ paper }) => paperFor(request.papers, paper));
-  if (hasOneWayPrint(papers)) {
-    const { wears: _, ...frame } = box.frame;
-    return layOutDrawn({ ...box, frame }, request);
-  }
-  const sized = pieces.map(({ id, paper, copies }) => ({
-    id,
-    paper,
-    copies,
-    ...cutSizeIn(box.solution, id),
-  }));
-  return { ok: true, sheets: layOut(sized, request.papers) };
-}
-
-/** What a box wears is cut to its pieces, and a print is turned to what it comes to: they are drawn first. */
-function layOutDrawn(box: SolvedFrame, request: PlanRequest): LaidOut {
-  const answer = drawBox(box, request.kit);
-  if (!answer.ok) return { ok: false, problems: () => [answer.refusal] };
-  const drawn = withPrintTops(answer.box, request);
-  const pieces = drawn.pieces.map(({ piece: { id, name, paper, copies, printTop, grid } }) => ({
-    id,
-    name,
-    paper,
-    copies,
-    ...(printTop && { printTop }),
-    ...cutSizeOf(grid),
-  }));
-  const tooLarge = pieces.flatMap((piece) => tooLargeForSheet(piece, request));
-  if (tooLarge.length > 0) return { ok: false, problems: () => tooLarge };
-  return { ok: true, sheets: layOut(pieces, request.papers), drawn };
-}
-
-/** The other lean is worked out once, and only where it is asked for. */
-function bothLeans(box: SolvedFrame, request: PlanRequest): BothLeans {
-  const lean = request.lean === 'tight' ? 'loose' : 'tight';
-  let leant: { readonly box: SolvedFrame | undefined } | undefined;
-  return {
-    box,
-    otherwise: () => {
-      leant ??= { box: solveFrameAgain(box, { ...request, lean }, 'misfit') };
-      return leant.box;
-    },
-  };
 }
 
 function standIn(begun: Begun): Stood {
