@@ -16,6 +16,7 @@ import { paperSchema } from '../paper/index.ts';
 import type { GridLine, ScoreGrid } from '../piece/index.ts';
 import { scoringMeans } from '../tools/index.ts';
 import type { Addition, DressBrief, Undressed } from './addition.ts';
+import { overSaid, overSchema, wallsUnder, type OverTop } from './facing-walls.ts';
 import type { FlatFace } from './flat-faces.ts';
 import { boundsOf } from './outline.ts';
 import { noRoomTaken } from './room-taken.ts';
@@ -35,7 +36,7 @@ export const handleSchema = z.object({
   addition: z.literal('handle'),
   id: z.string().min(1).max(40),
   /** From left to right, or from front to back. */
-  over: z.enum(['across', 'deep']),
+  over: overSchema,
   width: lengthBetween(handleLimits.leastWidth, handleLimits.mostWidth),
   /** How far it stands over the top. */
   rise: lengthBetween(handleLimits.leastRise, handleLimits.mostRise),
@@ -43,59 +44,10 @@ export const handleSchema = z.object({
 });
 export type HandleChoice = z.infer<typeof handleSchema>;
 
-type Over = HandleChoice['over'];
-
-const sides = { across: ['left', 'right'], deep: ['front', 'back'] } as const;
-
 const axes = { across: vector(1, 0, 0), deep: vector(0, 1, 0) } as const;
 
-/** Whether a face stands upright and looks straight along an axis. */
-function looksAlong({ axes: { out } }: FlatFace, over: Over): boolean {
-  return Math.abs(over === 'across' ? out.x : out.y) > 0.999;
-}
-
-/** Whether a part closes the filled box by itself: under a handle it would open no more. */
-function closesItself(box: FoldingBox, { part }: FlatFace): boolean {
-  const own = box.parts.find((each) => each.part.id === part);
-  const { giftEnters } = box.assembly;
-  return (
-    own === undefined ||
-    (own.part.opens === undefined && own.pattern.creases.some(({ stage }) => stage >= giftEnters))
-  );
-}
-
-/** Whether something is glued on the outside of a face already. */
-function isWorn({ worn }: Undressed, { part, spot }: FlatFace): boolean {
-  return worn.parts.some(
-    ({ worn: on }) =>
-      on?.part === part &&
-      on.isInside !== true &&
-      on.spot.column === spot.column &&
-      on.spot.row === spot.row,
-  );
-}
-
-/** Two bare walls that a strip over the box comes down on. */
-function wallsUnder(over: Over, undressed: Undressed, box: FoldingBox) {
-  const bare = undressed.faces.filter(
-    (face) =>
-      face.name.role === 'wall' &&
-      face.covers.length === 0 &&
-      face.openings.length === 0 &&
-      looksAlong(face, over) &&
-      face.uneven.length === 0 &&
-      !isWorn(undressed, face) &&
-      !closesItself(box, face),
-  );
-  const [from, to] = sides[over];
-  return bare.flatMap((one) => {
-    const other = bare.find(({ part, name }) => part === one.part && name.faces === to);
-    return one.name.faces === from && other ? [{ one, other }] : [];
-  })[0];
-}
-
 /** Where the outside of a wall is along an axis, in millimetres. */
-function outerAt({ axes: { at, out }, card }: FlatFace, over: Over): number {
+function outerAt({ axes: { at, out }, card }: FlatFace, over: OverTop): number {
   const way = axes[over];
   return dot(at, way) - (dot(out, way) * card) / 2;
 }
@@ -103,11 +55,6 @@ function outerAt({ axes: { at, out }, card }: FlatFace, over: Over): number {
 function hasHandle(box: FoldingBox): boolean {
   return closedFaces(box).some(({ role }) => role === 'arch');
 }
-
-const overSaid: Readonly<Record<Over, string>> = {
-  across: 'from left to right',
-  deep: 'from front to back',
-};
 
 function refused({ over }: HandleChoice, bare: Undressed, box: FoldingBox, field: string): Refusal {
   if (hasHandle(box))

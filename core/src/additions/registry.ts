@@ -25,6 +25,7 @@ import type { RoomTaken } from './room-taken.ts';
 import { stiffener, stiffenerSchema } from './stiffener.ts';
 import { tag, tagChoiceSchema } from './tag.ts';
 import { window, windowSchema } from './window.ts';
+import { wire, wireSchema } from './wire.ts';
 
 /** Something that a box wears, by name, with all that is chosen of it. */
 export const additionSchema = z.discriminatedUnion('addition', [
@@ -39,6 +40,7 @@ export const additionSchema = z.discriminatedUnion('addition', [
   tagChoiceSchema,
   insertSchema,
   handleSchema,
+  wireSchema,
 ]);
 export type AdditionChoice = z.infer<typeof additionSchema>;
 
@@ -102,5 +104,7 @@ export function additionOf(choice: AdditionChoice): ChosenAddition {
       return chosen(tag, choice);
     case 'window':
       return chosen(window, choice);
+    case 'wire':
+      return chosen(wire, choice);
   }
 }

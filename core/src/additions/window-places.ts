@@ -8,6 +8,7 @@ import {
 } from '../length/index.ts';
 import { windowFilm } from '../paper/index.ts';
 import type { Undressed } from './addition.ts';
+import { bareBox } from './bare-box.ts';
 import { stepOfCuts, undressed, type DressedBox, type DressRequest } from './dress-frame.ts';
 import { choiceOf, isSameFace, type FaceChoice } from './face-choice.ts';
 import { boundsOf } from './outline.ts';
@@ -28,20 +29,6 @@ const usualFrames: Readonly<Record<Unit, readonly Length[]>> = {
 
 /** A face is so many times as wide as the card beside its window, at the least. */
 const frameShare = 6;
-
-/** A box without what it wears; its windows are no matter. */
-function bareBox({ assembly, ...drawn }: DressedBox): DressedBox {
-  const parts = assembly.parts.filter(
-    ({ worn, lies, wraps, isHandle }) => !worn && !lies && !wraps && !isHandle,
-  );
-  const isBare = (id: string) => parts.some((part) => part.id === id);
-  const stacks = assembly.stacks.filter(({ face, on }) => isBare(face.part) && isBare(on.part));
-  return {
-    ...drawn,
-    pieces: drawn.pieces.filter(({ id }) => parts.some(({ piece }) => piece === id)),
-    assembly: { ...assembly, parts, stacks },
-  };
-}
 
 /** The faces of a planned box that look into the room for the gift and may have a window with film behind it. */
 export function windowPlaces(request: DressRequest, plan: DressedBox): readonly WindowPlace[] {

@@ -13,6 +13,7 @@ import RibbonEntry from './RibbonEntry.vue';
 import SpotEntry from './SpotEntry.vue';
 import TagEntry from './TagEntry.vue';
 import WindowEntry from './WindowEntry.vue';
+import WireEntry from './WireEntry.vue';
 
 /** What the box wears, one thing under the other; it folds away. */
 const props = defineProps<{ request: PlanRequest; project: string }>();
@@ -74,6 +75,7 @@ const isOpen = computed(() => said.value ?? props.request.additions.length > 0);
             :unit="request.unit"
             :project="project"
           />
+          <WireEntry v-else-if="worn.addition === 'wire'" :wire="worn" />
           <InsertEntry
             v-else-if="worn.addition === 'insert'"
             :inside="worn"

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import Select from 'primevue/select';
 import { computed, ref } from 'vue';
-import Pick from '../parts/Pick.vue';
+import Worded from '../parts/Worded.vue';
 import { useDressing } from './dressing.ts';
 import { usePointing } from './pointing.ts';
+import type { Thing } from './things.ts';
 
 /** What can be put on the box or in it, and every face that is bare, in a list. */
 const emit = defineEmits<{ chosen: [] }>();
@@ -15,8 +17,24 @@ interface Choice {
   readonly take: () => void;
 }
 
-const choices = computed((): readonly Choice[] => [
-  ...dressing.faces
+interface Group {
+  readonly title: string;
+  readonly choices: readonly Choice[];
+}
+
+function wholeThings(goes: Thing['goes']): readonly Choice[] {
+  return dressing.more
+    .filter((thing) => thing.goes === goes)
+    .map((thing) => ({
+      label: thing.label,
+      take: () => {
+        dressing.put(thing);
+      },
+    }));
+}
+
+const panels = computed((): readonly Choice[] =>
+  dressing.faces
     .filter(({ face }) => !dressing.wornOn(face))
     .map(({ said, face }) => ({
       label: `Panel: ${lowered(said)}`,
@@ -25,13 +43,19 @@ const choices = computed((): readonly Choice[] => [
         dressing.putOn({ which: 'face', face });
       },
     })),
-  ...dressing.more.map((thing) => ({
-    label: thing.label,
+);
+
+const wires = computed((): readonly Choice[] =>
+  dressing.wires.slice(0, 1).map((over) => ({
+    label: 'Wire handle through two holes',
     take: () => {
-      dressing.put(thing);
+      dressing.putWire(over);
     },
   })),
-  ...dressing.faces.flatMap(({ said, face }): readonly Choice[] => {
+);
+
+const windows = computed((): readonly Choice[] =>
+  dressing.faces.flatMap(({ said, face }): readonly Choice[] => {
     const place = dressing.windowPlaceOn(face);
     if (!place) return [];
     const take = () => {
@@ -40,36 +64,68 @@ const choices = computed((): readonly Choice[] => [
     };
     return [{ label: `Window: ${lowered(said)}`, take }];
   }),
-  ...dressing.faces.map(({ said, face }) => ({
+);
+
+const stamps = computed((): readonly Choice[] =>
+  dressing.faces.map(({ said, face }) => ({
     label: `Stamp: ${lowered(said)}`,
     take: () => {
       pointing.point(face);
       dressing.stamp(face);
     },
   })),
-]);
+);
+
+const groups = computed((): Group[] =>
+  [
+    { title: 'In the box', choices: wholeThings('in') },
+    { title: 'Round and over it', choices: [...wholeThings('round'), ...wires.value] },
+    { title: 'On one of its faces', choices: panels.value },
+    { title: 'Cut into a face', choices: windows.value },
+    { title: 'Stamped, stuck or punched', choices: stamps.value },
+  ].filter(({ choices }) => choices.length > 0),
+);
 
 function lowered(said: string): string {
   return `${said.charAt(0).toLowerCase()}${said.slice(1)}`;
 }
 
+/** What can be done is looked for only once the list is asked for. */
+const isAsked = ref(false);
+
 /** How often something was taken: the list begins anew each time, since nothing in it stays chosen. */
 const taken = ref(0);
 
-function choose(wanted: string): void {
-  choices.value.find(({ label }) => label === wanted)?.take();
+function choose(wanted: unknown): void {
+  groups.value
+    .flatMap(({ choices }) => choices)
+    .find(({ label }) => label === wanted)
+    ?.take();
   taken.value++;
+  isAsked.value = false;
   emit('chosen');
 }
 </script>
 
 <template>
-  <Pick
+  <Select
     :key="taken"
-    label="Put something on or in"
-    :value="undefined"
-    placeholder="Put something on or in…"
-    :options="choices.map(({ label }) => ({ value: label, label }))"
-    @change="choose"
-  />
+    :model-value="undefined"
+    :options="isAsked ? groups : []"
+    option-group-label="title"
+    option-group-children="choices"
+    option-label="label"
+    option-value="label"
+    size="small"
+    scroll-height="24rem"
+    fluid
+    aria-label="Put something on or in"
+    @focus="isAsked = true"
+    @before-show="isAsked = true"
+    @update:model-value="choose"
+  >
+    <template #value>Put something on or in…</template>
+    <template #optiongroup="slot">{{ slot.option.title }}</template>
+    <template #option="slot"><Worded :text="slot.option.label" /></template>
+  </Select>
 </template>

@@ -21,6 +21,7 @@ const called = {
   tag: ['tag', 'tags'],
   insert: ['insert', 'inserts'],
   handle: ['handle', 'handles'],
+  wire: ['wire handle', 'wire handles'],
 } as const satisfies Record<AdditionChoice['addition'], readonly [string, string]>;
 
 /** How much a box wears: `2 panels`, `2 panels and 1 band`, `5 things`. */

@@ -12,6 +12,7 @@ import {
   type AdditionChoice,
   type FaceChoice,
   type LeftOff,
+  type OverTop,
   type PanelChoice,
   type Paper,
   type RibbonChoice,
@@ -19,6 +20,8 @@ import {
   type TagChoice,
   type WindowChoice,
   type WindowPlace,
+  type WireChoice,
+  wireWays,
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
 import { defineStore } from 'pinia';
@@ -32,7 +35,7 @@ import { wearableFaces, type WearableFace } from './wearable-faces.ts';
 /** Something that is all of one paper. */
 export type OfOnePaper = Exclude<
   AdditionChoice,
-  PanelChoice | RibbonChoice | SpotChoice | TagChoice | WindowChoice
+  PanelChoice | RibbonChoice | SpotChoice | TagChoice | WindowChoice | WireChoice
 >;
 
 /** So long a measure has to rest before the faces of the box are looked for anew. */
@@ -146,6 +149,19 @@ export const useDressing = defineStore('dressing', () => {
     return has ? undefined : places.value.find((each) => isSameFace(each.face, face));
   }
 
+  /** The ways in which a wire may go over the box, which has none yet; looked for only where somebody asks. */
+  const wires = computed((): readonly OverTop[] => {
+    if (!settled.value || additions.value.some(({ addition }) => addition === 'wire')) return [];
+    const { plan, request } = settled.value;
+    return wireWays({ ...request, papers: papersOf(request) }, plan);
+  });
+
+  /** Puts a wire through two walls of the box. */
+  function putWire(over: OverTop): void {
+    const wire: WireChoice = { addition: 'wire', id: newId(), over };
+    change(`put on ${wire.id}`, [...additions.value, wire]);
+  }
+
   /** Cuts a window, with film behind it. */
   function openWindow({ face, frame }: WindowPlace): void {
     const box = project.document?.box;
@@ -239,6 +255,8 @@ export const useDressing = defineStore('dressing', () => {
     paperOver,
     windowPlaceOn,
     openWindow,
+    wires,
+    putWire,
     addLayer,
     changeLayer,
     removeLayer,

@@ -27,6 +27,8 @@ export interface NewThing {
 export interface Thing {
   /** As it is chosen from a list, and as it is offered where a face was pointed at. */
   readonly label: string;
+  /** Whether it lies in the box, or goes round or over it. */
+  readonly goes: 'in' | 'round';
   readonly make: (from: NewThing) => AdditionChoice;
   /** Whether it belongs to a face that is pointed at. */
   readonly isAt: (face: FaceChoice) => boolean;
@@ -72,30 +74,35 @@ const hasOwnHandle: ReadonlySet<string> = new Set(['basket', 'carry-tray']);
 export const things: readonly Thing[] = [
   {
     label: 'Liner inside the box',
+    goes: 'in',
     make: ({ id, print }) => ({ addition: 'liner', id, lines: 'box', paper: print }),
     isAt: ({ role, faces }) => faces !== 'top' && (role === 'floor' || role === 'wall'),
     isOn: hasLiner,
   },
   {
     label: 'Liner inside box and lid',
+    goes: 'in',
     make: ({ id, print }) => ({ addition: 'liner', id, lines: 'box and lid', paper: print }),
     isAt: isOnLid,
     isOn: hasLiner,
   },
   {
     label: 'Stiffener on the floor',
+    goes: 'in',
     make: ({ id, box }) => ({ addition: 'stiffener', id, in: 'floor', paper: box.papers[0] }),
     isAt: ({ role, faces }) => role === 'floor' && faces === 'bottom',
     isOn: (additions) => hasStiffener(additions, 'floor'),
   },
   {
     label: 'Stiffener in the lid',
+    goes: 'in',
     make: ({ id, box }) => ({ addition: 'stiffener', id, in: 'lid', paper: box.papers[0] }),
     isAt: isOnLid,
     isOn: (additions) => hasStiffener(additions, 'lid'),
   },
   {
     label: 'Dividers between the things',
+    goes: 'in',
     make: ({ id, box }) => ({ addition: 'dividers', id, paper: box.papers[0] }),
     isAt: ({ role, faces }) => role === 'floor' && faces === 'bottom',
     isFor: ({ gift }) => standsInRows(gift) || standsInARow(gift),
@@ -103,6 +110,7 @@ export const things: readonly Thing[] = [
   },
   {
     label: 'Band round the closed box',
+    goes: 'round',
     make: ({ id, box, print }) => ({
       addition: 'band',
       id,
@@ -115,6 +123,7 @@ export const things: readonly Thing[] = [
   },
   {
     label: 'Ribbon with a bow',
+    goes: 'round',
     make: ({ id, box: { unit } }) => ({
       addition: 'ribbon',
       id,
@@ -127,6 +136,7 @@ export const things: readonly Thing[] = [
   },
   {
     label: 'Tag',
+    goes: 'round',
     make: ({ id, box, print }) => ({
       addition: 'tag',
       id,
@@ -149,6 +159,7 @@ export const things: readonly Thing[] = [
   },
   {
     label: 'Insert that holds the gift',
+    goes: 'in',
     make: ({ id, box }) => ({
       addition: 'insert',
       id,
@@ -160,6 +171,7 @@ export const things: readonly Thing[] = [
   },
   {
     label: 'Handle over the top',
+    goes: 'round',
     make: ({ id, box }) => ({
       addition: 'handle',
       id,

@@ -1,0 +1,116 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { closedFaces } from '../fold/index.ts';
+import {
+  allStyles,
+  planBox,
+  planJob,
+  sayStep,
+  type PlanRequest,
+  type WireChoice,
+} from '../index.ts';
+import { boxInSpace } from '../testing/joints-in-space.ts';
+import { faultsInSpace } from '../testing/proof.ts';
+import { requestsIn, usualOf } from '../testing/requests.ts';
+
+function wired(request: PlanRequest, over: WireChoice['over'] = 'across'): PlanRequest {
+  return { ...request, additions: [{ addition: 'wire', id: 'wire-1', over }] };
+}
+
+/** An open tray, which has two walls for a wire and no handle. */
+function openBox(): PlanRequest {
+  const open = allStyles.map(({ id }) => usualOf(id)).find((request) => planBox(wired(request)).ok);
+  if (!open) throw new Error('No kind of box takes a wire');
+  return open;
+}
+
+describe('a wire', () => {
+  it('goes straight through two walls that face each other, as high on both, into the box', () => {
+    let boxes = 0;
+    fc.assert(
+      fc.property(
+        requestsIn(allStyles),
+        fc.constantFrom('across' as const, 'deep' as const),
+        (bare, over) => {
+          const request = wired(bare, over);
+          const result = planBox(request);
+          if (!result.ok) return;
+          boxes++;
+          const { plan } = result;
+          expect(faultsInSpace(plan, request)).toEqual([]);
+          // Every other opening is the box’s own.
+          const own = planBox(bare);
+          const holesIn = (pieces: typeof plan.pieces) =>
+            pieces.flatMap(({ grid }) => grid.cutouts).filter(({ use }) => use === 'wire').length;
+          if (own.ok) expect(holesIn(plan.pieces)).toBe(holesIn(own.plan.pieces) + 2);
+          const faces = closedFaces(boxInSpace(plan, request));
+          const middles = faces
+            .filter(({ role, holes }) => role === 'wall' && holes.length > 0)
+            .flatMap(({ holes, out }) =>
+              holes.map((ring) => ({
+                out,
+                x: ring.reduce((sum, { x }) => sum + x, 0) / ring.length,
+                y: ring.reduce((sum, { y }) => sum + y, 0) / ring.length,
+                z: ring.reduce((sum, { z }) => sum + z, 0) / ring.length,
+              })),
+            );
+          const facing = middles.filter((one) =>
+            middles.some(
+              (other) =>
+                one !== other &&
+                Math.abs(one.z - other.z) < 1 &&
+                Math.abs(over === 'across' ? one.y - other.y : one.x - other.x) < 1 &&
+                Math.abs(over === 'across' ? one.out.x : one.out.y) > 0.99,
+            ),
+          );
+          expect(facing.length).toBeGreaterThanOrEqual(2);
+          // No card lies before the holes on their way into the room.
+          const { floor, high } = plan.assembly.cavity;
+          for (const hole of facing.slice(0, 2)) {
+            const inwards = faces.filter(({ role, ring, out }) => {
+              const [first] = ring;
+              if (role === 'wall' || !first || Math.abs(out.z) > 0.5) return false;
+              const xs = ring.map((each) => (over === 'across' ? each.y : each.x));
+              const zs = ring.map(({ z }) => z);
+              const at = over === 'across' ? hole.y : hole.x;
+              const near = Math.abs(over === 'across' ? first.x - hole.x : first.y - hole.y);
+              return (
+                near < 4 &&
+                at > Math.min(...xs) &&
+                at < Math.max(...xs) &&
+                hole.z > Math.min(...zs) &&
+                hole.z < Math.max(...zs)
+              );
+            });
+            expect(inwards).toEqual([]);
+            expect(floor.length).toBeGreaterThan(2);
+            expect(high).toBeGreaterThan(0);
+          }
+        },
+      ),
+      { numRuns: 300 },
+    );
+    expect(boxes).toBeGreaterThan(8);
+  });
+
+  it('is bent before the gift goes in, its holes are punched while the card is flat', () => {
+    const request = wired(openBox());
+    const result = planBox(request);
+    if (!result.ok) throw new Error(result.problems[0]?.message);
+    const job = planJob(result.plan, request, { boxes: 1 });
+    const told = job.steps.map(
+      (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
+    );
+    const at = (part: string) => told.findIndex((text) => text.includes(part));
+    expect(at('hole for the wire')).toBeGreaterThanOrEqual(0);
+    expect(at('Bend a wire to a handle.')).toBeGreaterThan(at('hole for the wire'));
+    expect(at('Put the gift in.')).toBeGreaterThanOrEqual(at('Bend a wire to a handle.'));
+  });
+
+  it('is refused where a lid goes over, with what would do', () => {
+    const result = planBox(wired(usualOf('lidded')));
+    if (result.ok) throw new Error('It was not refused');
+    expect(result.problems[0]?.field).toBe('additions.0.over');
+    expect(result.problems[0]?.message).toContain('Take the wire off.');
+  });
+});
