@@ -16,7 +16,8 @@ const each = Math.ceil(wanted / styles.length);
 function told(choice: AdditionChoice): unknown {
   if (choice.addition === 'insert') return [choice.holds, choice.paper.thickness];
   if (choice.addition === 'tag') return [choice.shape, choice.width, choice.height];
-  if (choice.addition === 'ribbon' || choice.addition === 'spot') return choice;
+  if (choice.addition === 'ribbon' || choice.addition === 'spot' || choice.addition === 'wire')
+    return choice;
   if (choice.addition === 'window') return [choice.on, choice.opening, choice.film?.thickness];
   if (choice.addition !== 'panel') {
     const { paper, ...rest } = choice;

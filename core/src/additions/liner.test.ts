@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { closedFaces } from '../fold/index.ts';
 import {
   hair,
   leftOff,
+  millimetres,
   minus,
   papersOf,
   planBox,
@@ -13,6 +15,8 @@ import {
   usualRequest,
   type PlanRequest,
 } from '../index.ts';
+import { showsDrawnSide } from '../make/index.ts';
+import { boxInSpace } from '../testing/joints-in-space.ts';
 import { anyPaper, anyRequest, sundial, usualOf } from '../testing/requests.ts';
 
 type Lines = 'box' | 'lid' | 'box and lid';
@@ -77,6 +81,38 @@ describe('a liner', () => {
     expect(at('onto the inside of the top of the lid, in the middle')).toBeLessThan(
       at('Fold the back wall up'),
     );
+  });
+
+  it('shows its print to the gift on every side, as a platform does', () => {
+    const usual = usualRequest(sundial, 'inch');
+    const print = stockPaper('orbits');
+    const platform: PlanRequest['additions'][number] = {
+      addition: 'insert',
+      id: 'insert-1',
+      holds: { by: 'a platform', raised: millimetres(12) },
+      paper: print,
+    };
+    for (const additions of [lined(usual, 'box and lid', print).additions, [platform]]) {
+      const request = { ...usual, additions };
+      const plan = planned(request);
+      const box = boxInSpace(plan, request);
+      const { high } = plan.assembly.cavity;
+      const shown = closedFaces(box).filter(({ role }) => role === 'panel' || role === 'plate');
+      expect(shown.length).toBe(additions.includes(platform) ? 1 : 6);
+      for (const { part: id, ring, out } of shown) {
+        const part = box.parts.find(({ part }) => part.id === id);
+        const [corner] = ring;
+        if (!part || !corner) throw new Error(`No part ${id}`);
+        const front = showsDrawnSide(part) ? 1 : -1;
+        const middle = ring.reduce(
+          (sum, { x, y, z }) => ({ x: sum.x + x / 4, y: sum.y + y / 4, z: sum.z + z / 4 }),
+          { x: 0, y: 0, z: 0 },
+        );
+        // The middle of the room is at none across and deep; over a platform all that is left is above it.
+        const toGift = -middle.x * out.x - middle.y * out.y + (high * 0.6 - middle.z) * out.z;
+        expect(front * toGift).toBeGreaterThan(0);
+      }
+    }
   });
 
   it('stands clear of a thumb notch', () => {

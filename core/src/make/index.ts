@@ -15,7 +15,7 @@ export { laidAs, type Feature, type Laid } from './laid.ts';
 export { litBy, litCutouts, type Lit } from './lit.ts';
 export { isTurnedByPrint, printTopOf } from './print-top.ts';
 export type { PrintTowards } from './print-towards.ts';
-export { seenPrints, showsInside, type SeenFace } from './print-seen.ts';
+export { seenPrints, showsDrawnSide, type SeenFace } from './print-seen.ts';
 export { madeBefore } from './made-before.ts';
 export { lidCornersSchema, type LidCorners } from './lid-corners.ts';
 export {

@@ -47,9 +47,17 @@ const looked: ReadonlySet<CellRole> = new Set([
   'end',
 ]);
 
-/** A part whose printed face lies to the gift: what lines a box, or stands in it. */
-export function showsInside({ part: { worn, lies } }: Pick<FoldingPart, 'part'>): boolean {
+/** What lines a box, or stands in it: it is seen once that is opened. */
+function isInside({ part: { worn, lies } }: Pick<FoldingPart, 'part'>): boolean {
   return worn?.isInside === true || lies !== undefined;
+}
+
+/** What stands in a box by itself, and is no plate that lies with its back to the card. */
+const standing: ReadonlySet<string> = new Set(['things', 'legs', 'legs round things']);
+
+/** Whether the print of a part is on its drawn side; that of a box, and of what is put on or lines it, is on the other. */
+export function showsDrawnSide({ part: { lies } }: Pick<FoldingPart, 'part'>): boolean {
+  return lies !== undefined && standing.has(lies.against);
 }
 
 /** A face nearer to level than this is looked down on, and its top is what lies farther back. */
@@ -95,7 +103,7 @@ function sightOf(
   part: FoldingPart,
   { placed, normal, faces }: { placed: PlacedFace; normal: Vector; faces: readonly PlacedFace[] },
 ): Sight | undefined {
-  if (showsInside(part)) return 'opened';
+  if (isInside(part)) return 'opened';
   const middle = middleOf(placed);
   // Near the middle and towards two corners: where most of it is hidden, all of it counts as that.
   const places = [
@@ -132,7 +140,7 @@ export function seenPrints(box: FoldingBox, papers: Papers): readonly SeenFace[]
     return faces
       .filter((placed) => placed.part === part.part.id && looked.has(placed.role))
       .flatMap((placed): readonly SeenFace[] => {
-        const normal = scale(placed.out, showsInside(part) ? 1 : -1);
+        const normal = scale(placed.out, showsDrawnSide(part) ? 1 : -1);
         const sight = sightOf(box, part, { placed, normal, faces: hiding });
         if (sight === undefined) return [];
         const here = part.faces[placed.face] ?? part.closed;

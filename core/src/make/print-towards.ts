@@ -1,7 +1,7 @@
 import { scale, turnInto, type FoldingBox } from '../fold/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import { boxSideOf, type BoxSide } from './face-name.ts';
-import { showsInside } from './print-seen.ts';
+import { showsDrawnSide } from './print-seen.ts';
 import { printTopOf, waysToEdges } from './print-top.ts';
 
 /** Where the top of a print comes to in the finished box, on pieces that look to these sides. */
@@ -23,7 +23,7 @@ export function printTowards(
     if (top === undefined) continue;
     const here = part.faces[part.root] ?? part.closed;
     const towards = boxSideOf(turnInto(here, waysToEdges[top]));
-    const side = boxSideOf(scale(here.out, showsInside(part) ? 1 : -1));
+    const side = boxSideOf(scale(here.out, showsDrawnSide(part) ? 1 : -1));
     const alike = found.find((each) => each.towards === towards);
     if (!alike) found.push({ towards, on: [side] });
     else if (!alike.on.includes(side)) alike.on.push(side);

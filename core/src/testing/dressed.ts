@@ -10,6 +10,7 @@ import {
   wearable,
   windowFilm,
   windowPlaces,
+  wireWays,
   type AdditionChoice,
   type Length,
   type Paper,
@@ -168,6 +169,14 @@ function windowOf(
   ];
 }
 
+/** A wire over every third box or so that may have one, told from a paper like a ribbon. */
+function wireOf({ thickness }: Paper, request: PlanRequest, plan: Plan): readonly AdditionChoice[] {
+  const dice = Math.round(thickness / 800);
+  if (dice % 3 !== 1) return [];
+  const [over] = wireWays({ ...request, papers: papersOf(request) }, plan);
+  return over === undefined ? [] : [{ addition: 'wire', id: 'wire-1', over }];
+}
+
 /** Plates, dividers, a band and a ribbon, of a paper of their own. */
 function insideOf(
   { stiffens, lines, round, divides, paper: drawn }: DrawnInside,
@@ -203,6 +212,7 @@ export function dressed(requests: fc.Arbitrary<PlanRequest>): fc.Arbitrary<PlanR
         additions: [
           ...insideOf(inside, request),
           ...windowOf(inside.paper, request, bare.plan),
+          ...wireOf(inside.paper, request, bare.plan),
           ...panels.flatMap(({ at, isOnWalls, ...panel }, i): readonly AdditionChoice[] => {
             const face = faces[at % Math.max(1, faces.length)];
             if (!face) return [];

@@ -2,7 +2,7 @@ import {
   faceLook,
   paperFor,
   printTopOf,
-  showsInside,
+  showsDrawnSide,
   type FoldingBox,
   type Paper,
   type Papers,
@@ -74,14 +74,14 @@ export function cardLook(
 /** On which side of a piece the front of its paper lies. */
 export function frontOf({ assembly }: Pick<Plan, 'assembly'>, piece: string): CardSideName {
   const part = assembly.parts.find((each) => each.piece === piece);
-  return part && showsInside({ part }) ? 'inside' : 'outside';
+  return part && showsDrawnSide({ part }) ? 'inside' : 'outside';
 }
 
 /** How the card of every part of a box looks. */
 export function looksOf(box: FoldingBox, papers: Papers): ReadonlyMap<string, CardLook> {
   return new Map(
     box.parts.map((part) => {
-      const front = showsInside(part) ? 'inside' : 'outside';
+      const front = showsDrawnSide(part) ? 'inside' : 'outside';
       return [part.part.id, cardLook(part.piece, paperFor(papers, part.piece.paper), front)];
     }),
   );
