@@ -24,12 +24,15 @@ function openBox(): PlanRequest {
   return open;
 }
 
+/** Kinds of box that may stand open, with none of its own to be held by. */
+const mayStandOpen: ReadonlySet<string> = new Set(['sleeve', 'web-corner', 'many-sided']);
+
 describe('a wire', () => {
   it('goes straight through two walls that face each other, as high on both, into the box', () => {
     let boxes = 0;
     fc.assert(
       fc.property(
-        requestsIn(allStyles),
+        requestsIn(allStyles.filter(({ id }) => mayStandOpen.has(id))),
         fc.constantFrom('across' as const, 'deep' as const),
         (bare, over) => {
           const request = wired(bare, over);
@@ -65,7 +68,6 @@ describe('a wire', () => {
           );
           expect(facing.length).toBeGreaterThanOrEqual(2);
           // No card lies before the holes on their way into the room.
-          const { floor, high } = plan.assembly.cavity;
           for (const hole of facing.slice(0, 2)) {
             const inwards = faces.filter(({ role, ring, out }) => {
               const [first] = ring;
@@ -83,14 +85,12 @@ describe('a wire', () => {
               );
             });
             expect(inwards).toEqual([]);
-            expect(floor.length).toBeGreaterThan(2);
-            expect(high).toBeGreaterThan(0);
           }
         },
       ),
-      { numRuns: 300 },
+      { numRuns: 200 },
     );
-    expect(boxes).toBeGreaterThan(8);
+    expect(boxes).toBeGreaterThan(20);
   });
 
   it('is bent before the gift goes in, its holes are punched while the card is flat', () => {

@@ -10,7 +10,7 @@ import {
   type Length,
 } from '../length/index.ts';
 import { punchFor } from '../make/index.ts';
-import type { Point } from '../piece/index.ts';
+import type { CutoutUse, Point } from '../piece/index.ts';
 import { cutUnit, type Kit } from '../tools/index.ts';
 import type { Addition, DressBrief, OpensAnswer, Undressed } from './addition.ts';
 import { overSaid, overSchema, wallsUnder, type OverTop } from './facing-walls.ts';
@@ -109,8 +109,14 @@ function cutoutOf({ face, place }: HoleInWall, bare: Undressed, { radius }: Wire
   };
 }
 
-function hasHandle({ plain }: Undressed): boolean {
-  return closedFaces(plain).some(({ role }) => role === 'arch');
+/** What a box is held by that has a handle of its own. */
+const held: ReadonlySet<CutoutUse> = new Set(['finger hole', 'wire']);
+
+function hasHandle({ plain, drawn }: Undressed): boolean {
+  return (
+    closedFaces(plain).some(({ role }) => role === 'arch') ||
+    drawn.pieces.some(({ grid }) => grid.cutouts.some(({ use }) => held.has(use)))
+  );
 }
 
 /** Whether a wire may go over a box so. */
@@ -120,7 +126,10 @@ export function mayHaveWire(over: OverTop, bare: Undressed, kit: Kit): boolean {
 
 function refused({ over }: WireChoice, bare: Undressed, { field, kit }: DressBrief): Refusal {
   if (hasHandle(bare))
-    return { field, message: 'This box has a handle already. Take one of them off.' };
+    return {
+      field,
+      message: 'This box has something to be held by already. Take the wire off.',
+    };
   const other = over === 'across' ? 'deep' : 'across';
   const way = mayHaveWire(other, bare, kit)
     ? `It would go ${overSaid[other]}.`
