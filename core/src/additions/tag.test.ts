@@ -17,7 +17,7 @@ import { sundial } from '../testing/requests.ts';
 const tags: fc.Arbitrary<TagChoice> = fc.record({
   addition: fc.constant('tag' as const),
   id: fc.constant('tag-1'),
-  shape: fc.constantFrom('straight', 'clipped', 'round'),
+  shape: fc.constantFrom('straight', 'clipped', 'rounded', 'shaped end', 'round'),
   width: fc.integer({ min: 12, max: 120 }).map(millimetres),
   height: fc.integer({ min: 12, max: 140 }).map(millimetres),
   isFolded: fc.boolean(),
@@ -70,6 +70,7 @@ describe('a tag', () => {
         expect(own).toHaveLength(tag.layers.length);
         const sixteenth = 25_400_000 / 16;
         const isFolded = tag.isFolded && tag.shape !== 'round';
+        const [hung] = plan.assembly.tags ?? [];
         const sizes = own.map(({ grid }, i) => {
           const { width, height } = cutSizeOf(grid);
           expect(width % sixteenth).toBe(0);
@@ -78,7 +79,24 @@ describe('a tag', () => {
         });
         const [whole] = sizes;
         if (!whole) throw new Error('There is no tag');
-        expect(whole.width).toBeLessThanOrEqual(tag.width);
+        // An end is shaped by a punch of its own width.
+        const isShaped = tag.shape === 'shaped end' && !isFolded;
+        expect(hung?.endPunch !== undefined).toBe(isShaped);
+        if (isShaped) expect(whole.width).toBe(2 * 25_400_000);
+        else expect(whole.width).toBeLessThanOrEqual(tag.width);
+        // Rounded by the punches that there are, or by hand where it is too small for these.
+        const rounded = own.map(({ grid }) =>
+          grid.cutouts.flatMap((cutout) =>
+            cutout.shape === 'corner' && cutout.use === 'tag corner'
+              ? [Math.abs(cutout.along)]
+              : [],
+          ),
+        );
+        for (const radii of rounded) {
+          expect(radii).toHaveLength(tag.shape === 'rounded' && !isFolded ? 4 : 0);
+          for (const radius of radii)
+            if (radius > 6_000_000) expect([6_350_000, 10_000_000]).toContain(radius);
+        }
         sizes.slice(1).forEach(({ width, height }, i) => {
           const margin = tag.layers[i + 1]?.margin ?? 0;
           const under = sizes[i] ?? whole;
@@ -90,7 +108,6 @@ describe('a tag', () => {
             expect(below - over).toBeLessThanOrEqual(2 * margin + sixteenth);
           }
         });
-        const [hung] = plan.assembly.tags ?? [];
         if (hung?.top === 'shorter edge') expect(whole.width).toBeLessThan(whole.height);
         if (hung?.top === 'longer edge') expect(whole.width).toBeGreaterThan(whole.height);
         expect(hung?.top === 'fold').toBe(isFolded);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Tag } from '../fold/index.ts';
 import type { Refusal } from '../forms/index.ts';
 import {
+  absolute,
   formatWithUnit,
   half,
   inchFraction,
@@ -24,7 +25,7 @@ import {
 import { punchFor } from '../make/index.ts';
 import { paperSchema } from '../paper/index.ts';
 import type { Cutout, Piece, ScoreGrid } from '../piece/index.ts';
-import { cutUnit } from '../tools/index.ts';
+import { cutUnit, type Kit, type Punch } from '../tools/index.ts';
 import type { Addition, DressBrief } from './addition.ts';
 import { capitalised } from './panel-names.ts';
 import { leastPanel } from './panel-shape.ts';
@@ -42,8 +43,8 @@ export const tagLimits = {
 export const tagChoiceSchema = z.object({
   addition: z.literal('tag'),
   id: z.string().min(1).max(40),
-  /** With its corners as they are cut, with both upper corners cut off, or round. */
-  shape: z.enum(['straight', 'clipped', 'round']),
+  /** With its corners as they are cut, with both upper ones cut off, all rounded, one end punched to a shape, or round. */
+  shape: z.enum(['straight', 'clipped', 'rounded', 'shaped end', 'round']),
   width: lengthBetween(tagLimits.least, tagLimits.most),
   /** How high it is, folded where it is folded; a round one is as high as it is wide. */
   height: lengthBetween(tagLimits.least, tagLimits.most),
@@ -75,6 +76,24 @@ interface Layer {
   readonly clip: Length;
 }
 
+/** How far a corner is rounded that no punch rounds. */
+const byHand = millimetres(6);
+
+/** How far the corners of a layer are rounded: as the maker’s punch does, where the layer is not too small for that. */
+function roundingFor({ width, height }: Pick<Layer, 'width' | 'height'>, kit: Kit): Length {
+  const owned = kit.punches.filter(({ shape }) => shape === 'corner').map(({ size }) => size);
+  const most = times(smallest(width, height), 0.3);
+  const fitting = owned.filter((size) => size <= most);
+  return fitting.length > 0 ? largest(zero, ...fitting) : smallest(byHand, most);
+}
+
+/** The punch that shapes the end of a strip nearly so wide; undefined where the maker has none. */
+function endPunchFor(width: Length, { punches }: Kit): Punch | undefined {
+  return punches
+    .filter(({ shape }) => shape === 'end')
+    .sort((a, b) => absolute(minus(a.size, width)) - absolute(minus(b.size, width)))[0];
+}
+
 /** So much of the width is cut off a clipped corner. */
 const clipShare = 0.25;
 
@@ -91,7 +110,8 @@ function layersOf(choice: TagChoice, { step, kit }: DressBrief): readonly (Layer
   const { layers } = choice;
   const shape = shapeOf(choice);
   const mark = markOf(cutUnit(kit));
-  const width = largest(step, roundDown(choice.width, step));
+  const punched = shape === 'shaped end' ? endPunchFor(choice.width, kit)?.size : undefined;
+  const width = largest(step, roundDown(punched ?? choice.width, step));
   const height = shape === 'round' ? width : largest(step, roundDown(choice.height, step));
   const clip = shape === 'clipped' ? roundToGrid(times(width, clipShare), mark) : zero;
   let within = zero;
@@ -113,9 +133,11 @@ function layersOf(choice: TagChoice, { step, kit }: DressBrief): readonly (Layer
 }
 
 /** What is cut off a layer. */
-function cutoutsOf({ width, height, clip }: Layer, shape: TagChoice['shape']): readonly Cutout[] {
-  if (shape === 'round') {
-    const radius = half(width);
+function cutoutsOf(layer: Layer, shape: TagChoice['shape'], kit: Kit): readonly Cutout[] {
+  const { width, height, clip } = layer;
+  if (shape === 'round' || shape === 'rounded') {
+    const radius = shape === 'round' ? half(width) : roundingFor(layer, kit);
+    const use = shape === 'round' ? 'disc' : 'tag corner';
     const corners = [
       { x: zero, y: zero, along: 1, down: 1 },
       { x: width, y: zero, along: -1, down: 1 },
@@ -124,7 +146,7 @@ function cutoutsOf({ width, height, clip }: Layer, shape: TagChoice['shape']): r
     ];
     return corners.map(({ x, y, along, down }) => ({
       shape: 'corner',
-      use: 'disc',
+      use,
       at: { x, y },
       along: times(radius, along),
       down: times(radius, down),
@@ -144,7 +166,10 @@ function cutoutsOf({ width, height, clip }: Layer, shape: TagChoice['shape']): r
 }
 
 /** A layer as a grid; a folded tag has its back above its fold. */
-function gridOf(layer: Layer, shape: TagChoice['shape'], isFolded: boolean): ScoreGrid {
+function gridOf(
+  layer: Layer,
+  { shape, isFolded, kit }: Pick<TagChoice, 'shape' | 'isFolded'> & { readonly kit: Kit },
+): ScoreGrid {
   const { width, height } = layer;
   const rows = isFolded ? [height, height] : [height];
   return {
@@ -169,7 +194,7 @@ function gridOf(layer: Layer, shape: TagChoice['shape'], isFolded: boolean): Sco
       : [],
     diagonals: [],
     tapers: [],
-    cutouts: [...cutoutsOf(layer, shape)],
+    cutouts: [...cutoutsOf(layer, shape, kit)],
     patches: [],
   };
 }
@@ -206,6 +231,7 @@ function topOf(choice: TagChoice, { width, height, clip }: Layer): Tag['top'] {
   if (opens(choice)) return 'fold';
   if (choice.shape === 'round') return 'rim';
   if (clip > 0) return 'cut corners';
+  if (choice.shape === 'shaped end') return 'shaped end';
   if (width === height) return 'any edge';
   return width < height ? 'shorter edge' : 'longer edge';
 }
@@ -219,11 +245,8 @@ function refused(choice: TagChoice, at: number, brief: DressBrief): Refusal {
   const { field, step, unit } = brief;
   const margins = choice.layers.slice(1, at).map(({ margin }) => margin);
   const before = plus(zero, ...margins);
-  const size = (asked: Length) => largest(step, roundDown(asked, step));
-  const narrow = smallest(
-    size(choice.width),
-    choice.shape === 'round' ? size(choice.width) : size(choice.height),
-  );
+  const [base] = layersOf(choice, brief);
+  const narrow = base ? smallest(base.width, base.height) : zero;
   const left = minus(minus(narrow, times(before, 2)), plus(leastPanel, step));
   const widest = roundDown(half(largest(left, zero)), step);
   const said = formatWithUnit(choice.layers[at]?.margin ?? zero, unit);
@@ -244,6 +267,16 @@ function wear(choice: TagChoice, _: unknown, brief: DressBrief) {
   if (missing >= 0) return { ok: false as const, refusal: refused(choice, missing, brief) };
   const { id, hasHole } = choice;
   const shape = shapeOf(choice);
+  const endPunch = shape === 'shaped end' ? endPunchFor(choice.width, brief.kit) : undefined;
+  if (shape === 'shaped end' && !endPunch)
+    return {
+      ok: false as const,
+      refusal: {
+        field: `${brief.field}.shape`,
+        message:
+          'There is no punch for shaped ends among your tools. Add yours to them, or cut the top corners off.',
+      },
+    };
   const isFolded = opens(choice);
   const pieces = layers.flatMap((layer, i): readonly Piece[] =>
     layer
@@ -253,7 +286,7 @@ function wear(choice: TagChoice, _: unknown, brief: DressBrief) {
             name: nameOf(i),
             paper: brief.firstPaper + i,
             copies: 1,
-            grid: gridOf(layer, shape, isFolded && i === 0),
+            grid: gridOf(layer, { shape, isFolded: isFolded && i === 0, kit: brief.kit }),
           },
         ]
       : [],
@@ -266,6 +299,7 @@ function wear(choice: TagChoice, _: unknown, brief: DressBrief) {
     piece: first.id,
     isFolded,
     top: topOf(choice, base),
+    ...(endPunch && { endPunch: { name: endPunch.name, across: base.width } }),
     layers: more.map((piece, i) => ({
       piece: piece.id,
       standsOff: choice.layers[i + 1]?.standsOff ?? false,

@@ -13,6 +13,7 @@ const tagHoleSchema = z.object({
 const tagTopSchema = z.enum([
   'fold',
   'cut corners',
+  'shaped end',
   'shorter edge',
   'longer edge',
   'any edge',
@@ -26,6 +27,8 @@ export const tagSchema = z.object({
   piece: z.string(),
   isFolded: z.boolean(),
   top: tagTopSchema,
+  /** The punch that shapes its upper end, by its name, and how wide that end is. */
+  endPunch: z.object({ name: z.string(), across: lengthSchema }).optional(),
   /** What is stuck on its front, the lowest first, and whether it stands off on foam. */
   layers: z.array(z.object({ piece: z.string(), standsOff: z.boolean() })),
   hole: tagHoleSchema.optional(),

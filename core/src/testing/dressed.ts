@@ -131,7 +131,10 @@ function heldOf(paper: Paper): readonly AdditionChoice[] {
           {
             addition: 'tag',
             id: 'tag-1',
-            shape: (['straight', 'clipped', 'round'] as const)[dice % 3] ?? 'round',
+            shape:
+              (['straight', 'clipped', 'rounded', 'shaped end', 'round'] as const)[
+                Math.floor(dice / 5) % 5
+              ] ?? 'round',
             width: millimetres(30 + (dice % 25)),
             height: millimetres(40 + (dice % 35)),
             isFolded: dice % 4 === 0,

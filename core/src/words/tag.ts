@@ -6,6 +6,7 @@ import type { NameOf } from './said.ts';
 const tops: Readonly<Record<Tag['top'], string>> = {
   fold: 'the fold',
   'cut corners': 'the edge between the cut corners',
+  'shaped end': 'the tip of the shaped end',
   'shorter edge': 'one of its shorter edges',
   'longer edge': 'one of its longer edges',
   'any edge': 'one edge',
@@ -24,8 +25,13 @@ function holeSentence({ hole, layers, top }: Tag, unit: Unit): string {
 
 /** A tag that is put together and hung on, as it is said at the table. */
 export function tagSentences(tag: Tag, nameOf: NameOf, unit: Unit): readonly string[] {
-  const { isFolded, layers, hole } = tag;
+  const { isFolded, layers, hole, endPunch } = tag;
   return [
+    ...(endPunch === undefined
+      ? []
+      : [
+          `Push an end of it that is ${formatWithUnit(endPunch.across, unit)} wide into the ${endPunch.name}, and punch it: that end is its top.`,
+        ]),
     ...(isFolded
       ? ['Fold the tag in half along its score, outside out, and burnish it: the fold is its top.']
       : []),

@@ -13,6 +13,7 @@ import CrossButton from '../parts/CrossButton.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
 import QuietButton from '../parts/QuietButton.vue';
+import { useProject } from '../stores/project.ts';
 import { useDressing } from './dressing.ts';
 import LayerRow from './LayerRow.vue';
 
@@ -20,12 +21,27 @@ import LayerRow from './LayerRow.vue';
 const props = defineProps<{ hung: TagChoice; unit: Unit; project: string }>();
 
 const dressing = useDressing();
+const open = useProject();
 
-const shapes = [
-  { value: 'straight', label: 'square corners' },
-  { value: 'clipped', label: 'top corners cut off' },
-  { value: 'round', label: 'round' },
-] as const;
+interface Shape {
+  readonly value: TagChoice['shape'];
+  readonly label: string;
+}
+
+/** An end is shaped by a punch of the maker’s alone. */
+const shapes = computed((): readonly Shape[] => {
+  const endPunch = open.document?.box.kit.punches.find(({ shape }) => shape === 'end');
+  return [
+    { value: 'straight', label: 'square corners' },
+    { value: 'clipped', label: 'top corners cut off' },
+    { value: 'rounded', label: 'rounded corners' },
+    ...(endPunch ? [{ value: 'shaped end', label: `${endPunch.name}, top` } as const] : []),
+    { value: 'round', label: 'round' },
+  ];
+});
+
+/** What decides its width is the punch, where an end is shaped. */
+const isPunched = computed(() => props.hung.shape === 'shaped end' && !props.hung.isFolded);
 const opens = [
   { value: 'single', label: 'single' },
   { value: 'folded', label: 'opens like a card' },
@@ -76,6 +92,7 @@ function removeLayer(at: number): void {
     <CrossButton label="Take the tag off" @click="dressing.takeOff(hung)" />
     <div class="pair">
       <MeasureField
+        v-if="!isPunched"
         :field="`${project} ${hung.id} width`"
         :label="hung.shape === 'round' ? 'Tag across' : 'Tag width'"
         :length="hung.width"

@@ -33,6 +33,14 @@ const size = computed(() => {
   return { across: toMillimetres(across), down: toMillimetres(high) };
 });
 const margin = 24;
+
+/** Where the punch cuts, drawn as an arch: what its own shape is, only the maker sees. */
+const shapedEnd = computed(() => {
+  const { across, down } = size.value;
+  const deep = Math.min(across / 5, down / 4);
+  return `M0,${deep} Q${across / 2},${-deep} ${across},${deep}`;
+});
+
 const scale = computed(() =>
   Math.max(
     0.1,
@@ -97,6 +105,7 @@ const placed = computed(() =>
             />
           </g>
         </g>
+        <path v-if="tag.endPunch" class="shaped" :d="shapedEnd" />
         <circle
           v-if="tag.hole"
           class="hole"
@@ -110,6 +119,14 @@ const placed = computed(() =>
 </template>
 
 <style scoped>
+.shaped {
+  fill: none;
+  stroke: var(--mat);
+  stroke-width: 2;
+  stroke-dasharray: 5 4;
+  vector-effect: non-scaling-stroke;
+}
+
 .hole {
   fill: var(--mat);
 }
