@@ -40,7 +40,7 @@ import { boundsOf, cutTo, outlineOf, type Bounds } from './outline.ts';
 import { leastPanel, panelGrid } from './panel-shape.ts';
 import { roomAt } from './room-at.ts';
 import { noRoomTaken } from './room-taken.ts';
-import { rowDividers, rowEase } from './row-dividers.ts';
+import { rowDividers, rowEase, type RowBrief } from './row-dividers.ts';
 
 /** Strips that cross between things in rows, so that each has a place of its own. */
 export const dividersSchema = z.object({
@@ -208,7 +208,7 @@ function inOneRow(
   choice: DividersChoice,
   bare: Undressed,
   { step, kit, firstPaper, gift }: DressBrief,
-  at: { readonly under: FoldingPart; readonly box: FoldingBox },
+  at: Pick<RowBrief, 'under' | 'box' | 'walls'>,
 ): Worn | undefined {
   if (!standsInARow(gift)) return undefined;
   const { cavity } = bare.drawn.assembly;
@@ -225,12 +225,12 @@ function wear(choice: DividersChoice, bare: Undressed, brief: DressBrief) {
   const { id, paper } = choice;
   const { step, firstPaper, gift, inner } = brief;
   const lattice = latticeFor(choice, gift, bare.drawn.assembly.cavity, step);
-  const { box, floor } = roomSides(bare, inner);
+  const { box, floor, walls } = roomSides(bare, inner);
   const under = floor.behind?.part;
   const nothing = { ok: true as const, worn: { pieces: [], parts: [], stacks: [] } };
   if (!under) return nothing;
   if (!lattice) {
-    const row = inOneRow(choice, bare, brief, { under, box });
+    const row = inOneRow(choice, bare, brief, { under, box, walls });
     return row ? { ok: true as const, worn: row } : nothing;
   }
   const common = { paper: firstPaper, card: paper.thickness, under, box };

@@ -2,11 +2,13 @@ import {
   add,
   carriedAlong,
   cross,
+  dot,
   scale,
   vector,
   type FoldingBox,
   type FoldingPart,
   type Part,
+  type Vector,
 } from '../fold/index.ts';
 import type { Worn } from '../forms/index.ts';
 import { extentsOf, type SeveralGift } from '../gift/index.ts';
@@ -24,7 +26,9 @@ import {
 } from '../length/index.ts';
 import type { GridLine, ScoreGrid } from '../piece/index.ts';
 import { scoringMeans, type Kit } from '../tools/index.ts';
-import type { Bounds } from './outline.ts';
+import type { RoomSide } from './inside-faces.ts';
+import { boundsOfOpening } from './openings.ts';
+import { boundsOf, type Bounds } from './outline.ts';
 import { leastPanel } from './panel-shape.ts';
 
 /** Strips that stand between things in one row: their tabs, folded along the walls, keep them upright. */
@@ -42,6 +46,8 @@ export interface RowBrief {
   readonly kit: Kit;
   readonly under: FoldingPart;
   readonly box: FoldingBox;
+  /** The walls round the room. */
+  readonly walls: readonly RoomSide[];
 }
 
 /** So much shorter a strip is than the room between the walls, at both ends together. */
@@ -74,9 +80,35 @@ function gridOf(tab: Length, long: Length, high: Length): ScoreGrid {
   };
 }
 
+/** So far a tab keeps below an opening of the wall that it lies along, in millimetres. */
+const belowOpening = 1;
+
+/** How high strips may be whose tabs lie along the walls at both ends, within so far of these places: below what is open there. */
+function highestBeside(
+  walls: readonly RoomSide[],
+  { along, aside }: { readonly along: Vector; readonly aside: Vector },
+  { places, tab }: { readonly places: readonly number[]; readonly tab: number },
+): number {
+  const ends = walls.filter(({ axes: { out } }) => Math.abs(dot(out, along)) > 0.9);
+  const heights = ends.flatMap(({ axes, outline, behind }) => {
+    const floor = boundsOf(outline).bottom;
+    const sense = dot(axes.right, aside);
+    return (behind?.openings ?? []).flatMap((opening) => {
+      const { left, right, bottom } = boundsOfOpening(opening);
+      const [from, to] = [left * sense, right * sense].sort((a, b) => a - b);
+      const isBeside = places.some(
+        (place) =>
+          place + tab > (from ?? 0) - belowOpening && place - tab < (to ?? 0) + belowOpening,
+      );
+      return isBeside ? [bottom - floor - belowOpening] : [];
+    });
+  });
+  return Math.min(Infinity, ...heights);
+}
+
 /** The strips of one row; undefined where they would be too small to be held. */
 export function rowDividers(brief: RowBrief): Worn | undefined {
-  const { id, gift, room, high, between, card, firstPaper, step, kit, under, box } = brief;
+  const { id, gift, room, between, card, firstPaper, step, kit, under, box, walls } = brief;
   const isAcross = gift.across > 1;
   const { across, deep } = extentsOf(gift.item);
   const [count, size] = isAcross ? [gift.across, across] : [gift.deep, deep];
@@ -91,35 +123,48 @@ export function rowDividers(brief: RowBrief): Worn | undefined {
   if (long < leastPanel || tab < millimetres(3)) return undefined;
   const [right, back, up] = [vector(1, 0, 0), vector(0, 1, 0), vector(0, 0, 1)];
   const [along, aside] = isAcross ? [back, right] : [right, back];
+  const centre = dot(vector((room.left + room.right) / 2, (room.bottom + room.top) / 2, 0), aside);
+  const offsets = Array.from({ length: count - 1 }, (_, i) =>
+    toMillimetres(times(plus(size, between), i + 1 - count / 2)),
+  );
+  const open = highestBeside(
+    walls,
+    { along, aside },
+    { places: offsets.map((each) => centre + each), tab: toMillimetres(tab) },
+  );
+  const free = nanometres(Math.max(0, Math.floor(Math.min(open, toMillimetres(brief.high)) * 1e6)));
+  const high = free < brief.high ? roundDown(free, step) : brief.high;
+  if (high < leastPanel) return undefined;
   const middle = vector(
     (room.left + room.right) / 2,
     (room.bottom + room.top) / 2,
     toMillimetres(high) / 2,
   );
   const copies = box.parts.filter(({ piece }) => piece === under.piece);
-  const parts = Array.from({ length: count - 1 }, (_, i) => {
-    const at = toMillimetres(times(plus(size, between), i + 1 - count / 2));
-    const here = {
-      right: along,
-      up,
-      out: cross(along, up),
-      at: add(middle, scale(aside, at)),
-    };
-    return copies.map((copy): Part => {
-      const place = carriedAlong(here, { from: under.closed, to: copy.closed });
-      return {
-        id: `${id} row ${i + 1} in ${copy.part.id}`,
-        piece: `${id} row`,
-        root: { column: 1.5, row: 0.5 },
-        right: place.right,
-        up: place.up,
-        at: place.at,
-        joins: Math.max(0, box.assembly.giftEnters - 1),
-        lies: { in: under.piece.id, against: 'things' },
-        ...(copy.part.opens && { opens: copy.part.opens }),
+  const parts = offsets
+    .map((at, i) => {
+      const here = {
+        right: along,
+        up,
+        out: cross(along, up),
+        at: add(middle, scale(aside, at)),
       };
-    });
-  }).flat();
+      return copies.map((copy): Part => {
+        const place = carriedAlong(here, { from: under.closed, to: copy.closed });
+        return {
+          id: `${id} row ${i + 1} in ${copy.part.id}`,
+          piece: `${id} row`,
+          root: { column: 1.5, row: 0.5 },
+          right: place.right,
+          up: place.up,
+          at: place.at,
+          joins: Math.max(0, box.assembly.giftEnters - 1),
+          lies: { in: under.piece.id, against: 'things' },
+          ...(copy.part.opens && { opens: copy.part.opens }),
+        };
+      });
+    })
+    .flat();
   return {
     pieces: [
       {
