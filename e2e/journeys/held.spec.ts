@@ -33,7 +33,7 @@ test('a maker cuts a window, stands the gift on a platform, and hangs a tag on t
   await putOnBox(page, 'Tag');
   await expect(cutList.getByRole('heading', { name: 'Second tag layer' })).toBeVisible();
   await page.getByRole('combobox', { name: 'Shape of the tag' }).click();
-  await page.getByRole('option', { name: 'round' }).click();
+  await page.getByRole('option', { name: 'round', exact: true }).click();
   await expect(page.getByLabel('Tag across')).toBeVisible();
   await expect(page.getByText('3 things')).toBeVisible();
   await page.keyboard.press('Control+z');

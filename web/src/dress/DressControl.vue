@@ -109,10 +109,13 @@ h3 button {
   color: var(--ink);
   background: none;
   cursor: pointer;
+  white-space: nowrap;
 }
 
 .count {
   margin-left: auto;
+  white-space: normal;
+  text-align: right;
   font-weight: 400;
   font-size: 13px;
   color: var(--ink-soft);
