@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { handleLimits, type HandleChoice, type Unit } from '@rangoli/core';
-import CrossButton from '../parts/CrossButton.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
 import { useDressing } from './dressing.ts';
 import PaperPick from './PaperPick.vue';
+import WornEntry from './WornEntry.vue';
 
 /** A handle over the box: which way, how wide its strip is, and how far it stands over the top. */
 const props = defineProps<{ strip: HandleChoice; unit: Unit; project: string }>();
@@ -18,17 +18,17 @@ const ways = [
 </script>
 
 <template>
-  <li class="handle-entry">
-    <strong>Handle</strong>
-    <Pick
-      label="Which way the handle goes"
-      :value="props.strip.over"
-      :options="ways"
-      @change="(over) => dressing.replace('over', { ...strip, over })"
-    />
-    <CrossButton label="Take the handle off" @click="dressing.takeOff(strip)" />
-    <PaperPick class="whole" :worn="strip" label="Handle" />
-    <div class="sizes">
+  <WornEntry :worn="strip" name="Handle" removal="Take the handle off">
+    <template #beside>
+      <Pick
+        label="Which way the handle goes"
+        :value="props.strip.over"
+        :options="ways"
+        @change="(over) => dressing.replace('over', { ...strip, over })"
+      />
+    </template>
+    <PaperPick :worn="strip" label="Handle" />
+    <div class="pair">
       <MeasureField
         :field="`${project} ${strip.id} width`"
         label="Strip width"
@@ -49,28 +49,5 @@ const ways = [
         @change="(rise) => dressing.replace('rise', { ...strip, rise })"
       />
     </div>
-  </li>
+  </WornEntry>
 </template>
-
-<style scoped>
-.handle-entry {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) 26px;
-  gap: 3px 6px;
-  align-items: center;
-  padding: 5px 0 3px 8px;
-  border-left: 3px solid var(--line);
-  font-size: 13px;
-}
-
-.whole,
-.sizes {
-  grid-column: 1 / -1;
-}
-
-.sizes {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 6px;
-}
-</style>

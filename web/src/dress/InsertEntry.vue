@@ -7,11 +7,11 @@ import {
   type Unit,
 } from '@rangoli/core';
 import { computed } from 'vue';
-import CrossButton from '../parts/CrossButton.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
 import { useDressing } from './dressing.ts';
 import PaperPick from './PaperPick.vue';
+import WornEntry from './WornEntry.vue';
 
 /** An insert: how it holds the gift, how high it is, its card. */
 const props = defineProps<{ inside: InsertChoice; unit: Unit; project: string }>();
@@ -58,21 +58,16 @@ function setRaised(to: typeof platformLimits.least): void {
 </script>
 
 <template>
-  <li class="insert-entry">
-    <strong>Insert</strong>
-    <CrossButton label="Take the insert out" @click="dressing.takeOff(inside)" />
-    <p v-if="missing" class="none">{{ missing }}</p>
+  <WornEntry :worn="inside" name="Insert" removal="Take the insert out" :missing="missing">
     <Pick
-      class="whole"
       label="How the insert holds the gift"
       :value="inside.holds.by"
       :options="ways"
       @change="setWay"
     />
-    <PaperPick class="whole" :worn="inside" label="Insert" />
+    <PaperPick :worn="inside" label="Insert" />
     <MeasureField
       v-if="raised !== undefined"
-      class="whole"
       :field="`${project} ${inside.id} raised`"
       label="Its top over the floor"
       fault-from="right"
@@ -82,27 +77,5 @@ function setRaised(to: typeof platformLimits.least): void {
       :most="platformLimits.most"
       @change="setRaised"
     />
-  </li>
+  </WornEntry>
 </template>
-
-<style scoped>
-.insert-entry {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 26px;
-  gap: 3px 6px;
-  align-items: center;
-  padding: 5px 0 3px 8px;
-  border-left: 3px solid var(--line);
-  font-size: 13px;
-}
-
-.none,
-.whole {
-  grid-column: 1 / -1;
-}
-
-.none {
-  margin: 0;
-  color: var(--ink-soft);
-}
-</style>

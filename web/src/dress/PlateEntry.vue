@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { AdditionChoice } from '@rangoli/core';
 import { computed } from 'vue';
-import CrossButton from '../parts/CrossButton.vue';
 import Pick from '../parts/Pick.vue';
 import { useDressing } from './dressing.ts';
 import PaperPick from './PaperPick.vue';
+import WornEntry from './WornEntry.vue';
 
 type Plate = Extract<AdditionChoice, { addition: 'stiffener' | 'liner' | 'dividers' }>;
 
@@ -50,50 +50,28 @@ function setStiffened(where: (typeof stiffened)[number]['value']): void {
 </script>
 
 <template>
-  <li class="plate-entry">
-    <strong :class="{ wide: plate.addition === 'dividers' }">{{ heading }}</strong>
-    <Pick
-      v-if="plate.addition === 'liner'"
-      label="Liner of"
-      :value="plate.lines"
-      :options="lined"
-      @change="setLined"
-    />
-    <Pick
-      v-else-if="plate.addition === 'stiffener'"
-      label="Where the stiffener is"
-      :value="plate.in"
-      :options="stiffened"
-      @change="setStiffened"
-    />
-    <CrossButton :label="`Take the ${plate.addition} out`" @click="dressing.takeOff(plate)" />
-    <p v-if="missing" class="none">{{ missing }}</p>
-    <PaperPick class="paper" :worn="plate" :label="name" />
-  </li>
+  <WornEntry
+    :worn="plate"
+    :name="heading"
+    :removal="`Take the ${plate.addition} out`"
+    :missing="missing"
+  >
+    <template #beside>
+      <Pick
+        v-if="plate.addition === 'liner'"
+        label="Liner of"
+        :value="plate.lines"
+        :options="lined"
+        @change="setLined"
+      />
+      <Pick
+        v-else-if="plate.addition === 'stiffener'"
+        label="Where the stiffener is"
+        :value="plate.in"
+        :options="stiffened"
+        @change="setStiffened"
+      />
+    </template>
+    <PaperPick :worn="plate" :label="name" />
+  </WornEntry>
 </template>
-
-<style scoped>
-.plate-entry {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) 26px;
-  gap: 3px 6px;
-  align-items: center;
-  padding: 5px 0 3px 8px;
-  border-left: 3px solid var(--line);
-  font-size: 13px;
-}
-
-.wide {
-  grid-column: 1 / 3;
-}
-
-.none,
-.paper {
-  grid-column: 1 / -1;
-}
-
-.none {
-  margin: 0;
-  color: var(--ink-soft);
-}
-</style>

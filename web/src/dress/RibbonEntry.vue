@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ribbonLimits, zero, type RibbonChoice, type Unit } from '@rangoli/core';
-import CrossButton from '../parts/CrossButton.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
 import { useDressing } from './dressing.ts';
+import WornEntry from './WornEntry.vue';
 
 /** A ribbon round the box: which way, how wide it is, and how wide its bow is to be. */
 const props = defineProps<{ ribbon: RibbonChoice; unit: Unit; project: string }>();
@@ -22,16 +22,16 @@ const ways = [
 </script>
 
 <template>
-  <li class="ribbon-entry">
-    <strong>Ribbon</strong>
-    <Pick
-      label="Which way the ribbon goes"
-      :value="props.ribbon.way"
-      :options="ways"
-      @change="(way) => dressing.replace('way', { ...ribbon, way })"
-    />
-    <CrossButton label="Take the ribbon off" @click="dressing.takeOff(ribbon)" />
-    <div class="sizes">
+  <WornEntry :worn="ribbon" name="Ribbon" removal="Take the ribbon off">
+    <template #beside>
+      <Pick
+        label="Which way the ribbon goes"
+        :value="props.ribbon.way"
+        :options="ways"
+        @change="(way) => dressing.replace('way', { ...ribbon, way })"
+      />
+    </template>
+    <div class="pair">
       <MeasureField
         :field="`${project} ${ribbon.id} width`"
         label="Ribbon width"
@@ -52,24 +52,5 @@ const ways = [
         @change="(bow) => dressing.replace('bow', { ...ribbon, bow })"
       />
     </div>
-  </li>
+  </WornEntry>
 </template>
-
-<style scoped>
-.ribbon-entry {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) 26px;
-  gap: 3px 6px;
-  align-items: center;
-  padding: 5px 0 3px 8px;
-  border-left: 3px solid var(--line);
-  font-size: 13px;
-}
-
-.sizes {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  grid-column: 1 / -1;
-  gap: 6px;
-}
-</style>

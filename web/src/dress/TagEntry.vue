@@ -9,13 +9,13 @@ import {
 } from '@rangoli/core';
 import { Plus } from '@lucide/vue';
 import { computed } from 'vue';
-import CrossButton from '../parts/CrossButton.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import { useProject } from '../stores/project.ts';
 import { useDressing } from './dressing.ts';
 import LayerRow from './LayerRow.vue';
+import WornEntry from './WornEntry.vue';
 
 /** A tag: its shape and size, its layers, its hole. */
 const props = defineProps<{ hung: TagChoice; unit: Unit; project: string }>();
@@ -47,8 +47,8 @@ const opens = [
   { value: 'folded', label: 'opens like a card' },
 ] as const;
 const holes = [
-  { value: 'hole', label: 'hole for a thread' },
-  { value: 'none', label: 'no hole: stuck on' },
+  { value: 'hole', label: 'on a thread' },
+  { value: 'none', label: 'stuck on' },
 ] as const;
 const stands = [
   { value: 'flat', label: 'glued flat' },
@@ -81,15 +81,15 @@ function removeLayer(at: number): void {
 </script>
 
 <template>
-  <li class="tag-entry">
-    <strong>Tag</strong>
-    <Pick
-      label="Shape of the tag"
-      :value="hung.shape"
-      :options="shapes"
-      @change="(shape) => dressing.replace('shape', { ...hung, shape })"
-    />
-    <CrossButton label="Take the tag off" @click="dressing.takeOff(hung)" />
+  <WornEntry :worn="hung" name="Tag" removal="Take the tag off">
+    <template #beside>
+      <Pick
+        label="Shape of the tag"
+        :value="hung.shape"
+        :options="shapes"
+        @change="(shape) => dressing.replace('shape', { ...hung, shape })"
+      />
+    </template>
     <div class="pair">
       <MeasureField
         v-if="!isPunched"
@@ -130,7 +130,6 @@ function removeLayer(at: number): void {
     </div>
     <template v-for="{ layer, at } in layers" :key="at">
       <LayerRow
-        class="row"
         of="Tag"
         :name="at === 0 ? 'The tag itself' : `Layer ${at + 1}`"
         :paper="layer.paper"
@@ -145,7 +144,6 @@ function removeLayer(at: number): void {
       />
       <Pick
         v-if="at > 0"
-        class="row"
         :label="`Tag, layer ${at + 1}: how it is stuck`"
         :value="layer.standsOff ? 'foam' : 'flat'"
         :options="stands"
@@ -155,31 +153,10 @@ function removeLayer(at: number): void {
     <QuietButton v-if="hung.layers.length < tagLimits.mostLayers" class="row more" @click="addLayer"
       ><Plus :size="15" />Layer on top</QuietButton
     >
-  </li>
+  </WornEntry>
 </template>
 
 <style scoped>
-.tag-entry {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) 26px;
-  gap: 3px 6px;
-  align-items: center;
-  padding: 5px 0 3px 8px;
-  border-left: 3px solid var(--line);
-  font-size: 13px;
-}
-
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  grid-column: 1 / -1;
-  gap: 6px;
-}
-
-.row {
-  grid-column: 1 / -1;
-}
-
 .more {
   justify-self: start;
   font-size: 13px;

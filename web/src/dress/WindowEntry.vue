@@ -9,11 +9,11 @@ import {
   type WindowChoice,
 } from '@rangoli/core';
 import { computed } from 'vue';
-import CrossButton from '../parts/CrossButton.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import Pick from '../parts/Pick.vue';
 import { usePapers } from '../stores/papers.ts';
 import { useDressing } from './dressing.ts';
+import WornEntry from './WornEntry.vue';
 
 /** A window: its shape and size, and what film is behind it. */
 const props = defineProps<{ hole: WindowChoice; unit: Unit; project: string }>();
@@ -28,7 +28,7 @@ const shapes = [
 type Shape = (typeof shapes)[number]['value'];
 
 const where = computed(() => dressing.faceOf(props.hole.on)?.said ?? 'No such face here');
-const isMissing = computed(() => dressing.whyMissing(props.hole) !== undefined);
+const missing = computed(() => dressing.whyNoFace(props.hole));
 
 /** As large as most punches and dies for round windows. */
 const usuallyAcross = computed(() =>
@@ -72,26 +72,29 @@ function setFilm(id: string): void {
 </script>
 
 <template>
-  <li class="window-entry">
-    <strong>Window: {{ where.charAt(0).toLowerCase() }}{{ where.slice(1) }}</strong>
-    <CrossButton label="Take the window out" @click="dressing.takeOff(hole)" />
-    <p v-if="isMissing" class="missing">This kind of box has no such face: it is left out.</p>
-    <Pick
-      label="Shape of the window"
-      :value="hole.opening.shape"
-      :options="shapes"
-      @change="setShape"
-    />
-    <Pick
-      label="Behind the window"
-      :value="hole.film?.id ?? open"
-      :options="films"
-      @change="setFilm"
-    />
+  <WornEntry
+    :worn="hole"
+    :name="`Window: ${where.charAt(0).toLowerCase()}${where.slice(1)}`"
+    removal="Take the window out"
+    :missing="missing"
+  >
+    <div class="pair">
+      <Pick
+        label="Shape of the window"
+        :value="hole.opening.shape"
+        :options="shapes"
+        @change="setShape"
+      />
+      <Pick
+        label="Behind the window"
+        :value="hole.film?.id ?? open"
+        :options="films"
+        @change="setFilm"
+      />
+    </div>
     <MeasureField
       v-if="hole.opening.shape === 'straight'"
       :key="`${hole.id} frame`"
-      class="size"
       :field="`${project} ${hole.id} frame`"
       label="Card left round it"
       fault-from="right"
@@ -106,7 +109,6 @@ function setFilm(id: string): void {
     <MeasureField
       v-else
       :key="`${hole.id} across`"
-      class="size"
       :field="`${project} ${hole.id} across`"
       label="So wide across"
       fault-from="right"
@@ -118,28 +120,5 @@ function setFilm(id: string): void {
         (across) => dressing.replace('across', { ...hole, opening: { shape: 'round', across } })
       "
     />
-  </li>
+  </WornEntry>
 </template>
-
-<style scoped>
-.window-entry {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 26px;
-  gap: 3px 6px;
-  align-items: center;
-  padding: 5px 0 3px 8px;
-  border-left: 3px solid var(--line);
-  font-size: 13px;
-}
-
-strong,
-.size {
-  grid-column: 1 / 3;
-}
-
-.missing {
-  grid-column: 1 / -1;
-  margin: 0;
-  color: var(--vermilion);
-}
-</style>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { WireChoice } from '@rangoli/core';
-import CrossButton from '../parts/CrossButton.vue';
 import Pick from '../parts/Pick.vue';
 import { useDressing } from './dressing.ts';
+import WornEntry from './WornEntry.vue';
 
 /** A wire that the box is carried by: which way it goes over. */
 const props = defineProps<{ wire: WireChoice }>();
@@ -16,26 +16,14 @@ const ways = [
 </script>
 
 <template>
-  <li class="wire-entry">
-    <strong>Wire handle</strong>
-    <Pick
-      label="Which way the wire goes"
-      :value="props.wire.over"
-      :options="ways"
-      @change="(over) => dressing.replace('over', { ...wire, over })"
-    />
-    <CrossButton label="Take the wire handle off" @click="dressing.takeOff(wire)" />
-  </li>
+  <WornEntry :worn="wire" name="Wire handle" removal="Take the wire handle off">
+    <template #beside>
+      <Pick
+        label="Which way the wire goes"
+        :value="props.wire.over"
+        :options="ways"
+        @change="(over) => dressing.replace('over', { ...wire, over })"
+      />
+    </template>
+  </WornEntry>
 </template>
-
-<style scoped>
-.wire-entry {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) 26px;
-  gap: 3px 6px;
-  align-items: center;
-  padding: 5px 0 3px 8px;
-  border-left: 3px solid var(--line);
-  font-size: 13px;
-}
-</style>

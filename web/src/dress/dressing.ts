@@ -66,6 +66,13 @@ export const useDressing = defineStore('dressing', () => {
     return missing.value.find((each) => each.id === id)?.why;
   }
 
+  /** Why something is not on the face that it is meant for, in words. */
+  function whyNoFace(choice: AdditionChoice): string | undefined {
+    return whyMissing(choice) === undefined
+      ? undefined
+      : 'This kind of box has no such face: it is left out.';
+  }
+
   function faceOf(choice: FaceChoice): WearableFace | undefined {
     const found = chosenFrom(
       faces.value.map(({ face }) => face),
@@ -246,6 +253,7 @@ export const useDressing = defineStore('dressing', () => {
     faces,
     additions,
     whyMissing,
+    whyNoFace,
     faceOf,
     facesOf,
     wornOn,
