@@ -67,8 +67,10 @@ export interface Addition<Choice> {
   readonly withPaper: (choice: Choice, at: number, paper: Paper) => Choice;
   /** The room inside the box that it takes, which the box must be larger by. */
   readonly room: (choice: Choice, gift: Gift) => RoomTaken;
+  /** Whether it may lie under something that goes over the box: where that is so must be looked for then. */
+  readonly goesUnder?: (choice: Choice) => boolean;
   /** What lies under something that goes over the box, so that room must be made for it. */
-  readonly laid: (choice: Choice, box: Undressed) => readonly LaidCard[];
+  readonly laid?: (choice: Choice, box: Undressed) => readonly LaidCard[];
   /** What is cut out of the box’s own pieces for it, before anything is worn. */
   readonly opens?: (choice: Choice, box: Undressed, brief: DressBrief) => OpensAnswer;
   /** Its pieces, cut to the box as it came. */

@@ -253,7 +253,6 @@ export const band: Addition<BandChoice> = {
   room: () => noRoomTaken,
   goesRound: 'over it',
   takes: () => [],
-  laid: () => [],
   leftOff: () => [],
   wear,
 };

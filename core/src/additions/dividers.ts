@@ -274,7 +274,6 @@ export const dividers: Addition<DividersChoice> = {
   apart: (choice, gift) =>
     standsInRows(gift) || standsInARow(gift) ? betweenThings(choice) : zero,
   takes: () => [],
-  laid: () => [],
   leftOff: ({ id }, { drawn }) =>
     drawn.pieces.some((piece) => piece.id.startsWith(`${id} `))
       ? []

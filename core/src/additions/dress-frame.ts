@@ -231,6 +231,11 @@ export type DressAnswer =
   /** A box with a square floor can’t wear this: it must be asked for with one that may come out oblong. */
   | { readonly ok: false; readonly refusal: 'square' };
 
+/** Whether something of what a box is to wear may come to lie under another piece of it. */
+export function mayGoUnder(additions: readonly AdditionChoice[]): boolean {
+  return additions.some((choice) => additionOf(choice).goesUnder);
+}
+
 /** A frame with what the box is to wear, and no room made for it: nothing goes over anything of it. */
 export function dressAsItIs(frame: StyleFrame, request: DressRequest): StyleFrame {
   return {

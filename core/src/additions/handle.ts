@@ -167,7 +167,6 @@ export const handle: Addition<HandleChoice> = {
   room: () => noRoomTaken,
   goesRound: 'on it',
   takes: () => [],
-  laid: () => [],
   leftOff: () => [],
   wear,
 };

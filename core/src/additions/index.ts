@@ -3,6 +3,7 @@ export {
   dressAsItIs,
   dressFrame,
   leftOff,
+  mayGoUnder,
   papersWorn,
   wearable,
   withWornPaper,

@@ -142,7 +142,6 @@ export const insert: Addition<InsertChoice> = {
   // A liner or a stiffener lies under it, whenever it was put in.
   goesRound: 'within all',
   takes: () => [],
-  laid: () => [],
   leftOff: ({ id }, { drawn }) =>
     drawn.pieces.some((piece) => piece.id.startsWith(`${id} `))
       ? []

@@ -54,7 +54,6 @@ export const liner: Addition<LinerChoice> = {
     over: lines === 'box' ? zero : thickness,
   }),
   takes: () => [],
-  laid: () => [],
   leftOff: (choice, bare, { step }) => {
     const { box, lid } = platesOf(choice, bare, { step, inner: noRoomTaken });
     const isWhole =

@@ -298,6 +298,7 @@ export const panel: Addition<PanelChoice> = {
   room: () => noRoomTaken,
   takes,
   leftOff,
+  goesUnder: ({ underCover }) => underCover === 'counted',
   laid: (choice, box) =>
     choice.underCover === 'ends'
       ? []

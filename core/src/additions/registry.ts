@@ -52,6 +52,7 @@ export interface ChosenAddition {
   readonly goesRound: GoesRound | 'not';
   readonly withPaper: (at: number, paper: Paper) => AdditionChoice;
   readonly takes: (box: Undressed) => readonly FlatFace[];
+  readonly goesUnder: boolean;
   readonly laid: (box: Undressed) => readonly LaidCard[];
   readonly leftOff: (
     box: Undressed,
@@ -72,7 +73,8 @@ function chosen<Choice extends AdditionChoice>(
     goesRound: addition.goesRound ?? 'not',
     withPaper: (at, paper) => addition.withPaper(choice, at, paper),
     takes: (box) => addition.takes(choice, box),
-    laid: (box) => addition.laid(choice, box),
+    goesUnder: addition.goesUnder?.(choice) ?? false,
+    laid: (box) => addition.laid?.(choice, box) ?? [],
     leftOff: (box, brief) => addition.leftOff(choice, box, brief),
     opens: (box, brief) => addition.opens?.(choice, box, brief) ?? { ok: true, cutouts: [] },
     wear: (box, brief) => addition.wear(choice, box, brief),

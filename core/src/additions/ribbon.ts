@@ -172,7 +172,6 @@ export const ribbon: Addition<RibbonChoice> = {
   room: () => noRoomTaken,
   goesRound: 'over all',
   takes: () => [],
-  laid: () => [],
   leftOff: () => [],
   wear,
 };

@@ -197,7 +197,6 @@ export const spot: Addition<SpotChoice> = {
   // A stamp goes on what covers its face.
   goesRound: 'on it',
   takes: () => [],
-  laid: () => [],
   leftOff,
   wear,
 };

@@ -42,7 +42,6 @@ export const stiffener: Addition<StiffenerChoice> = {
     over: where === 'lid' ? thickness : zero,
   }),
   takes: () => [],
-  laid: () => [],
   leftOff: (choice, box, { step }) =>
     plateOf(choice, box, { step, inner: noRoomTaken }).plates.length > 0
       ? []

@@ -319,7 +319,6 @@ export const tag: Addition<TagChoice> = {
   room: () => noRoomTaken,
   goesRound: 'over all',
   takes: () => [],
-  laid: () => [],
   leftOff: () => [],
   wear,
 };

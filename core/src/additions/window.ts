@@ -385,7 +385,6 @@ export const window: Addition<WindowChoice> = {
   },
   goesRound: 'under all',
   takes: () => [],
-  laid: () => [],
   leftOff,
   opens,
   wear,

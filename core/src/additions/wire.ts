@@ -154,7 +154,6 @@ export const wire: Addition<WireChoice> = {
   room: () => noRoomTaken,
   goesRound: 'under all',
   takes: () => [],
-  laid: () => [],
   leftOff: () => [],
   opens,
   wear: () => ({ ok: true, worn: { pieces: [], parts: [], stacks: [] } }),

@@ -2,6 +2,7 @@ import {
   dressAsItIs,
   dressFrame,
   lessEachWay,
+  mayGoUnder,
   roomTaken,
   withRoomTaken,
   type DressAnswer,
@@ -42,8 +43,9 @@ export function dressedFrame(
 
 /** Where what is worn lies under something is seen on the bare box; one that fits no sheet is not to be dressed. */
 function dress(frame: StyleFrame, request: PlanRequest, solver: StagedSolver): DressAnswer {
-  // Where no piece goes over another, there is no room to be made.
-  if (frame.fits.every(({ outer, inner }) => outer === inner))
+  // Where no piece goes over another, or over what is worn, there is no room to be made.
+  const isUncovered = frame.fits.every(({ outer, inner }) => outer === inner);
+  if (isUncovered || !mayGoUnder(request.additions))
     return { ok: true, frame: dressAsItIs(frame, request) };
   const bare = solveAsWideAsFits(frame, request, solver).best();
   if (!bare) return { ok: true, frame };
