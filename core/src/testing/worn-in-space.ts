@@ -16,6 +16,9 @@ import { edgesOf, fromLine, isInRing } from './reader/index.ts';
 
 const off = 0.03;
 
+/** A plate may reach so far into the room, in millimetres, where something jams its wall. */
+const inTheRoom = 1;
+
 /** A corner may stand out so far that is too small to be cut off. */
 const leastBit = 0.1;
 
@@ -103,7 +106,17 @@ function insideFaceFaults(
 
 /** Whether plates in a box lie round its room: none in it, each close to it, and as wide and high as it within a step. */
 function insideFaults(plan: Plan, request: PlanRequest): readonly string[] {
-  const { floor, high } = plan.assembly.cavity;
+  const { floor, top, bottom, high } = plan.assembly.cavity;
+  // Its walls, each as how far within it a place is: they may lean, and go on down under a platform.
+  const walls = floor.map((from, i) => {
+    const next = (i + 1) % floor.length;
+    const low = { ...from, z: bottom };
+    const along = between(low, { ...(floor[next] ?? from), z: bottom });
+    const up = between(low, { ...(top[i] ?? from), z: high });
+    const inward = cross(up, along);
+    const long = Math.sqrt(dot(inward, inward));
+    return (place: Vector) => dot(inward, between(low, place)) / long;
+  });
   const placed = closedFaces(boxInSpace(plan, request));
   const step = toMillimetres(request.kit.trimmer.step);
   // An insert lies between the gift and all else.
@@ -124,20 +137,14 @@ function insideFaults(plan: Plan, request: PlanRequest): readonly string[] {
         const isFirst = plan.assembly.parts.find((each) => each.piece === piece)?.id === id;
         const face = placed.find((each) => each.part === id);
         if (!face || !isFirst) return [];
-        const inward = Math.min(
-          ...floor.map((from, i) => {
-            const to = floor[(i + 1) % floor.length] ?? from;
-            const long = Math.hypot(to.x - from.x, to.y - from.y);
-            const depth = (place: Vector) =>
-              ((to.x - from.x) * (place.y - from.y) - (to.y - from.y) * (place.x - from.x)) / long;
-            return Math.min(...face.ring.map(depth));
-          }),
-        );
+        // Along the side that it stands at, how far out its nearest and its farthest corner are.
+        const isAtSide = walls.some((depth) => {
+          const out = face.ring.map((place) => -depth(place));
+          return Math.min(...out) > -inTheRoom && Math.max(...out) < 6 + around;
+        });
         const above = Math.max(...face.ring.map(({ z }) => z));
         const isUnder = lies?.against === 'floor' || lies?.against === 'legs';
-        const isOut = isUnder
-          ? above < 1e-6 && above > -6 - under
-          : inward < 1 && inward > -6 - around;
+        const isOut = isUnder ? above < 1e-6 && above > -6 - under : isAtSide;
         return [
           ...(isOut ? [] : [`${id} lies in the room of the gift`]),
           ...(above > high + step ? [`${id} stands out of the room`] : []),
