@@ -12,7 +12,6 @@ import {
 } from '../forms/index.ts';
 import type { Gift } from '../gift/index.ts';
 import { ordinalInWords, type Length, type Unit } from '../length/index.ts';
-import type { Piece } from '../piece/index.ts';
 import { paperFor, type Paper, type Papers } from '../paper/index.ts';
 import { cuttingMeans, type Kit } from '../tools/index.ts';
 import type { DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
@@ -244,28 +243,6 @@ export function dressAsItIs(frame: StyleFrame, request: DressRequest): StyleFram
   };
 }
 
-/** Whether two pieces have come out the same; most that differ do so in a size. */
-function isAlike({ grid: one }: Piece, { grid: other }: Piece): boolean {
-  const isSame = (own: readonly Length[], others: readonly Length[]) =>
-    own.length === others.length && own.every((size, i) => size === others[i]);
-  return (
-    isSame(one.columns, other.columns) &&
-    isSame(one.rows, other.rows) &&
-    JSON.stringify(one) === JSON.stringify(other)
-  );
-}
-
-/** A drawn box with those pieces of another drawing that have come out the same: what is known of them serves twice. */
-function withSamePieces(own: DrawnFrame, before: DrawnFrame): DrawnFrame {
-  return {
-    ...own,
-    pieces: own.pieces.map((piece) => {
-      const same = before.pieces.find(({ id }) => id === piece.id);
-      return same && isAlike(piece, same) ? { ...piece, grid: same.grid } : piece;
-    }),
-  };
-}
-
 /**
  * A style’s frame with what the box is to wear, and with room for it under what goes over it. Where that is, is seen
  * on the box at sizes near those that it will come to.
@@ -280,11 +257,10 @@ export function dressFrame(frame: StyleFrame, request: DressRequest, near: SizeO
   if (!roomy) return { ok: false, refusal: 'square' };
   const { fits } = roomy;
   const wears = (drawn: DrawnFrame) => {
-    const own = withSamePieces(drawn, bare.drawn);
     // With no room to be made it mostly comes out as it was looked at.
-    const isSame = own.pieces.every(({ grid }, i) => grid === bare.drawn.pieces[i]?.grid);
+    const isSame = drawn.pieces.every(({ grid }, i) => grid === bare.drawn.pieces[i]?.grid);
     const box =
-      laid.length === 0 && isSame ? { ...bare, drawn: own } : undressed(own, request.papers, fits);
+      laid.length === 0 && isSame ? { ...bare, drawn } : undressed(drawn, request.papers, fits);
     return wearAll(request, box, fits);
   };
   return { ok: true, frame: { ...roomy, wears } };

@@ -16,7 +16,7 @@ import type { CellRole, Cutout, Point } from '../piece/index.ts';
 import { cardSpot } from './card-spot.ts';
 import { coversOf, type Cover, type Over } from './covers.ts';
 import { axesOf, onFace, type FaceAxes } from './face-axes.ts';
-import { isOpening, openingsOn, wornOnRoles, type Opening } from './openings.ts';
+import { isOpening, openingsOn, type Opening } from './openings.ts';
 import { boundsOf, cornersOf, cutTo, isConvex, outlineOf } from './outline.ts';
 
 /** A straight-sided face of the closed box, that something flat may be glued on from outside. Millimetres. */
@@ -34,6 +34,17 @@ export interface FlatFace {
   readonly uneven: readonly (Stack['face'] & Pick<Stack, 'side'>)[];
   readonly covers: readonly Cover[];
 }
+
+/** What is wide enough to be worn on: a tab or a seam is covered, a rim lies inside. */
+const wornOnRoles: ReadonlySet<CellRole> = new Set([
+  'floor',
+  'wall',
+  'lid',
+  'flap',
+  'end',
+  'seat',
+  'plate',
+]);
 
 /** So far what ends below a cover keeps away from it, in millimetres. */
 const belowCover = 0.8;

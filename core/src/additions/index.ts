@@ -10,6 +10,7 @@ export {
   type DressAnswer,
   type DressRequest,
 } from './dress-frame.ts';
+export { withoutOpenings } from './openings.ts';
 export { choiceOf, chosenFrom, isSameFace, type FaceChoice } from './face-choice.ts';
 export { bandLimits, type BandChoice } from './band.ts';
 export { waysRound, type WayRound } from './round-box.ts';

@@ -1,5 +1,4 @@
 import {
-  add,
   closedFaces,
   cross,
   direction,
@@ -30,6 +29,7 @@ import {
   isConvex,
   isWithinOutline,
   outlineOf,
+  type Bounds,
 } from './outline.ts';
 import { narrowed, roomAt } from './room-at.ts';
 import type { RoomTaken } from './room-taken.ts';
@@ -93,34 +93,46 @@ const lowOnWall = 0.15;
 /** How far out from a side of the room card may cross it that is in the way of a plate there, in millimetres. */
 const crossed = { from: 0.05, to: 1 } as const;
 
+/** What lies between two depths before a side of the room, of a ring that crosses it: the rectangle round that, as the side is measured. */
+function boundsBetween(
+  ring: readonly Vector[],
+  axes: FaceAxes,
+  { plane, from, to }: { readonly plane: number; readonly from: number; readonly to: number },
+): Bounds | undefined {
+  const depths = ring.map((place) => dot(place, axes.out) - plane);
+  if (depths.every((depth) => depth < from) || depths.every((depth) => depth > to))
+    return undefined;
+  const corners = ring.map((place, i) => ({ ...onFace(axes, place), depth: depths[i] ?? 0 }));
+  let [left, right, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
+  const take = (x: number, y: number) => {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    bottom = Math.min(bottom, y);
+    top = Math.max(top, y);
+  };
+  let before = corners.at(-1);
+  for (const here of corners) {
+    if (here.depth > from && here.depth < to) take(here.x, here.y);
+    if (before)
+      for (const limit of [from, to]) {
+        if (before.depth > limit === here.depth > limit) continue;
+        const share = (limit - before.depth) / (here.depth - before.depth);
+        take(before.x + share * (here.x - before.x), before.y + share * (here.y - before.y));
+      }
+    before = here;
+  }
+  return left > right ? undefined : { left, right, bottom, top };
+}
+
 /** Card that stands across a side of the room, as a seat does that hangs between the walls. */
 function standsAcross(
   { ring, card }: PlacedFace,
   axes: FaceAxes,
   plane: number,
 ): readonly CardBefore[] {
-  const depth = (place: Vector) => dot(place, axes.out) - plane;
-  let [nearest, farthest] = [Infinity, -Infinity];
-  for (const place of ring) {
-    nearest = Math.min(nearest, depth(place));
-    farthest = Math.max(farthest, depth(place));
-  }
-  if (farthest < crossed.from || nearest > crossed.to) return [];
-  const clipped = [crossed.from, crossed.to].reduce<readonly Vector[]>(
-    (rest, limit) =>
-      rest.flatMap((here, i) => {
-        const next = rest[(i + 1) % rest.length] ?? here;
-        const sign = limit === crossed.from ? 1 : -1;
-        const [a, b] = [here, next].map((place) => sign * (depth(place) - limit));
-        if (a === undefined || b === undefined) return [];
-        const crossing =
-          a > 0 === b > 0 ? [] : [add(here, scale(subtract(next, here), a / (a - b)))];
-        return a > 0 ? [here, ...crossing] : crossing;
-      }),
-    ring,
-  );
-  if (clipped.length === 0) return [];
-  const { left, right, bottom, top } = boundsOf(clipped.map((place) => onFace(axes, place)));
+  const bounds = boundsBetween(ring, axes, { plane, ...crossed });
+  if (!bounds) return [];
+  const { left, right, bottom, top } = bounds;
   // What runs across the side aslant, as a gable’s edge, comes to its ends.
   if (Math.min(right - left, top - bottom) > card) return [];
   const half = card / 2;

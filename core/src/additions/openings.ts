@@ -2,7 +2,6 @@ import { placeInto, vector, type Frame } from '../fold/index.ts';
 import { toMillimetres } from '../length/index.ts';
 import {
   derivedFromGrid,
-  type CellRole,
   type Cutout,
   type Piece,
   type Point,
@@ -44,17 +43,6 @@ export function isInOpening(opening: Opening, place: Point): boolean {
     : Math.hypot(place.x - opening.centre.x, place.y - opening.centre.y) < opening.radius;
 }
 
-/** What is wide enough to be worn on: a tab or a seam is covered, a rim lies inside. */
-export const wornOnRoles: ReadonlySet<CellRole> = new Set([
-  'floor',
-  'wall',
-  'lid',
-  'flap',
-  'end',
-  'seat',
-  'plate',
-]);
-
 /** Whether a cutout is a hole, a bite out of an edge or a window. */
 export function isOpening(cutout: Cutout): boolean {
   return openingOf(cutout) !== undefined;
@@ -88,14 +76,10 @@ export function withoutOpenings(pieces: readonly Piece[]): readonly Piece[] {
   return pieces.map((piece) => ({ ...piece, grid: plainGrid(piece.grid) }));
 }
 
-const plainGrid = derivedFromGrid((grid): ScoreGrid => ({
-  ...grid,
-  cutouts: grid.cutouts.filter((cutout) => !isOpening(cutout)),
-  // How a tab is tapered is nothing to what is worn.
-  tapers: grid.tapers.filter(({ cell }) =>
-    wornOnRoles.has(grid.roles[Math.floor(cell.row)]?.[Math.floor(cell.column)] ?? 'tab'),
-  ),
-}));
+const plainGrid = derivedFromGrid((grid): ScoreGrid => {
+  const cutouts = grid.cutouts.filter((cutout) => !isOpening(cutout));
+  return cutouts.length === grid.cutouts.length ? grid : { ...grid, cutouts };
+});
 
 /** Openings of a piece as they are on one of its faces, whose frame is given. */
 export function openingsOn(

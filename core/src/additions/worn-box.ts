@@ -9,9 +9,23 @@ export function wornBox({ drawn, papers, worn }: Undressed): FoldingBox {
   return foldedWith({ ...drawn, papers }, worn);
 }
 
-/** The same with only so much of what it wears as is seen from outside. */
+/**
+ * The same with only so much of what it wears as is seen from outside, its faces without their openings: these are
+ * told by its pieces.
+ */
 export function outsideBox({ drawn, papers, worn }: Undressed): FoldingBox {
-  return foldedWith({ ...drawn, papers }, only(worn, isOutside));
+  const outside = only(worn, isOutside);
+  const pieces = withoutOpenings(drawn.pieces);
+  const plain = foldedWith(
+    { ...drawn, pieces, papers },
+    { ...outside, pieces: withoutOpenings(outside.pieces) },
+  );
+  const own = new Map([...drawn.pieces, ...outside.pieces].map((piece) => [piece.id, piece]));
+  const parts = plain.parts.map((part) => ({
+    ...part,
+    piece: own.get(part.piece.id) ?? part.piece,
+  }));
+  return { ...plain, parts };
 }
 
 /** A box without its openings, with only so much of what it wears as its room is bounded by. */

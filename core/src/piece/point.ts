@@ -22,22 +22,22 @@ export function interiorPoint(
   ring: readonly Point[],
   holes: readonly (readonly Point[])[] = [],
 ): Point {
+  const [a, , c] = ring;
+  if (a && c && holes.length === 0 && isStraight(ring))
+    return { x: (a.x + c.x) / 2, y: (a.y + c.y) / 2 };
   const rings = [ring, ...holes];
   const heights = [...new Set(rings.flat().map((point) => point.y))].sort((a, b) => a - b);
   let best: Point = ring[0] ?? { x: 0, y: 0 };
   let widest = 0;
   for (let i = 0; i + 1 < heights.length; i++) {
-    const y = ((heights[i] ?? 0) + (heights[i + 1] ?? 0)) / 2;
-    const crossings: number[] = [];
-    for (const each of rings)
-      each.forEach((a, j) => {
-        const b = each[(j + 1) % each.length] ?? a;
-        if (a.y > y !== b.y > y) crossings.push(a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x));
-      });
-    crossings.sort((a, b) => a - b);
+    const [above = 0, below = 0] = [heights[i], heights[i + 1]];
+    // No run counts for more than its band is high.
+    if (below - above <= widest) continue;
+    const y = (above + below) / 2;
+    const crossings = crossingsAt(rings, y);
     for (let j = 0; j + 1 < crossings.length; j += 2) {
-      const [from = 0, to = 0] = crossings.slice(j, j + 2);
-      const run = Math.min(to - from, (heights[i + 1] ?? 0) - (heights[i] ?? 0));
+      const [from = 0, to = 0] = [crossings[j], crossings[j + 1]];
+      const run = Math.min(to - from, below - above);
       if (run > widest) {
         widest = run;
         best = { x: (from + to) / 2, y };
@@ -47,15 +47,38 @@ export function interiorPoint(
   return best;
 }
 
+/** Whether a ring is a rectangle whose sides run across and down. */
+function isStraight(ring: readonly Point[]): boolean {
+  if (ring.length !== 4) return false;
+  const [a, b, c, d] = ring;
+  if (!a || !b || !c || !d) return false;
+  const runsAcross = a.y === b.y && c.y === d.y && a.x === d.x && b.x === c.x;
+  return runsAcross || (a.x === b.x && c.x === d.x && a.y === d.y && b.y === c.y);
+}
+
+/** Where rings cross a height, from left to right. */
+function crossingsAt(rings: readonly (readonly Point[])[], y: number): readonly number[] {
+  const crossings: number[] = [];
+  for (const ring of rings) {
+    let a = ring.at(-1);
+    for (const b of ring) {
+      if (a && a.y > y !== b.y > y) crossings.push(a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x));
+      a = b;
+    }
+  }
+  return crossings.sort((one, other) => one - other);
+}
+
 /** Whether a point lies inside a ring. */
 export function isInside(ring: readonly Point[], point: Point): boolean {
   let inside = false;
-  ring.forEach((a, i) => {
-    const b = ring[(i + 1) % ring.length] ?? a;
-    if (a.y > point.y !== b.y > point.y) {
+  let a = ring.at(-1);
+  for (const b of ring) {
+    if (a && a.y > point.y !== b.y > point.y) {
       const x = a.x + ((point.y - a.y) / (b.y - a.y)) * (b.x - a.x);
       if (x > point.x) inside = !inside;
     }
-  });
+    a = b;
+  }
   return inside;
 }

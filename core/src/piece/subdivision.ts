@@ -72,13 +72,14 @@ function cross(o: Point, a: Point, b: Point): number {
   return (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
 }
 
-/** A line with the rectangle round it, a hair wider. */
+/** A line with the rectangle round it, a hair wider, and how far along it (0–1) others meet it or it ends. */
 interface Bounded {
   readonly segment: Segment;
   readonly left: number;
   readonly right: number;
   readonly top: number;
   readonly bottom: number;
+  readonly stops: number[];
 }
 
 function withBounds(segment: Segment): Bounded {
@@ -89,22 +90,30 @@ function withBounds(segment: Segment): Bounded {
     right: Math.max(from.x, to.x) + same / 2,
     top: Math.min(from.y, to.y) - same / 2,
     bottom: Math.max(from.y, to.y) + same / 2,
+    stops: [0, 1],
   };
 }
 
-function isApart(one: Bounded, other: Bounded): boolean {
-  return (
-    one.right < other.left ||
-    other.right < one.left ||
-    one.bottom < other.top ||
-    other.bottom < one.top
-  );
+/** All lines with where they meet. */
+function meetings(segments: readonly Segment[]): readonly Bounded[] {
+  const bounded = segments.map(withBounds);
+  // From left to right, only what begins before a line ends can meet it.
+  const inOrder = bounded.toSorted((a, b) => a.left - b.left);
+  for (const [place, here] of inOrder.entries())
+    for (let next = place + 1; next < inOrder.length; next++) {
+      const other = inOrder[next];
+      if (!other || other.left > here.right) break;
+      if (here.bottom < other.top || other.bottom < here.top) continue;
+      addMeetings(here.stops, here.segment, other.segment);
+      addMeetings(other.stops, other.segment, here.segment);
+    }
+  return bounded;
 }
 
 /** Adds to `stops` how far along `segment` (0–1) the other one meets it, for every meeting point. */
 function addMeetings(stops: number[], { from: a, to: b }: Segment, { from: c, to: d }: Segment) {
   const [wide, high] = [b.x - a.x, b.y - a.y];
-  const length = Math.hypot(wide, high);
+  const length = Math.sqrt(wide * wide + high * high);
   const slack = same / length;
   const add = (t: number) => {
     if (t > -slack && t < 1 + slack) stops.push(t);
@@ -133,20 +142,12 @@ interface Run {
 /** Splits all segments where they meet; where two lie on one another the stronger make stays. */
 function splitRuns(segments: readonly Segment[], index: CornerIndex): readonly Run[] {
   const runs = new Map<number, Run>();
-  const bounded = segments.map(withBounds);
-  for (const here of bounded) {
-    const { segment } = here;
-    const stops = [0, 1];
-    for (const other of bounded)
-      if (other !== here && !isApart(here, other)) addMeetings(stops, segment, other.segment);
-    const places = stops
-      .sort((a, b) => a - b)
-      .map((t) =>
-        index.at({
-          x: segment.from.x + t * (segment.to.x - segment.from.x),
-          y: segment.from.y + t * (segment.to.y - segment.from.y),
-        }),
-      );
+  for (const { segment, stops } of meetings(segments)) {
+    const { from: start, to: end } = segment;
+    if (stops.length > 2) stops.sort((a, b) => a - b);
+    const places = stops.map((t) =>
+      index.at({ x: start.x + t * (end.x - start.x), y: start.y + t * (end.y - start.y) }),
+    );
     places.forEach((to, i) => {
       const from = places[i - 1];
       if (from === undefined || from === to) return;
@@ -177,7 +178,8 @@ function traceRings(
     addSpoke(from, to);
     addSpoke(to, from);
   }
-  for (const each of spokes) each.sort((a, b) => a.angle - b.angle);
+  // Of two, each comes after the other.
+  for (const each of spokes) if (each.length > 2) each.sort((a, b) => a.angle - b.angle);
   const ringOf = new Map<number, number>();
   const rings: (readonly number[])[] = [];
   for (const run of runs)
@@ -250,10 +252,11 @@ function facesBetweenLines(grid: ScoreGrid): Subdivision {
   for (const i of openings) {
     const ring = rings[i] ?? [];
     const corner = corners[ring[0] ?? 0] ?? { x: 0, y: 0 };
+    const onRing = new Set(ring);
     let around: number | undefined;
     let smallest = Infinity;
     bounds.forEach((face, at) => {
-      if (face.corners.some((each) => ring.includes(each))) return;
+      if (face.corners.some((each) => onRing.has(each))) return;
       const points = pointsOf(face.corners);
       const area = doubleArea(points);
       if (area < smallest && isInside(points, corner)) {

@@ -1,8 +1,10 @@
-import { foldingBox } from '../fold/index.ts';
+import { withoutOpenings } from '../additions/index.ts';
+import { foldingBox, type FoldingBox } from '../fold/index.ts';
 import { seenPrints, type SeenFace } from '../make/index.ts';
-import { hasWayUp, paperFor, type Paper } from '../paper/index.ts';
+import { hasWayUp, paperFor, type Paper, type Papers } from '../paper/index.ts';
 import { cutSizeOf, type Piece, type Side } from '../piece/index.ts';
 import type { PlanRequest } from '../request/index.ts';
+import type { Plan } from './plan.ts';
 import type { DrawnBox } from './put-to-solver.ts';
 
 /** The ways that a print may lie, those first that leave the piece as it is drawn. */
@@ -50,16 +52,24 @@ export function hasOneWayPrint(papers: readonly Paper[]): boolean {
   return papers.some(hasWayUp);
 }
 
+/** A box in which prints are looked at: how much of one an opening takes is no matter. */
+export function boxWithPrints(
+  { pieces, assembly }: Pick<Plan, 'pieces' | 'assembly'>,
+  papers: Papers,
+): FoldingBox {
+  return foldingBox(
+    withoutOpenings(pieces),
+    ({ paper }) => paperFor(papers, paper).thickness,
+    assembly,
+  );
+}
+
 /** A box with every print that has a way up turned as is best for what is seen of it. */
 export function withPrintTops(box: DrawnBox, request: PlanRequest): DrawnBox {
   if (!hasOneWayPrint(request.papers)) return box;
   const { papers } = request;
-  const folding = foldingBox(
-    box.pieces.map(({ piece }) => piece),
-    ({ paper }) => paperFor(papers, paper).thickness,
-    box.assembly,
-  );
-  const seen = seenPrints(folding, papers);
+  const pieces = box.pieces.map(({ piece }) => piece);
+  const seen = seenPrints(boxWithPrints({ pieces, assembly: box.assembly }, papers), papers);
   return {
     ...box,
     pieces: box.pieces.map((marked) => {

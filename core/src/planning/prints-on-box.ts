@@ -1,11 +1,10 @@
-import { foldingBox } from '../fold/index.ts';
 import { faceNames, seenPrints, type FaceName, type SeenFace } from '../make/index.ts';
 import { hasWayUp, paperFor } from '../paper/index.ts';
 import { cutSizeOf, type Piece, type Side } from '../piece/index.ts';
 import { papersOf, type PlanRequest } from '../request/index.ts';
 import type { Length } from '../length/index.ts';
 import type { Plan } from './plan.ts';
-import { bestTop, tops, topsOnSheet } from './print-tops.ts';
+import { bestTop, boxWithPrints, tops, topsOnSheet } from './print-tops.ts';
 
 /** How a print stands on a face, as somebody sees it who has the closed box before them. */
 export type PrintStands = 'upright' | 'on its head' | 'on its side' | 'aslant';
@@ -58,11 +57,7 @@ function sizeOnSheet({ grid }: Piece, top: Side) {
 export function printsOnBox(plan: Plan, asked: PlanRequest): readonly PrintOnPiece[] {
   const papers = papersOf(asked);
   if (!papers.some(hasWayUp)) return [];
-  const box = foldingBox(
-    plan.pieces,
-    ({ paper }) => paperFor(papers, paper).thickness,
-    plan.assembly,
-  );
+  const box = boxWithPrints(plan, papers);
   const seen = seenPrints(box, papers).filter(({ sight }) => sight !== 'underneath');
   return plan.pieces.flatMap((piece): readonly PrintOnPiece[] => {
     const mine = seen.filter(({ part }) => part.piece.id === piece.id);
