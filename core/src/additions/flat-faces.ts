@@ -17,7 +17,15 @@ import { cardSpot } from './card-spot.ts';
 import { coversOf, type Cover, type Over } from './covers.ts';
 import { axesOf, onFace, type FaceAxes } from './face-axes.ts';
 import { isOpening, openingsOn, type Opening } from './openings.ts';
-import { boundsOf, cornersOf, cutTo, isConvex, outlineOf } from './outline.ts';
+import {
+  areaOf,
+  boundsOf,
+  cornersOf,
+  cutTo,
+  isConvex,
+  outlineOf,
+  straightSided,
+} from './outline.ts';
 
 /** A straight-sided face of the closed box, that something flat may be glued on from outside. Millimetres. */
 export interface FlatFace {
@@ -33,6 +41,8 @@ export interface FlatFace {
   /** What lies glued on its outside, so that it is not even. */
   readonly uneven: readonly (Stack['face'] & Pick<Stack, 'side'>)[];
   readonly covers: readonly Cover[];
+  /** Flaps of its own piece that close over a part of it, as petals do over one another. */
+  readonly closes: readonly Stack['face'][];
 }
 
 /** What is wide enough to be worn on: a tab or a seam is covered, a rim lies inside. */
@@ -59,6 +69,9 @@ export function uncovered({ outline, covers }: FlatFace): readonly Point[] {
 
 /** What may lie under a panel: it is narrow, and as thick everywhere. */
 const under: ReadonlySet<CellRole> = new Set(['tab', 'seam']);
+
+/** What is hidden by more than so much of it when the box is closed is not worth covering. */
+const mostHidden = 0.6;
 
 /** What finds whether a face is in its place before the gift is in, and is never opened again. */
 function staying({
@@ -154,20 +167,36 @@ export function flatFaces(
       );
       const roleOf = ({ face, upper }: (typeof laid)[number]) =>
         partOf(face.part)?.pattern.faces[upper ?? -1]?.role ?? 'wall';
-      if (laid.some((stack) => !under.has(roleOf(stack)))) return [];
+      const closes = laid.filter(
+        (stack) =>
+          stack.holds === 'tuck' &&
+          stack.face.part === id &&
+          roleOf(stack) === 'flap' &&
+          pattern.role === 'flap',
+      );
+      const glued = laid.filter((stack) => !closes.includes(stack));
+      if (glued.some((stack) => !under.has(roleOf(stack)))) return [];
       const axes = axesOf(placed);
       // A corner that is folded back shows its drawn side.
-      const sideUp = ({ face, upper }: (typeof laid)[number]): Stack['side'] => {
+      const sideUp = ({ face, upper }: (typeof glued)[number]): Stack['side'] => {
         const there = faces.find((each) => each.part === face.part && each.face === upper);
         return there && dot(there.out, placed.out) < 0 ? 'inside' : 'outside';
       };
-      const outline = outlineOf(placed.ring.map((place) => onFace(axes, place)));
+      const outline = straightSided(outlineOf(placed.ring.map((place) => onFace(axes, place))));
+      const isHiddenBy = ({ face, upper }: (typeof closes)[number]) => {
+        const over = placedAt.get(`${face.part} ${upper ?? -1}`)?.ring ?? [];
+        const shared = cutTo(outline, outlineOf(over.map((place) => onFace(axes, place))), 0);
+        return areaOf(shared) > mostHidden * areaOf(outline);
+      };
+      if (closes.some(isHiddenBy)) return [];
       if (looksInside(placed) || isHiddenForGood(part, placed, { axes, outline })) return [];
       if (placed.holes.length > 0 || outline.length > 12 || !isConvex(outline)) return [];
       const frame = part.faces[at] ?? part.closed;
       const openings = openingsOn(rounds, { frame, axes, outline });
       const spot = cardSpot(part, at, rounds);
+      // What closes over it, with all that closes over that, is no matter of room.
       const isLaidOn = (other: PlacedFace) =>
+        (closes.length > 0 && other.part === id && other.role === 'flap') ||
         laid.some(({ face, upper }) => face.part === other.part && upper === other.face);
       return [
         {
@@ -178,7 +207,7 @@ export function flatFaces(
           outline,
           openings,
           card: placed.card,
-          uneven: laid.map((stack) => ({
+          uneven: glued.map((stack) => ({
             part: stack.face.part,
             spot: stack.face.spot,
             side: sideUp(stack),
@@ -188,6 +217,7 @@ export function flatFaces(
             { axes, outline },
             { faces: faces.filter((other) => !isLaidOn(other)), pieceOf, pairs },
           ),
+          closes: closes.map(({ face }) => face),
         },
       ];
     });

@@ -1,8 +1,10 @@
 import {
+  add,
   closedFaces,
   cross,
   direction,
   dot,
+  lengthOf,
   scale,
   subtract,
   vector,
@@ -124,6 +126,20 @@ function boundsBetween(
   return left > right ? undefined : { left, right, bottom, top };
 }
 
+/** A ball round a face. */
+interface Ball {
+  readonly middle: Vector;
+  readonly radius: number;
+}
+
+function ballRound({ ring }: PlacedFace): Ball {
+  const middle = scale(
+    ring.reduce((sum, place) => add(sum, place)),
+    1 / ring.length,
+  );
+  return { middle, radius: Math.max(...ring.map((place) => lengthOf(subtract(place, middle)))) };
+}
+
 /** Card that stands across a side of the room, as a seat does that hangs between the walls. */
 function standsAcross(
   { ring, card }: PlacedFace,
@@ -153,11 +169,15 @@ function finder(bare: Undressed) {
     pieces.map(({ id, grid }) => [id, grid.cutouts.filter(isOpening)]),
   );
   // Film is no wall: what is seen through it is open.
-  const faces = closedFaces(box).filter(({ role }) => role !== 'film');
+  const faces = closedFaces(box)
+    .filter(({ role }) => role !== 'film')
+    .map((face) => ({ face, ball: ballRound(face) }));
   const behind = (axes: FaceAxes, plane: number, place: Point): InsideFace | undefined => {
     const near: { face: PlacedFace; surface: number; hull: readonly Point[] }[] = [];
     const across: CardBefore[] = [];
-    for (const face of faces) {
+    for (const { face, ball } of faces) {
+      // Most are nowhere near.
+      if (Math.abs(dot(ball.middle, axes.out) - plane) > ball.radius + close + face.card) continue;
       const turned = Math.abs(dot(face.out, axes.out));
       if (turned < 0.5) across.push(...standsAcross(face, axes, plane));
       const [first] = face.ring;

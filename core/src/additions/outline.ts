@@ -52,6 +52,48 @@ export function isConvex(outline: readonly Point[]): boolean {
   );
 }
 
+/** A corner of which the outline turns by more than this, in radians, is one; by less it runs on round a curve. */
+const corner = 0.35;
+
+/** A curve is cut in straight sides that turn by no more than this from one to the next, in radians. */
+const chord = 0.55;
+
+/** How far a convex outline turns at each of its places, in radians. */
+function turnsOf(outline: readonly Point[]): readonly number[] {
+  return outline.map((here, i) => {
+    const before = outline[(i + outline.length - 1) % outline.length] ?? here;
+    const after = outline[(i + 1) % outline.length] ?? here;
+    const [a, b] = [
+      Math.atan2(here.y - before.y, here.x - before.x),
+      Math.atan2(after.y - here.y, after.x - here.x),
+    ];
+    return ((b - a + 3 * Math.PI) % (2 * Math.PI)) - Math.PI;
+  });
+}
+
+/**
+ * The straight-sided outline within one whose edge is round in places: curves between its corners are cut in as few
+ * sides as follow them. One with no corner is left as it is.
+ */
+export function straightSided(outline: readonly Point[]): readonly Point[] {
+  const turns = turnsOf(outline);
+  const corners = turns.flatMap((turn, i) => (turn > corner ? [i] : []));
+  return corners.length === 0
+    ? outline
+    : corners.flatMap((from, nth): readonly Point[] => {
+        const next = corners[(nth + 1) % corners.length] ?? from;
+        const count = (next - from + outline.length - 1) % outline.length;
+        const places = Array.from({ length: count }, (_, i) => (from + 1 + i) % outline.length);
+        const turned = places.reduce((sum, place) => sum + (turns[place] ?? 0), 0);
+        const sides = count < 3 ? count + 1 : Math.ceil(turned / chord);
+        const kept = Array.from(
+          { length: Math.max(0, sides - 1) },
+          (_, i) => (from + Math.round(((i + 1) * (count + 1)) / sides)) % outline.length,
+        );
+        return [from, ...kept].flatMap((place) => outline[place] ?? []);
+      });
+}
+
 /** What of an outline lies to the left of a directed line, or by `off` within it. */
 function cutLeftOf(
   outline: readonly Point[],

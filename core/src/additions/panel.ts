@@ -284,6 +284,16 @@ function wear(choice: PanelChoice, box: Undressed, brief: DressBrief) {
       lastOn.set(each, part);
     }
   });
+  // What closes over a face closes over its panel too.
+  for (const [{ face }, part] of lastOn)
+    stacks.push(
+      ...face.closes.map((over): Stack => ({
+        face: over,
+        on: rootOf(part),
+        side: 'outside',
+        holds: 'rest',
+      })),
+    );
   const worn: Worn = { pieces, parts, stacks };
   return { ok: true as const, worn };
 }

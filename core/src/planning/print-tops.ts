@@ -52,13 +52,20 @@ export function hasOneWayPrint(papers: readonly Paper[]): boolean {
   return papers.some(hasWayUp);
 }
 
-/** A box in which prints are looked at: how much of one an opening takes is no matter. */
+/** A flat piece of one cell as the rectangle that it is cut from. */
+function asCut(piece: Piece): Piece {
+  const { columns, rows, cutouts } = piece.grid;
+  const isFlat = columns.length === 1 && rows.length === 1;
+  return isFlat && cutouts.length > 0 ? { ...piece, grid: { ...piece.grid, cutouts: [] } } : piece;
+}
+
+/** A box in which prints are looked at: how much of one an opening or a corner takes is no matter. */
 export function boxWithPrints(
   { pieces, assembly }: Pick<Plan, 'pieces' | 'assembly'>,
   papers: Papers,
 ): FoldingBox {
   return foldingBox(
-    withoutOpenings(pieces),
+    withoutOpenings(pieces).map(asCut),
     ({ paper }) => paperFor(papers, paper).thickness,
     assembly,
   );
