@@ -1,4 +1,5 @@
 import {
+  add,
   cross,
   direction,
   dot,
@@ -27,6 +28,20 @@ export function axesOf({ out, ring }: PlacedFace): FaceAxes {
   const up = level
     ? direction(subtract(vector(0, 1, 0), scale(out, dot(out, vector(0, 1, 0)))))
     : direction(subtract(high, scale(out, dot(out, high))));
+  return axesWith(up, { out, ring });
+}
+
+/** How a face is measured that hangs on a fold which runs through this place: with `up` away from that, as all like it are. */
+export function axesFromFold(fold: Vector, { out, ring }: PlacedFace): FaceAxes {
+  const middle = scale(
+    ring.reduce((sum, place) => add(sum, place)),
+    1 / ring.length,
+  );
+  const away = subtract(middle, fold);
+  return axesWith(direction(subtract(away, scale(out, dot(out, away)))), { out, ring });
+}
+
+function axesWith(up: Vector, { out, ring }: Pick<PlacedFace, 'out' | 'ring'>): FaceAxes {
   const [first = vector(0, 0, 0)] = ring;
   return { right: cross(up, out), up, out, at: scale(out, dot(first, out)) };
 }

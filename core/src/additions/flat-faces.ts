@@ -10,12 +10,13 @@ import {
   type GridSpot,
   type PlacedFace,
   type Stack,
+  type Vector,
 } from '../fold/index.ts';
 import { faceNames, type FaceName } from '../make/index.ts';
 import type { CellRole, Cutout, Point } from '../piece/index.ts';
 import { cardSpot } from './card-spot.ts';
 import { coversOf, type Cover, type Over } from './covers.ts';
-import { axesOf, onFace, type FaceAxes } from './face-axes.ts';
+import { axesFromFold, axesOf, onFace, type FaceAxes } from './face-axes.ts';
 import { isOpening, openingsOn, type Opening } from './openings.ts';
 import {
   areaOf,
@@ -58,6 +59,14 @@ const wornOnRoles: ReadonlySet<CellRole> = new Set([
 
 /** So far what ends below a cover keeps away from it, in millimetres. */
 const belowCover = 0.8;
+
+/** The middle of the fold that a flap hangs on, in the closed box; undefined where it has none, or several. */
+function foldOf(part: FoldingPart, { face, ring }: PlacedFace): Vector | undefined {
+  const [fold, ...more] = part.pattern.around[face] ?? [];
+  const corners = part.pattern.faces[face]?.corners ?? [];
+  const [a, b] = [fold?.from, fold?.to].map((corner) => ring[corners.indexOf(corner ?? -1)]);
+  return a && b && more.length === 0 ? scale(add(a, b), 0.5) : undefined;
+}
 
 /** What of a face nothing goes over in the closed box; no corners where that is nothing. */
 export function uncovered({ outline, covers }: FlatFace): readonly Point[] {
@@ -143,6 +152,11 @@ export function flatFaces(
     upper: faceOf(stack.face),
     lower: faceOf(stack.on),
   }));
+  const isFlapOverFlap = ({ face, on, upper, lower, holds }: (typeof stacks)[number]) => {
+    const faces = partOf(face.part)?.pattern.faces;
+    const areFlaps = [upper, lower].every((at) => faces?.[at ?? -1]?.role === 'flap');
+    return holds === 'tuck' && face.part === on.part && areFlaps;
+  };
   const namesOf = new Map<string, readonly FaceName[]>();
   const placedAt = new Map(faces.map((face) => [`${face.part} ${face.face}`, face]));
   const found = box.parts.flatMap((part) => {
@@ -167,16 +181,18 @@ export function flatFaces(
       );
       const roleOf = ({ face, upper }: (typeof laid)[number]) =>
         partOf(face.part)?.pattern.faces[upper ?? -1]?.role ?? 'wall';
-      const closes = laid.filter(
-        (stack) =>
-          stack.holds === 'tuck' &&
-          stack.face.part === id &&
-          roleOf(stack) === 'flap' &&
-          pattern.role === 'flap',
-      );
+      const closes = laid.filter(isFlapOverFlap);
       const glued = laid.filter((stack) => !closes.includes(stack));
       if (glued.some((stack) => !under.has(roleOf(stack)))) return [];
-      const axes = axesOf(placed);
+      const fold = foldOf(part, placed);
+      const isPetal = stacks.some(
+        (stack) =>
+          isFlapOverFlap(stack) &&
+          stack.face.part === id &&
+          (stack.upper === at || stack.lower === at),
+      );
+      // Petals are alike as they hang on their walls, whichever way these look.
+      const axes = isPetal && fold ? axesFromFold(fold, placed) : axesOf(placed);
       // A corner that is folded back shows its drawn side.
       const sideUp = ({ face, upper }: (typeof glued)[number]): Stack['side'] => {
         const there = faces.find((each) => each.part === face.part && each.face === upper);

@@ -56,7 +56,7 @@ export function isConvex(outline: readonly Point[]): boolean {
 const corner = 0.35;
 
 /** A curve is cut in straight sides that turn by no more than this from one to the next, in radians. */
-const chord = 0.55;
+const chord = 1.2;
 
 /** How far a convex outline turns at each of its places, in radians. */
 function turnsOf(outline: readonly Point[]): readonly number[] {
