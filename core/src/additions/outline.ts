@@ -187,6 +187,14 @@ export function cornersOf({ left, right, bottom, top }: Bounds): readonly Point[
   ];
 }
 
+/** A cut that ends so near to a corner of the card, in millimetres, is made from that corner. */
+const nearCorner = 0.2;
+
+/** A place, or the corner that it is next to. */
+function toCorner(place: Point, corners: readonly Point[]): Point {
+  return corners.find(({ x, y }) => Math.hypot(x - place.x, y - place.y) < nearCorner) ?? place;
+}
+
 /** What is cut off a rectangle, one bit for each of the sides of an outline that slant through it. */
 export function cutOff(bounds: Bounds, outline: readonly Point[]): readonly (readonly Point[])[] {
   return outline.flatMap((from, i) => {
@@ -194,7 +202,8 @@ export function cutOff(bounds: Bounds, outline: readonly Point[]): readonly (rea
     const isLevel = Math.abs(from.y - to.y) < straight || Math.abs(from.x - to.x) < straight;
     if (isLevel) return [];
     // Turned round, what lies outside of the side is on its left.
-    const bit = cutLeftOf(cornersOf(bounds), to, from, 0);
+    const corners = cornersOf(bounds);
+    const bit = outlineOf(cutLeftOf(corners, to, from, 0).map((place) => toCorner(place, corners)));
     return bit.length >= 3 && Math.abs(doubleArea(bit)) > 0.02 ? [bit] : [];
   });
 }

@@ -20,7 +20,7 @@ const off = 0.03;
 const inTheRoom = 1;
 
 /** A corner may stand out so far that is too small to be cut off. */
-const leastBit = 0.1;
+const leastBit = 0.2;
 
 function cross(a: Vector, b: Vector): Vector {
   return { x: a.y * b.z - a.z * b.y, y: a.z * b.x - a.x * b.z, z: a.x * b.y - a.y * b.x };
