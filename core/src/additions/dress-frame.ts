@@ -64,7 +64,8 @@ function plainBox(
   const bare = {
     ...assembly,
     parts,
-    stacks: assembly.stacks.filter(({ face }) => isBare(face)),
+    // A flap of the box may close over a panel of another one.
+    stacks: assembly.stacks.filter(({ face, on }) => isBare(face) && isBare(on)),
   };
   return foldingBox(
     withoutOpenings(pieces),

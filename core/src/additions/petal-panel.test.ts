@@ -2,8 +2,10 @@ import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import {
   closedFaces,
+  leftOff,
   millimetres,
   newPanel,
+  papersOf,
   planBox,
   planJob,
   sayStep,
@@ -63,6 +65,7 @@ it('on petals is straight-sided, alike on each two, under the petal that closes 
         const { plan } = result;
         expect(faultsInSpace(plan, request)).toEqual([]);
         expect(wornFaults(plan, request)).toEqual([]);
+        expect(leftOff({ ...request, papers: papersOf(request) }, plan)).toEqual([]);
         expect(faultsInWords(plan, request, 1, () => 0)).toEqual([]);
         const panels = plan.pieces.filter(({ id }) => id.startsWith('panel-1'));
         expect(panels.reduce((sum, { copies }) => sum + copies, 0)).toBe(4 * layers);

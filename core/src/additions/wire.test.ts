@@ -3,11 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { closedFaces } from '../fold/index.ts';
 import {
   allStyles,
+  millimetres,
   planBox,
   planJob,
   sayStep,
   type PlanRequest,
   type WireChoice,
+  waysOut,
 } from '../index.ts';
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
@@ -112,5 +114,28 @@ describe('a wire', () => {
     if (result.ok) throw new Error('It was not refused');
     expect(result.problems[0]?.field).toBe('additions.0.over');
     expect(result.problems[0]?.message).toContain('Take the wire off.');
+  });
+
+  it('that finds no two walls one way is offered the other way, as something to take', () => {
+    const bare = usualOf('web-corner', {
+      shape: 'cylinder',
+      diameter: millimetres(44),
+      length: millimetres(38),
+      lies: 'standing',
+    });
+    const request: PlanRequest = {
+      ...bare,
+      style: { style: 'web-corner', options: { corners: 'inside', closing: 'open' } },
+    };
+    const refused = (['across', 'deep'] as const)
+      .map((over) => ({ request: wired(request, over), result: planBox(wired(request, over)) }))
+      .flatMap((each) => (each.result.ok ? [] : [{ ...each, problems: each.result.problems }]));
+    expect(refused).toHaveLength(1);
+    for (const { request: asked, problems } of refused) {
+      const other = waysOut(asked, problems).filter(
+        (way) => way.kind === 'dress' && way.said.startsWith('The wire from'),
+      );
+      expect(other).toHaveLength(1);
+    }
   });
 });

@@ -162,6 +162,19 @@ function byInsert(request: PlanRequest, at: number, { nearest }: Problem): reado
   ];
 }
 
+/** The wire the other way. */
+function byWire(request: PlanRequest, at: number): readonly WayOut[] {
+  const choice = request.additions[at];
+  if (choice?.addition !== 'wire') return [];
+  const isAcross = choice.over === 'across';
+  return [
+    way(
+      isAcross ? 'The wire from front to back' : 'The wire from left to right',
+      replaced(request, at, { ...choice, over: isAcross ? 'deep' : 'across' }),
+    ),
+  ];
+}
+
 /** The handle the other way, or narrower. */
 function byHandle(request: PlanRequest, at: number, { nearest }: Problem): readonly WayOut[] {
   const choice = request.additions[at];
@@ -236,6 +249,7 @@ export function waysByWearing(
       ...byWindow(request, at, problem),
       ...byInsert(request, at, problem),
       ...byHandle(request, at, problem),
+      ...byWire(request, at),
       way(
         `Leave that ${request.additions[at]?.addition ?? 'panel'} off`,
         additions.filter((_, i) => i !== at),

@@ -1,6 +1,6 @@
 export { clashInWords } from './clash.ts';
 export { cutListEntry, type CutListEntry, type RulerStrip, type StripMark } from './cut-list.ts';
-export { faceInWords } from './faces.ts';
+export { faceInWords, facesInWords } from './faces.ts';
 export { laidInWords } from './laid.ts';
 export { formatNearest } from './measures.ts';
 export { capitalised, countInWords, inRow, plural } from './plain.ts';

@@ -69,7 +69,7 @@ const section = useTemplateRef<HTMLElement>('section');
 const whole = useElementSize(section);
 
 /** The faces of a flat piece that something may be worn on; on a piece that is worn, the one that it covers. */
-function facesOf(piece: string): readonly Pick<WearableFace, 'face' | 'said' | 'ring'>[] {
+function facesOf(piece: string): readonly Pick<WearableFace, 'face' | 'said' | 'rings'>[] {
   const own = dressing.faces.filter(({ face }) => face.piece === piece);
   if (own.length > 0) return own;
   const covered = dressing.faces.find(({ worn }) => worn.includes(piece));
@@ -83,7 +83,7 @@ function facesOf(piece: string): readonly Pick<WearableFace, 'face' | 'said' | '
     { x: right, y: bottom },
     { x: 0, y: bottom },
   ];
-  return [{ face: covered.face, said: covered.said, ring }];
+  return [{ face: covered.face, said: covered.said, rings: [ring] }];
 }
 
 /** What is stamped on a piece. */
@@ -97,8 +97,8 @@ function reachOf({ grid: { columns, rows } }: Piece): number {
   return Math.min(14, narrowest * layout.value.scale * 0.5);
 }
 
-function pathOf(ring: WearableFace['ring']): string {
-  return `M${ring.map(({ x, y }) => `${x} ${y}`).join('L')}Z`;
+function pathOf(rings: WearableFace['rings']): string {
+  return rings.map((ring) => `M${ring.map(({ x, y }) => `${x} ${y}`).join('L')}Z`).join('');
 }
 
 /** Points at a face, with its menu where the pointer is. */
@@ -238,11 +238,11 @@ const lines = computed(() =>
               :grain="1 / layout.scale"
             />
             <path
-              v-for="{ face, said, ring } in facesOf(placed.piece.id)"
+              v-for="{ face, said, rings } in facesOf(placed.piece.id)"
               :key="said"
               class="face-spot"
               :class="{ held: pointing.isInHand(face) }"
-              :d="pathOf(ring)"
+              :d="pathOf(rings)"
               @click="pointAt($event, face)"
               @pointerenter="pointing.hover(face)"
               @pointerleave="pointing.hover(undefined)"

@@ -2,23 +2,24 @@ import {
   capitalised,
   choiceOf,
   creasePattern,
-  faceInWords,
+  facesInWords,
   isSameFace,
   papersOf,
   wearable,
   type FaceChoice,
+  type FaceName,
   type Plan,
   type PlanRequest,
   type Point,
 } from '@rangoli/core';
 
-/** A face of the box that something may be worn on, as it is pointed at. */
+/** A face of the box that something may be worn on, as it is pointed at; of petals, which wear the same, all. */
 export interface WearableFace {
   readonly face: FaceChoice;
   /** `Front wall of the base`. */
   readonly said: string;
   /** Where it is on its flat piece, in millimetres from the upper left corner. */
-  readonly ring: readonly Point[];
+  readonly rings: readonly (readonly Point[])[];
   /** It, and what it wears, among the faces of the box in space. */
   readonly inSpace: readonly { readonly part: string; readonly face: number }[];
   /** The pieces that are worn on it, the lowest first. */
@@ -38,7 +39,7 @@ export function wearableFaces(plan: Plan, request: PlanRequest): readonly Wearab
     ),
   );
   const patterns = new Map(own.map((piece) => [piece.id, creasePattern(piece)]));
-  const found: WearableFace[] = [];
+  const found: { face: WearableFace; names: FaceName[] }[] = [];
   for (const { name, part, spot, covers } of wearable(plan, papersOf(request))) {
     const face = choiceOf(name);
     const pattern = patterns.get(name.piece);
@@ -52,25 +53,35 @@ export function wearableFaces(plan: Plan, request: PlanRequest): readonly Wearab
         worn.spot.row === spot.row,
     );
     const inSpace = [{ part, face: at }, ...layers.map(({ id }) => ({ part: id, face: 0 }))];
-    const known = found.findIndex((each) => isSameFace(each.face, face));
-    const before = found[known];
-    if (before) {
-      found[known] = { ...before, inSpace: [...before.inSpace, ...inSpace] };
+    const worn = layers.map(({ piece: id }) => id);
+    const ring = (pattern.faces[at]?.corners ?? []).flatMap((corner) => {
+      const place = pattern.corners[corner];
+      return place ? [{ x: place.x, y: -place.y }] : [];
+    });
+    const before = found.find((each) => isSameFace(each.face.face, face));
+    if (!before) {
+      const isCovered = covers.length > 0;
+      found.push({
+        face: { face, said: '', rings: [ring], inSpace, worn, isCovered },
+        names: [name],
+      });
       continue;
     }
-    const piece = own.find(({ id }) => id === name.piece);
-    const of = own.length > 1 && piece ? ` of the ${piece.name.toLowerCase()}` : '';
-    found.push({
-      face,
-      said: `${capitalised(faceInWords(name))}${of}`,
-      ring: (pattern.faces[at]?.corners ?? []).flatMap((corner) => {
-        const place = pattern.corners[corner];
-        return place ? [{ x: place.x, y: -place.y }] : [];
-      }),
-      inSpace,
-      worn: layers.map(({ piece: id }) => id),
-      isCovered: covers.length > 0,
-    });
+    // Another copy of the piece, or another petal of the same.
+    const isCopy = before.names.some((each) => each.at === name.at);
+    const { rings, inSpace: others, worn: wornThere } = before.face;
+    before.face = {
+      ...before.face,
+      rings: isCopy ? rings : [...rings, ring],
+      inSpace: [...others, ...inSpace],
+      worn: [...new Set([...wornThere, ...worn])],
+    };
+    if (!isCopy) before.names.push(name);
   }
-  return found;
+  return found.map(({ face, names }) => {
+    const piece = own.find(({ id }) => id === face.face.piece);
+    const of = own.length > 1 && piece ? ` of the ${piece.name.toLowerCase()}` : '';
+    const said = facesInWords(names).replace(/^the /, '');
+    return { ...face, said: `${capitalised(said)}${of}` };
+  });
 }
