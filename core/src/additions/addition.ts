@@ -41,6 +41,11 @@ export interface LaidCard {
   readonly card: Length;
 }
 
+/** How what is laid there is cut, and what lies there already. */
+export type LaidBrief = Pick<DressBrief, 'step' | 'kit' | 'firstPaper'> & {
+  readonly laid: readonly LaidCard[];
+};
+
 /**
  * What something goes over, whenever it was put on: nothing, as what is glued to the bare card does, all that lies in the
  * box, all that covers a face, all that the box wears, or a band round it too.
@@ -70,7 +75,7 @@ export interface Addition<Choice> {
   /** Whether it may lie under something that goes over the box: where that is so must be looked for then. */
   readonly goesUnder?: (choice: Choice) => boolean;
   /** What lies under something that goes over the box, so that room must be made for it. */
-  readonly laid?: (choice: Choice, box: Undressed) => readonly LaidCard[];
+  readonly laid?: (choice: Choice, box: Undressed, brief: LaidBrief) => readonly LaidCard[];
   /** What is cut out of the box’s own pieces for it, before anything is worn. */
   readonly opens?: (choice: Choice, box: Undressed, brief: DressBrief) => OpensAnswer;
   /** Its pieces, cut to the box as it came. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  allStyles,
   closedFaces,
   cutSizeOf,
   hair,
@@ -11,16 +12,17 @@ import {
   sayStep,
   stockPaper,
   toMillimetres,
+  waysOut,
   type AdditionChoice,
   type PlanRequest,
   type Vector,
 } from '../index.ts';
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
-import { anyPaper, anyRequest, usualOf } from '../testing/requests.ts';
+import { anyPaper, anyRequest, tableRequestsIn, usualOf } from '../testing/requests.ts';
 import { faultsInWords } from '../testing/told.ts';
 
-type Round = 'walls' | 'across' | 'deep';
+type Round = 'walls' | 'across' | 'deep' | 'under lid';
 
 function banded(request: PlanRequest, round: Round, width = 20, paper = stockPaper('comet')) {
   const band: AdditionChoice = {
@@ -38,7 +40,7 @@ function reach(values: readonly number[]): number {
 }
 
 /** How much room a band has each way round what it goes round: its own inside less the box’s outside. */
-function slides(request: PlanRequest, round: Round) {
+function slides(request: PlanRequest, round: Exclude<Round, 'under lid'>) {
   const result = planBox(request);
   if (!result.ok) return undefined;
   const { plan } = result;
@@ -170,5 +172,91 @@ describe('a band', () => {
     const message = result.ok ? '' : (result.problems[0]?.message ?? '');
     expect(message).toContain(why);
     expect(message).toContain(way);
+  });
+
+  it('under the lid goes round the base, is seen below the lid, and the lid goes on over it', () => {
+    const lidded = allStyles.filter(({ id }) =>
+      ['lidded', 'tall-box', 'rolled-rim', 'tower'].includes(id),
+    );
+    let boxes = 0;
+    fc.assert(
+      fc.property(
+        fc.oneof(...lidded.map(tableRequestsIn)),
+        anyPaper,
+        fc.integer({ min: 8, max: 40 }),
+        fc.boolean(),
+        (request, paper, width, hasPanels) => {
+          const card = { ...paper, sheet: request.papers[0].sheet };
+          const panels: AdditionChoice = {
+            addition: 'panel',
+            id: 'panel-1',
+            on: { which: 'walls', piece: 'base' },
+            layers: [{ margin: millimetres(1), paper: card }],
+            underCover: 'ends',
+          };
+          const bare = { ...request, additions: hasPanels ? [panels] : [] };
+          const asked = banded(bare, 'under lid', width, card);
+          const result = planBox(asked);
+          if (!result.ok) return;
+          const { plan } = result;
+          boxes++;
+          expect(faultsInSpace(plan, asked)).toEqual([]);
+          const faces = closedFaces(boxInSpace(plan, asked));
+          const lowest = (of: typeof faces) =>
+            Math.min(...of.flatMap(({ ring }) => ring.map(({ z }) => z)));
+          const bands = plan.assembly.parts.filter(({ wraps }) => wraps === 'under lid');
+          const isBand = (part: string) => bands.some(({ id }) => id === part);
+          const lids = plan.pairs.flatMap(({ kind, outer }) => (kind === 'lid' ? [outer] : []));
+          const pieces = new Map(plan.assembly.parts.map(({ id, piece }) => [id, piece]));
+          const lid = faces.filter(({ part }) => lids.includes(pieces.get(part) ?? ''));
+          expect(bands.length).toBeGreaterThan(0);
+          expect(lowest(faces.filter(({ part }) => isBand(part)))).toBeLessThan(lowest(lid));
+          // It is on before the lid, which is no wider without it.
+          const joins = (of: (part: string, piece: string) => boolean) =>
+            plan.assembly.parts.flatMap((part) =>
+              of(part.id, part.piece) && !part.worn ? [part.joins] : [],
+            );
+          expect(Math.max(...joins(isBand))).toBeLessThan(
+            Math.min(...joins((_, piece) => lids.includes(piece))),
+          );
+        },
+      ),
+      { numRuns: 60 },
+    );
+    expect(boxes).toBeGreaterThan(10);
+  });
+
+  it('under the lid makes the lid larger by its card, and is told before the lid is put on', () => {
+    const usual = usualOf('lidded');
+    const request = banded(usual, 'under lid', 10);
+    const [bare, result] = [planBox(usual), planBox(request)];
+    if (!bare.ok || !result.ok) throw new Error('No box');
+    const lidOf = ({ pieces }: typeof result.plan) =>
+      pieces.find(({ id }) => id === 'lid')?.grid.columns[1] ?? 0;
+    const card = stockPaper('comet').thickness;
+    expect(lidOf(result.plan) - lidOf(bare.plan)).toBeGreaterThan(3 * card);
+    expect(faultsInWords(result.plan, request, 1, () => 0)).toEqual([]);
+    const job = planJob(result.plan, request, { boxes: 1 });
+    const told = job.steps.map(
+      (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
+    );
+    const at = (part: string) => told.findIndex((text) => text.includes(part));
+    expect(at('Slide the band over the base from above, to half its height.')).toBeGreaterThan(0);
+    expect(at('Slide the lid over the base.')).toBeGreaterThan(at('Slide the band over the base'));
+  });
+
+  it.each([
+    ['mailer', 'no lid that comes off'],
+    ['petal-top', 'no lid that comes off'],
+  ])('under the lid is refused on a %s, with the ways that it would go', (style, why) => {
+    const request = banded(usualOf(style), 'under lid', 10);
+    const result = planBox(request);
+    if (result.ok) throw new Error('It was not refused');
+    expect(result.problems[0]?.field).toBe('additions.0.round');
+    expect(result.problems[0]?.message).toContain(why);
+    const others = waysOut(request, result.problems).filter(
+      (way) => way.kind === 'dress' && way.said.startsWith('The band'),
+    );
+    expect(others.length).toBeGreaterThan(0);
   });
 });

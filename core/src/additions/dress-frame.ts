@@ -11,7 +11,7 @@ import {
   type WornAnswer,
 } from '../forms/index.ts';
 import type { Gift } from '../gift/index.ts';
-import { ordinalInWords, type Length, type Unit } from '../length/index.ts';
+import { ordinalInWords, plus, zero, type Length, type Unit } from '../length/index.ts';
 import { paperFor, type Paper, type Papers } from '../paper/index.ts';
 import { cuttingMeans, type Kit } from '../tools/index.ts';
 import type { DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
@@ -20,6 +20,7 @@ import { flatFaces, type FlatFace } from './flat-faces.ts';
 import { withoutOpenings } from './openings.ts';
 import { capitalised, faceSaid } from './panel-names.ts';
 import { makeRoom, mayMakeRoom } from './make-room.ts';
+import { pieceUnderLid } from './under-lid.ts';
 import { additionOf, type AdditionChoice } from './registry.ts';
 import { roomTaken } from './take-room.ts';
 
@@ -59,7 +60,9 @@ function plainBox(
   { pieces, assembly }: Pick<DrawnFrame, 'pieces' | 'assembly'>,
   papers: Papers,
 ): FoldingBox {
-  const parts = assembly.parts.filter(({ worn, lies, isHandle }) => !worn && !lies && !isHandle);
+  const parts = assembly.parts.filter(
+    ({ worn, lies, wraps, isHandle }) => !worn && !lies && !wraps && !isHandle,
+  );
   const isBare = ({ part }: FaceRef) => parts.some(({ id }) => id === part);
   const bare = {
     ...assembly,
@@ -195,7 +198,9 @@ function wearAll(request: DressRequest, closed: Undressed, fits: StyleFrame['fit
     each.filter(({ addition }) => addition.goesRound === goes),
   );
   for (const { addition, box, brief } of inOrder) {
-    const narrow = addition.laid(box).find((card) => !mayMakeRoom(fits, card));
+    const narrow = addition
+      .laid(box, { ...brief, laid: [] })
+      .find((card) => !mayMakeRoom(fits, card));
     if (narrow) refusal ??= noRoomFor(narrow, brief.field);
     const answer = addition.wear({ ...box, worn }, brief);
     if (!answer.ok) refusal ??= answer.refusal;
@@ -250,11 +255,11 @@ export function dressAsItIs(frame: StyleFrame, request: DressRequest): StyleFram
  */
 export function dressFrame(frame: StyleFrame, request: DressRequest, near: SizeOf): DressAnswer {
   const bare = undressed(drawFrame(frame, near), request.papers, frame.fits);
-  const laid: LaidCard[] = [];
-  eachInTurn(request, bare, (choice, box) => laid.push(...additionOf(choice).laid(box)));
+  const laid = laidUnder(request, bare);
   const refusal = unlikeAllRound(laid, bare.faces);
   if (refusal) return { ok: false, refusal };
-  const roomy = makeRoom(frame, laid);
+  const kept = hasBandUnderLid(request) ? keptAs(frame, pieceUnderLid(bare), near) : frame;
+  const roomy = makeRoom(kept, laid);
   if (!roomy) return { ok: false, refusal: 'square' };
   const { fits } = roomy;
   const wears = (drawn: DrawnFrame) => {
@@ -265,6 +270,56 @@ export function dressFrame(frame: StyleFrame, request: DressRequest, near: SizeO
     return wearAll(request, box, fits);
   };
   return { ok: true, frame: { ...roomy, wears } };
+}
+
+function isBandUnderLid(choice: AdditionChoice): boolean {
+  return choice.addition === 'band' && choice.round === 'under lid';
+}
+
+function hasBandUnderLid({ additions }: DressRequest): boolean {
+  return additions.some(isBandUnderLid);
+}
+
+/** A frame in which a piece that others go over keeps the size that it was looked at in: what it wears is cut to that. */
+function keptAs(frame: StyleFrame, piece: string | undefined, size: SizeOf): StyleFrame {
+  const kept = new Set(
+    frame.fits.flatMap(({ outer, inner, innerSection }) =>
+      inner === piece && outer !== inner ? [innerSection] : [],
+    ),
+  );
+  return {
+    ...frame,
+    sections: frame.sections.map(({ scant, ...section }) => {
+      if (!kept.has(section.id)) return { ...section, ...(scant !== undefined && { scant }) };
+      const is = size(section.id);
+      return { ...section, least: is, target: is, most: is };
+    }),
+  };
+}
+
+/** All card that is laid on faces which something goes over: what lies on one face is one heap. */
+function laidUnder(request: DressRequest, bare: Undressed): readonly LaidCard[] {
+  const hasBand = hasBandUnderLid(request);
+  const heaps = new Map<string, LaidCard>();
+  const each = eachInTurn(request, bare, (choice, box, brief) => ({ choice, box, brief }));
+  // A band lies over all else that is on those walls.
+  const inOrder = [
+    ...each.filter(({ choice }) => !isBandUnderLid(choice)),
+    ...each.filter(({ choice }) => isBandUnderLid(choice)),
+  ];
+  for (const { choice, box, brief } of inOrder) {
+    // It lies over a panel there even where that ends below the lid.
+    const isCounted = hasBand && choice.addition === 'panel';
+    const whole: AdditionChoice = isCounted ? { ...choice, underCover: 'counted' } : choice;
+    for (const { face, card } of additionOf(whole).laid(box, {
+      ...brief,
+      laid: [...heaps.values()],
+    })) {
+      const key = `${face.part} ${face.name.at}`;
+      heaps.set(key, { face, card: plus(heaps.get(key)?.card ?? zero, card) });
+    }
+  }
+  return [...heaps.values()];
 }
 
 function noRoomFor({ face: { name } }: LaidCard, field: string): Refusal {

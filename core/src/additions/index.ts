@@ -12,8 +12,7 @@ export {
 } from './dress-frame.ts';
 export { withoutOpenings } from './openings.ts';
 export { choiceOf, chosenFrom, isSameFace, type FaceChoice } from './face-choice.ts';
-export { bandLimits, type BandChoice } from './band.ts';
-export { waysRound, type WayRound } from './round-box.ts';
+export { bandLimits, bandWays, type BandChoice } from './band.ts';
 export { handleLimits, type HandleChoice } from './handle.ts';
 export { platformLimits, type InsertChoice } from './insert.ts';
 export type { LinerChoice } from './liner.ts';

@@ -8,6 +8,7 @@ import type {
   Addition,
   DressBrief,
   GoesRound,
+  LaidBrief,
   LaidCard,
   LeftOff,
   OpensAnswer,
@@ -53,7 +54,7 @@ export interface ChosenAddition {
   readonly withPaper: (at: number, paper: Paper) => AdditionChoice;
   readonly takes: (box: Undressed) => readonly FlatFace[];
   readonly goesUnder: boolean;
-  readonly laid: (box: Undressed) => readonly LaidCard[];
+  readonly laid: (box: Undressed, brief: LaidBrief) => readonly LaidCard[];
   readonly leftOff: (
     box: Undressed,
     brief: Pick<DressBrief, 'step' | 'gift'>,
@@ -74,7 +75,7 @@ function chosen<Choice extends AdditionChoice>(
     withPaper: (at, paper) => addition.withPaper(choice, at, paper),
     takes: (box) => addition.takes(choice, box),
     goesUnder: addition.goesUnder?.(choice) ?? false,
-    laid: (box) => addition.laid?.(choice, box) ?? [],
+    laid: (box, brief) => addition.laid?.(choice, box, brief) ?? [],
     leftOff: (box, brief) => addition.leftOff(choice, box, brief),
     opens: (box, brief) => addition.opens?.(choice, box, brief) ?? { ok: true, cutouts: [] },
     wear: (box, brief) => addition.wear(choice, box, brief),

@@ -17,6 +17,7 @@ import {
 import { cutUnit } from '../tools/index.ts';
 import type { Addition, DressBrief, Undressed } from './addition.ts';
 import { girth, overParts, throughHoles } from './girth.ts';
+import { lidParts } from './lids.ts';
 import { noRoomTaken } from './room-taken.ts';
 import { hasHandleOver } from './round-box.ts';
 import { outsideBox } from './worn-box.ts';
@@ -74,18 +75,10 @@ function cutStep(unit: Unit): Length {
   return unit === 'inch' ? inchFraction(1, 2) : millimetres(10);
 }
 
-/** The parts that are lifted off with the lid. */
-function lidParts({ parts }: FoldingBox): ReadonlySet<string> {
-  const lids = parts.filter(
-    ({ part, piece }) =>
-      part.opens !== undefined &&
-      part.opens.z > 0 &&
-      part.wraps === undefined &&
-      part.worn === undefined &&
-      piece.grid.roles.some((row) => row.includes('lid')),
-  );
-  const ids = new Set(lids.map(({ part }) => part.id));
-  const worn = parts.filter(({ part }) => part.worn && ids.has(part.worn.part));
+/** The parts that are lifted off with the lid, and what they wear. */
+function dressedLid(box: FoldingBox): ReadonlySet<string> {
+  const ids = lidParts(box);
+  const worn = box.parts.filter(({ part }) => part.worn && ids.has(part.worn.part));
   return new Set([...ids, ...worn.map(({ part }) => part.id)]);
 }
 
@@ -105,7 +98,7 @@ function lengthOf(box: FoldingBox, way: RibbonWay, width: number): number | unde
     }
     case 'lid across':
     case 'lid deep': {
-      const parts = lidParts(box);
+      const parts = dressedLid(box);
       if (parts.size === 0) return undefined;
       return overParts(box, parts, way === 'lid across' ? 'across' : 'deep');
     }

@@ -173,11 +173,15 @@ export type RoundAnswer =
 
 /**
  * What a band of this width would go round in the middle of the box, this way. The box must be square enough there to
- * hold it, with no handle on it and no hole that must stay open. Millimetres.
+ * hold it, with no handle on it and no hole that must stay open. What it goes round may be given. Millimetres.
  */
-export function roundOf(box: FoldingBox, way: WayRound, width: number): RoundAnswer {
+export function roundOf(
+  box: FoldingBox,
+  way: WayRound,
+  width: number,
+  rings = placesOf(box),
+): RoundAnswer {
   const { right, back, along } = axesRound[way];
-  const rings = placesOf(box);
   const whole = reachOf(rings.flat(), along);
   if (whole.to - whole.from < width - 1e-3) return { ok: false, why: 'too short', along: whole };
   const middle = (whole.from + whole.to) / 2;

@@ -68,13 +68,11 @@ export function joinsOf({
       ];
     if (lies && lies.against !== 'floor')
       return [{ operation: lining({ pieces, assembly }, piece, lies.in), stage: joins }];
-    if (wraps)
-      return [
-        {
-          operation: { kind: 'join', piece, onto: first?.piece ?? piece, how: waysRound[wraps] },
-          stage: joins,
-        },
-      ];
+    if (wraps) {
+      const lidded = pairs.find(({ kind }) => kind === 'lid')?.inner;
+      const onto = (wraps === 'under lid' ? lidded : undefined) ?? first?.piece ?? piece;
+      return [{ operation: { kind: 'join', piece, onto, how: waysRound[wraps] }, stage: joins }];
+    }
     const operation: JoinOperation = lies
       ? { kind: 'join', piece, onto: lies.in, how: 'on its floor' }
       : over
@@ -88,6 +86,7 @@ export function joinsOf({
 
 const waysRound = {
   walls: 'round the walls',
+  'under lid': 'round the base',
   across: 'round from left to right',
   deep: 'round from front to back',
 } as const;

@@ -180,10 +180,18 @@ function wireOf({ thickness }: Paper, request: PlanRequest, plan: Plan): readonl
   return over === undefined ? [] : [{ addition: 'wire', id: 'wire-1', over }];
 }
 
+/** Every other band round the walls goes under the lid where there is one, told from its paper. */
+function bandWay(round: NonNullable<DrawnInside['round']>, { thickness }: Paper, { pairs }: Plan) {
+  const hasLid = pairs.some(({ kind }) => kind === 'lid');
+  const isUnder = hasLid && round === 'walls' && Math.round(thickness / 700) % 2 === 0;
+  return isUnder ? ('under lid' as const) : round;
+}
+
 /** Plates, dividers, a band and a ribbon, of a paper of their own. */
 function insideOf(
   { stiffens, lines, round, divides, paper: drawn }: DrawnInside,
   { papers, gift }: PlanRequest,
+  plan: Plan,
 ): readonly AdditionChoice[] {
   const paper = { ...drawn, id: 'inside', name: 'Inside', sheet: papers[0].sheet };
   return [
@@ -195,7 +203,15 @@ function insideOf(
       ? [{ addition: 'dividers', id: 'dividers-1', paper } as const]
       : []),
     ...(round
-      ? [{ addition: 'band', id: 'band-1', round, width: millimetres(16), paper } as const]
+      ? [
+          {
+            addition: 'band',
+            id: 'band-1',
+            round: bandWay(round, drawn, plan),
+            width: millimetres(16),
+            paper,
+          } as const,
+        ]
       : []),
     ...heldOf(paper),
     ...ribbonOf(drawn),
@@ -213,7 +229,7 @@ export function dressed(requests: fc.Arbitrary<PlanRequest>): fc.Arbitrary<PlanR
       return {
         ...request,
         additions: [
-          ...insideOf(inside, request),
+          ...insideOf(inside, request, bare.plan),
           ...windowOf(inside.paper, request, bare.plan),
           ...wireOf(inside.paper, request, bare.plan),
           ...panels.flatMap(({ at, isOnWalls, ...panel }, i): readonly AdditionChoice[] => {

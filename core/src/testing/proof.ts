@@ -35,11 +35,14 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
         : [],
     ),
   ];
-  // What ends below a lid is not under it.
+  // What ends below a lid is not under it, but for what a band lies over that is.
+  const bands = plan.assembly.parts.filter(({ wraps }) => wraps === 'under lid');
   const isCounted = (id: string) =>
     request.additions.some(
       (each) =>
-        each.addition === 'panel' && id.startsWith(`${each.id} `) && each.underCover === 'counted',
+        each.addition === 'panel' &&
+        id.startsWith(`${each.id} `) &&
+        (each.underCover === 'counted' || bands.length > 0),
     );
   /** Parts with what they wear outside. */
   const withWorn = (parts: readonly string[]) => [
@@ -48,7 +51,7 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
       worn && parts.includes(worn.part) ? [id] : [],
     ),
   ];
-  const gaps = plan.pairs.flatMap(({ outer, inner, fits }) =>
+  const gaps = plan.pairs.flatMap(({ kind, outer, inner, fits }) =>
     fits.flatMap(({ direction, gap }): readonly string[] => {
       // A piece that closes on itself is proven by nothing going through anything.
       const [part] = partsOf(outer);
@@ -58,7 +61,11 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
         (each) => each.outer === inner && each.inner === inner && each.state === 'tight',
       );
       if (isPushed) return [];
-      const inners = [...partsOf(inner), ...withWorn(partsOf(inner)).filter(isCounted)];
+      const inners = [
+        ...partsOf(inner),
+        ...withWorn(partsOf(inner)).filter(isCounted),
+        ...(kind === 'lid' && direction !== 'high' ? bands.map(({ id }) => id) : []),
+      ];
       const outers = withLining([part]).filter((each) => !inners.includes(each));
       const measured = measureGap(box, outers, inners, axes[direction]);
       // A tube that is open above and below has no height to measure.

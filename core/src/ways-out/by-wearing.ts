@@ -1,6 +1,6 @@
 import {
+  bandWays,
   ribbonWays,
-  waysRound,
   withWornPaper,
   type AdditionChoice,
   type RibbonChoice,
@@ -68,13 +68,14 @@ const roundSaid = {
   walls: 'The band round the walls',
   across: 'The band over the top, left to right',
   deep: 'The band over the top, front to back',
+  'under lid': 'The band round the base, under the lid',
 } as const;
 
 /** The band another way round, or narrower. */
 function byBand(request: PlanRequest, at: number, { nearest }: Problem): readonly WayOut[] {
   const choice = request.additions[at];
   if (choice?.addition !== 'band') return [];
-  const others = waysRound.filter((round) => round !== choice.round);
+  const others = bandWays.filter((round) => round !== choice.round);
   return [
     ...(nearest === undefined
       ? []

@@ -35,6 +35,8 @@ export function joinSentences(
       ];
     case 'round the walls':
       return [`Slide the ${one} over the closed box from above, to half its height.`];
+    case 'round the base':
+      return [`Slide the ${one} over the ${other} from above, to half its height.`];
     case 'round from left to right':
       return [
         `Slide the ${one} over the closed box from the front, to the middle, its seam at the bottom.`,

@@ -15,6 +15,7 @@ const rounds = [
   { value: 'across', label: 'left to right' },
   { value: 'deep', label: 'front to back' },
   { value: 'walls', label: 'round the walls' },
+  { value: 'under lid', label: 'under the lid' },
 ] as const;
 </script>
 

@@ -88,7 +88,7 @@ const others = [
   /^Stand each .+ on its long edge, slots up\.$/,
   /^Push each .+ down over all of them, slots down, until their edges are level\.$/,
   /^Stand the joined dividers in the .+, down to the floor, as far from every wall\.$/,
-  /^Slide the .+ over the closed box from above, to half its height\.$/,
+  /^Slide the .+ over the .+ from above, to half its height\.$/,
   /^Slide the .+ over the closed box from the (?:front|right), to the middle, its seam at the bottom\.$/,
   /^Lay the .+ flat, .+\.$/,
   /^Turn it over like a page, outside up\.$/,

@@ -1,0 +1,156 @@
+import { add, scale, type Part, type Vector } from '../fold/index.ts';
+import type { Worn } from '../forms/index.ts';
+import {
+  half,
+  largest,
+  millimetres,
+  minus,
+  nanometres,
+  plus,
+  roundUp,
+  smallest,
+  times,
+  type Length,
+} from '../length/index.ts';
+import { readLines } from '../make/index.ts';
+import type { Paper } from '../paper/index.ts';
+import { gridPositions } from '../piece/index.ts';
+import { widthForTape, type Kit } from '../tools/index.ts';
+import type { DressBrief } from './addition.ts';
+import { oneStrip, twoStrips } from './band-strips.ts';
+import { axesRound, type Reach, type RoundOf, type WayRound } from './round-box.ts';
+
+/** A band that is to be cut. */
+export interface BandToCut {
+  readonly id: string;
+  readonly paper: Paper;
+  readonly width: Length;
+}
+
+/** What a band goes round, and which way. */
+export interface RoundWhat {
+  readonly of: RoundOf;
+  readonly way: WayRound;
+}
+
+type CutBrief = Pick<DressBrief, 'step' | 'kit' | 'firstPaper'>;
+
+/** How loosely a band goes round: so much room to slide, both sides together. */
+export const bandRoom = {
+  least: millimetres(0.4),
+  most: millimetres(1.8),
+} as const;
+
+/** How far something reaches, rounded up. */
+export function lengthOf({ from, to }: Reach): Length {
+  return nanometres(Math.ceil((to - from) * 1e6));
+}
+
+/** Lengths that a panel over so much of the box may have, on what cuts are made by: the closest first. */
+function panelsOver(needed: Length, step: Length): readonly Length[] {
+  const closest = roundUp(plus(needed, bandRoom.least), step);
+  const looser = plus(closest, step);
+  return minus(looser, needed) <= bandRoom.most ? [closest, looser] : [closest];
+}
+
+/** How wide the seam is at the least: as wide as the maker’s tape, where the panel beside it lets it. */
+function seamFor(beside: Length, kit: Kit): Length {
+  const wanted = largest(
+    millimetres(12),
+    smallest(widthForTape(kit.adhesives) ?? millimetres(12), millimetres(16)),
+  );
+  return largest(millimetres(4), smallest(wanted, times(beside, 0.8)));
+}
+
+/** A part of a band as it stands, laid round the box. */
+function laidRound(part: Part, round: WayRound, middle: Vector): Part {
+  const { right, back, along } = axesRound[round];
+  const turned = ({ x, y, z }: Vector) =>
+    add(add(scale(right, x), scale(back, y)), scale(along, z));
+  return {
+    ...part,
+    right: turned(part.right),
+    up: turned(part.up),
+    at: add(turned(part.at), middle),
+  };
+}
+
+/** Lengths of a strip from edge to edge, with how long its panels are. */
+interface Strip {
+  readonly across: Length;
+  readonly deep: Length;
+  readonly sections: readonly Length[];
+}
+
+/** Of several strips the one that has the fewest scores off the grooves, from whichever edge, and then the shortest. */
+function bestOf(strips: readonly Strip[], kit: Kit): Strip | undefined {
+  const judged = strips.map((strip) => {
+    const whole = plus(...strip.sections);
+    const places = gridPositions(strip.sections).slice(1, -1);
+    const off = readLines(places, whole, kit).filter(({ means }) => means === 'none').length;
+    return { strip, off, whole };
+  });
+  return judged.sort((a, b) => a.off - b.off || a.whole - b.whole)[0]?.strip;
+}
+
+/** The steps that an end of a strip may be longer by, for its scores to come on the grooves. */
+const longerBy = [0, 1, 2, 3];
+
+/** How the strips of a band are cut and joined for what it goes round. */
+function stripsFor({ id, paper, width }: BandToCut, { of, way }: RoundWhat, brief: CutBrief): Worn {
+  const { step, kit, firstPaper } = brief;
+  const card = paper.thickness;
+  /** Every pair of panels, with one of them wider by a card where a seam lies inside. */
+  const pairs = (seams: 'across' | 'deep') => {
+    const cards = (way: 'across' | 'deep') => (way === seams ? times(card, 2) : card);
+    return panelsOver(plus(lengthOf(of.right), cards('across')), step).flatMap((across) =>
+      panelsOver(plus(lengthOf(of.back), cards('deep')), step).map((deep) => ({ across, deep })),
+    );
+  };
+  const ends = (least: Length) =>
+    longerBy.map((steps) => plus(roundUp(least, step), times(step, steps)));
+  const named = { id: `${id} band`, paper: firstPaper, card, width };
+  const longest = largest(paper.sheet.width, paper.sheet.height);
+  const whole = pairs('across').flatMap(({ across, deep }): readonly Strip[] =>
+    ends(seamFor(deep, kit)).map((seam) => ({
+      across,
+      deep,
+      sections: [deep, across, deep, across, seam],
+    })),
+  );
+  const one = bestOf(
+    whole.filter(({ sections }) => plus(...sections) <= longest),
+    kit,
+  );
+  if (one) {
+    const { across, deep, sections } = one;
+    return oneStrip({ ...named, across, deep, seam: sections[4] ?? step });
+  }
+  const parts = pairs('deep').flatMap(({ across, deep }): readonly Strip[] => {
+    const tabs = ends(seamFor(half(across), kit));
+    return tabs.flatMap((tab) =>
+      tabs.map((other) => ({ across, deep, sections: [tab, deep, across, deep, other] })),
+    );
+  });
+  const { across, deep, sections } = bestOf(parts, kit) ?? {
+    across: step,
+    deep: step,
+    sections: [],
+  };
+  const under = way === 'walls' ? 'Band back' : 'Band underside';
+  const [seam = step, , , , otherSeam = seam] = sections;
+  return twoStrips({ ...named, across, deep, seam, otherSeam, under });
+}
+
+/** A band as pieces, laid round what it goes round: as its scores come best on the grooves. */
+export function cutBand(band: BandToCut, round: RoundWhat, brief: CutBrief): Worn {
+  const { of, way } = round;
+  const { pieces, parts, stacks } = stripsFor(band, round, brief);
+  const middle = ({ from, to }: Reach) => (from + to) / 2;
+  const { right, back, along } = axesRound[way];
+  const place = add(
+    add(scale(right, middle(of.right)), scale(back, middle(of.back))),
+    scale(along, middle(of.along)),
+  );
+  return { pieces, parts: parts.map((part) => laidRound(part, way, place)), stacks };
+}

@@ -1,0 +1,136 @@
+import { foldingBox, scale, type FoldingBox, type Vector } from '../fold/index.ts';
+import { nanometres, plus, toMillimetres, zero } from '../length/index.ts';
+import type { BoxSide } from '../make/index.ts';
+import type { LaidBrief, LaidCard, Undressed } from './addition.ts';
+import { cutBand, type BandToCut } from './band-cut.ts';
+import type { FlatFace } from './flat-faces.ts';
+import { lidParts } from './lids.ts';
+import { cardCorners, reachOf, roundOf, type RoundAnswer } from './round-box.ts';
+import { outsideBox } from './worn-box.ts';
+
+/** The four walls of a piece that a lid goes over, and how far down that comes on them, in millimetres. */
+interface UnderLid {
+  readonly piece: string;
+  readonly walls: readonly FlatFace[];
+  readonly from: number;
+}
+
+const sides = ['front', 'back', 'left', 'right'] as const;
+
+/** The walls of a box that its lid goes over: of one that stands in it once, and on all four sides. */
+function wallsUnderLid({ plain, faces }: Pick<Undressed, 'plain' | 'faces'>): UnderLid | undefined {
+  const lids = lidParts(plain);
+  const lidPieces = new Set(
+    plain.parts.filter(({ part }) => lids.has(part.id)).map(({ piece }) => piece.id),
+  );
+  const under = faces.filter(
+    ({ name, covers }) =>
+      name.role === 'wall' &&
+      !name.isOnLid &&
+      !name.leans &&
+      name.nth === undefined &&
+      covers.some(({ piece }) => lidPieces.has(piece)),
+  );
+  const [first] = under;
+  if (!first) return undefined;
+  const { piece } = first.name;
+  const walls = under.filter(({ name }) => name.piece === piece);
+  const isWhole = sides.every((side) => walls.some(({ name }) => name.faces === side));
+  if (!isWhole || plain.parts.filter((part) => part.piece.id === piece).length !== 1)
+    return undefined;
+  const covers = walls.flatMap((wall) => wall.covers);
+  return { piece, walls, from: Math.min(...covers.map(({ from }) => from)) };
+}
+
+/** The piece that a band under the lid goes round; undefined where there is none. */
+export function pieceUnderLid(box: Pick<Undressed, 'plain' | 'faces'>): string | undefined {
+  return wallsUnderLid(box)?.piece;
+}
+
+/** The base alone, with what it wears outside. */
+function baseOf(box: FoldingBox, piece: string): FoldingBox {
+  const own = new Set(
+    box.parts.filter((part) => part.piece.id === piece).map(({ part }) => part.id),
+  );
+  return {
+    ...box,
+    parts: box.parts.filter(
+      ({ part }) => own.has(part.id) || (part.worn !== undefined && own.has(part.worn.part)),
+    ),
+  };
+}
+
+/**
+ * The card that a band lays on the walls that a lid goes over, with the room that it has to slide, and where its seam
+ * is with that: what else lies there is under it.
+ */
+export function cardUnderLid(
+  band: BandToCut,
+  box: Undressed,
+  { laid, ...brief }: LaidBrief,
+): readonly LaidCard[] {
+  const under = wallsUnderLid(box);
+  if (!under) return [];
+  const { piece, walls } = under;
+  const base = baseOf(box.plain, piece);
+  const round = roundOf(base, 'walls', toMillimetres(band.width), cornersOfBox(base));
+  if (!round.ok) return [];
+  const heapOn = (side: BoxSide) =>
+    toMillimetres(
+      plus(
+        zero,
+        ...laid
+          .filter(({ face: { name } }) => name.piece === piece && name.faces === side)
+          .map(({ card }) => card),
+      ),
+    );
+  const { right, back, along } = round.of;
+  const of = {
+    right: { from: right.from - heapOn('left'), to: right.to + heapOn('right') },
+    back: { from: back.from - heapOn('front'), to: back.to + heapOn('back') },
+    along,
+  };
+  const { pieces, parts, stacks } = cutBand(band, { of, way: 'walls' }, brief);
+  const strip = foldingBox(pieces, () => band.paper.thickness, {
+    ...box.plain.assembly,
+    parts: [...parts],
+    stacks: [...stacks],
+  });
+  const [corners, own] = [strip, base].map((each) => cornersOfBox(each).flat());
+  if (!corners || !own) return [];
+  // What lies on the outside of the walls anyhow, as their tabs may, is counted there.
+  return walls.map((face) => {
+    const outwards = scale(face.axes.out, -1);
+    const beyond = reachOf(corners, outwards).to - reachOf(own, outwards).to;
+    const card = Math.max(0, beyond - heapOn(face.name.faces));
+    return { face, card: nanometres(Math.ceil(card * 1e6)) };
+  });
+}
+
+function cornersOfBox(box: FoldingBox): readonly (readonly Vector[])[] {
+  return cardCorners(box, () => true);
+}
+
+/** What a band goes round under the lid, or why it can’t. */
+export type UnderLidAnswer =
+  | (RoundAnswer & { readonly piece: string })
+  | { readonly ok: false; readonly why: 'no lid' }
+  | { readonly ok: false; readonly why: 'hidden' };
+
+/** What a band of this width goes round in the middle of the base, whose lid goes over it. Millimetres. */
+export function roundUnderLid(bare: Undressed, width: number): UnderLidAnswer {
+  const under = wallsUnderLid(bare);
+  if (!under) return { ok: false, why: 'no lid' };
+  const { piece, from } = under;
+  const base = baseOf(outsideBox(bare), piece);
+  const answer = roundOf(
+    base,
+    'walls',
+    width,
+    cardCorners(base, () => true),
+  );
+  if (!answer.ok) return { ...answer, piece };
+  const { along } = answer.of;
+  const lower = (along.from + along.to) / 2 - width / 2;
+  return lower >= from ? { ok: false, why: 'hidden' } : { ...answer, piece };
+}
