@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  paperFor,
   papersOf,
   cutSizeOf,
   toMillimetres,
@@ -26,11 +27,13 @@ interface DrawnSheet {
 }
 
 const sheets = computed((): readonly DrawnSheet[] =>
-  props.plan.sheets.flatMap((use) => {
-    const paper = papersOf(props.request).find(({ id }) => id === use.paper);
-    if (!paper) return [];
+  props.plan.sheets.flatMap((use, nth) => {
+    // The same card may be there in two sizes: what lies on it tells which this is.
+    const first = props.plan.pieces.find(({ id }) => id === use.placements[0]?.piece);
+    if (!first) return [];
+    const paper = paperFor(papersOf(props.request), first.paper);
     return Array.from({ length: use.sheets }, (_, sheet): DrawnSheet => ({
-      key: `${use.paper} ${paper.sheet.name} ${sheet}`,
+      key: `${nth} ${sheet}`,
       paper,
       width: toMillimetres(paper.sheet.width),
       height: toMillimetres(paper.sheet.height),

@@ -236,8 +236,8 @@ function stacksOf(pieces: readonly SheetPiece[], papers: Papers) {
   const byPaper = new Map<string, { paper: Paper; pieces: SheetPiece[] }>();
   for (const piece of pieces) {
     const paper = paperFor(papers, piece.paper);
-    // The same card bought in two sizes is two stacks on the table.
-    const key = `${paper.id} ${paper.sheet.width} ${paper.sheet.height}`;
+    // The same card bought in two sizes is two stacks on the table, and so it is where only one of them has a way up.
+    const key = `${paper.id} ${paper.sheet.width} ${paper.sheet.height} ${hasWayUp(paper)}`;
     const stack = byPaper.get(key) ?? { paper, pieces: [] };
     stack.pieces.push(piece);
     byPaper.set(key, stack);

@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cutSizeOf, hasWayUp, layOut, paperFor, planBox, type PlanRequest } from '../../index.ts';
-import { anyLidded } from '../../testing/requests.ts';
+import {
+  cutSizeOf,
+  hasWayUp,
+  inches,
+  layOut,
+  paperFor,
+  planBox,
+  usualRequest,
+  type PlanRequest,
+} from '../../index.ts';
+import { anyLidded, sundial } from '../../testing/requests.ts';
 
 describe('pieces on sheets', () => {
   it('lie inside their sheet, apart from one another, one way up where the print runs one way', () => {
@@ -61,5 +70,26 @@ describe('pieces on sheets', () => {
         }
       }),
     );
+  });
+
+  it('of one card, of which only some has a way up, are two stacks: what has none may be turned', () => {
+    const [printed] = usualRequest(sundial, 'inch').papers;
+    const plain = { ...printed, printRuns: 'any way' as const, print: 'plain' as const };
+    const oneWay = { ...printed, printRuns: 'one way' as const, print: 'one face' as const };
+    const narrow = { name: 'Narrow', width: inches(6), height: inches(12) };
+    const papers = [
+      { ...oneWay, sheet: narrow },
+      { ...plain, sheet: narrow },
+    ] as const;
+    const piece = { copies: 1, height: inches(1) };
+    const uses = layOut(
+      [
+        { id: 'lid', paper: 0, width: inches(5), ...piece },
+        { id: 'band', paper: 1, width: inches(11), ...piece },
+      ],
+      papers,
+    );
+    expect(uses).toHaveLength(2);
+    expect(uses[1]?.placements[0]?.turned).toBe(true);
   });
 });
