@@ -15,6 +15,7 @@ import { paperSchema } from '../paper/index.ts';
 import type { Addition, DressBrief, Undressed } from './addition.ts';
 import { cutBand, lengthOf, type BandToCut } from './band-cut.ts';
 import { axesRound, roundOf, type RoundAnswer, type WayRound } from './round-box.ts';
+import { lidParts } from './lids.ts';
 import { noRoomTaken } from './room-taken.ts';
 import { cardUnderLid, roundUnderLid, type UnderLidAnswer } from './under-lid.ts';
 import { outsideBox } from './worn-box.ts';
@@ -118,9 +119,12 @@ function axesOfBand(round: BandWay): WayRound {
   return round === 'under lid' ? 'walls' : round;
 }
 
-/** When a band is slid on: last of all, or before the gift is in and the lid on. */
-function joinsAt(round: BandWay, { assembly, end }: FoldingBox): number {
-  return round === 'under lid' ? Math.max(0, assembly.giftEnters - 1) : end;
+/** When a band is slid on: last of all, or when the gift is in, before the lid. */
+function joinsAt(round: BandWay, box: FoldingBox): number {
+  if (round !== 'under lid') return box.end;
+  const lids = lidParts(box);
+  const joins = box.parts.flatMap(({ part }) => (lids.has(part.id) ? [part.joins] : []));
+  return Math.max(box.assembly.giftEnters, Math.min(...joins) - 1);
 }
 
 /** A band as wide as the marks make it. */

@@ -104,6 +104,8 @@ function stepsOfStages(
 /** The last two corners of a lid are glued round its finished base. */
 function withLidCorners(bench: Bench, steps: readonly AssemblyDraft[]): readonly AssemblyDraft[] {
   if (bench.corners === 'all at once') return steps;
+  // Without the band that it goes over, the base is no measure of a lid.
+  if (bench.box.assembly.parts.some(({ wraps }) => wraps === 'under lid')) return steps;
   return steps.map((each): AssemblyDraft => {
     const pair = bench.make.pairs.find(({ kind, outer }) => kind === 'lid' && outer === each.piece);
     // Round a piece that is closed last there is nothing to glue it on yet.

@@ -139,6 +139,8 @@ export function assemblyLine(operations: Operations, nameOf: NameOf): string {
         case 'over':
         case 'into':
           return `${main.how} the ${nameOf(main.onto).toLowerCase()}`;
+        case 'round the base':
+          return `round the ${nameOf(main.onto).toLowerCase()}`;
         default:
           return 'round the closed box';
       }

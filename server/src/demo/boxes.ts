@@ -22,7 +22,7 @@ import {
   type ProjectDocument,
   type StyleChoice,
   type StyleId,
-  type WayRound,
+  type BandChoice,
 } from '@rangoli/core';
 
 interface DemoBox {
@@ -47,7 +47,7 @@ interface DemoBox {
   /** The paper of the strips that stand between its things. */
   readonly divided?: string;
   /** The band that goes round it. */
-  readonly band?: { readonly round: WayRound; readonly paper: string };
+  readonly band?: { readonly round: BandChoice['round']; readonly paper: string };
 }
 
 /** What a demo box wears, each layer of a panel as far in as is usual. */

@@ -13,7 +13,9 @@ const other = computed((): LidCorners | undefined => {
   const gluesTabs =
     step.kind === 'assembly' &&
     step.operations.some((each) => each.kind === 'glue' && each.faces[0]?.role === 'tab');
-  if (!isLid || !gluesTabs) return undefined;
+  // Where a band goes under the lid, the base is no measure of it.
+  const hasBand = plan.assembly.parts.some(({ wraps }) => wraps === 'under lid');
+  if (!isLid || !gluesTabs || hasBand) return undefined;
   return corners === 'all at once' ? 'round the base' : 'all at once';
 });
 </script>
