@@ -73,25 +73,24 @@ function turnsOf(outline: readonly Point[]): readonly number[] {
 
 /**
  * The straight-sided outline within one whose edge is round in places: curves between its corners are cut in as few
- * sides as follow them. One with no corner is left as it is.
+ * sides as follow them. One with no corner, or with one that points in, is left as it is.
  */
 export function straightSided(outline: readonly Point[]): readonly Point[] {
   const turns = turnsOf(outline);
   const corners = turns.flatMap((turn, i) => (turn > corner ? [i] : []));
-  return corners.length === 0
-    ? outline
-    : corners.flatMap((from, nth): readonly Point[] => {
-        const next = corners[(nth + 1) % corners.length] ?? from;
-        const count = (next - from + outline.length - 1) % outline.length;
-        const places = Array.from({ length: count }, (_, i) => (from + 1 + i) % outline.length);
-        const turned = places.reduce((sum, place) => sum + (turns[place] ?? 0), 0);
-        const sides = count < 3 ? count + 1 : Math.ceil(turned / chord);
-        const kept = Array.from(
-          { length: Math.max(0, sides - 1) },
-          (_, i) => (from + Math.round(((i + 1) * (count + 1)) / sides)) % outline.length,
-        );
-        return [from, ...kept].flatMap((place) => outline[place] ?? []);
-      });
+  if (corners.length === 0 || !isConvex(outline)) return outline;
+  return corners.flatMap((from, nth): readonly Point[] => {
+    const next = corners[(nth + 1) % corners.length] ?? from;
+    const count = (next - from + outline.length - 1) % outline.length;
+    const places = Array.from({ length: count }, (_, i) => (from + 1 + i) % outline.length);
+    const turned = places.reduce((sum, place) => sum + (turns[place] ?? 0), 0);
+    const sides = count < 3 ? count + 1 : Math.ceil(turned / chord);
+    const kept = Array.from(
+      { length: Math.max(0, sides - 1) },
+      (_, i) => (from + Math.round(((i + 1) * (count + 1)) / sides)) % outline.length,
+    );
+    return [from, ...kept].flatMap((place) => outline[place] ?? []);
+  });
 }
 
 /** What of an outline lies to the left of a directed line, or by `off` within it. */
