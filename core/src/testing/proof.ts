@@ -51,6 +51,7 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
       worn && parts.includes(worn.part) ? [id] : [],
     ),
   ];
+  const bandsUnder = (kind: string) => (kind === 'lid' ? bands.map(({ id }) => id) : []);
   const gaps = plan.pairs.flatMap(({ kind, outer, inner, fits }) =>
     fits.flatMap(({ direction, gap }): readonly string[] => {
       // A piece that closes on itself is proven by nothing going through anything.
@@ -64,7 +65,7 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
       const inners = [
         ...partsOf(inner),
         ...withWorn(partsOf(inner)).filter(isCounted),
-        ...(kind === 'lid' && direction !== 'high' ? bands.map(({ id }) => id) : []),
+        ...(direction === 'high' ? [] : bandsUnder(kind)),
       ];
       const outers = withLining([part]).filter((each) => !inners.includes(each));
       const measured = measureGap(box, outers, inners, axes[direction]);
@@ -81,8 +82,11 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
   // What is planned to jam, because the maker asked to err on that side, goes through its partner, and where
   // the jam is large one of the two stands in the gift's room; nothing else may.
   const tight = plan.pairs.filter(({ state }) => state === 'tight');
-  const jams = tight.flatMap(({ outer, inner }) => [
-    { over: withWorn(withLining(partsOf(outer))), under: withWorn(partsOf(inner)) },
+  const jams = tight.flatMap(({ kind, outer, inner }) => [
+    {
+      over: withWorn(withLining(partsOf(outer))),
+      under: [...withWorn(partsOf(inner)), ...bandsUnder(kind)],
+    },
     // What is forced through its cover meets what goes over that.
     ...plan.pairs
       .filter((next) => next.inner === outer)
