@@ -5,6 +5,7 @@ import {
   largest,
   millimetres,
   minus,
+  nanometres,
   plus,
   smallest,
   times,
@@ -67,6 +68,26 @@ interface UnderPetals {
   readonly own: Length;
 }
 
+/** So far a wide petal’s circle reaches into that of the narrow one beside it, in millimetres. */
+const overNext = 4;
+
+/**
+ * How far a petal must reach over the box to lie on the narrow ones at its ends, which are half discs at the least: as
+ * far as makes the circles of both overlap.
+ */
+function reachOverNext(
+  over: Section,
+  along: Section,
+  { wide, narrow }: { readonly wide: Length; readonly narrow: Length },
+): Length {
+  const [radius, other] = [half(wide), half(narrow)].map(toMillimetres);
+  const apart = (radius ?? 0) + (other ?? 0) - overNext;
+  const aside = toMillimetres(half(along.target));
+  const out = Math.sqrt(Math.max(0, apart ** 2 - aside ** 2));
+  const reach = toMillimetres(half(over.target)) + (radius ?? 0) - out;
+  return nanometres(Math.ceil(Math.max(0, reach) * 1e6));
+}
+
 /** The disc whose petal goes over the box this way; undefined where there is no room for one that does. */
 function discFor(
   brief: Pick<StyleBrief<unknown>, 'kit'>,
@@ -81,12 +102,20 @@ function discFor(
   const shortest = smallest(leastTongue, times(tallest, 0.6));
   // Over an oblong box the wide two meet; the narrow ones close its ends.
   const isMeeting = isSquare || along.target >= over.target;
-  const past = isMeeting ? plus(half(over.target), pastMiddle(floor, way)) : half(widest);
+  const narrow = minus(over.least, card, times(own, 2), spare);
+  const overEnds =
+    isMeeting && !isSquare ? reachOverNext(over, along, { wide: widest, narrow }) : zero;
+  const past = isMeeting
+    ? largest(plus(half(over.target), pastMiddle(floor, way)), overEnds)
+    : half(widest);
   const tongueMost = smallest(tallest, minus(widest, past));
   if (tongueMost < shortest) return undefined;
   // As large a disc as there is room for covers most of the box.
   const reachMost = smallest(minus(widest, tongueMost), minus(over.least, spare));
-  const reachLeast = isMeeting ? plus(half(over.least), pastMiddle(floor, way)) : half(past);
+  const reachLeast = isMeeting
+    ? largest(plus(half(over.least), pastMiddle(floor, way)), overEnds)
+    : half(past);
+  if (reachMost < reachLeast) return undefined;
   const downBy = marksWindow(brief);
   const id = isSquare ? 'disc' : `disc ${way}`;
   const part = (name: string, least: Length, most: Length): Section => ({
