@@ -226,6 +226,29 @@ describe('a band', () => {
     expect(boxes).toBeGreaterThan(10);
   });
 
+  it('goes over another one that is there already', () => {
+    const rounds: readonly (readonly [Round, Round])[] = [
+      ['under lid', 'under lid'],
+      ['under lid', 'walls'],
+      ['walls', 'walls'],
+      ['across', 'deep'],
+      ['walls', 'across'],
+    ];
+    for (const [first, second] of rounds) {
+      const inner = banded(usualOf('lidded'), first, 10);
+      const [band] = inner.additions;
+      if (!band) throw new Error('No band');
+      const outer = banded(usualOf('lidded'), second, 10);
+      const request = {
+        ...outer,
+        additions: [{ ...band, id: 'band-2' }, ...outer.additions],
+      };
+      const result = planBox(request);
+      if (!result.ok) throw new Error(`${first} and ${second}: ${result.problems[0]?.message}`);
+      expect(faultsInSpace(result.plan, request), `${first} and ${second}`).toEqual([]);
+    }
+  });
+
   it('under the lid makes the lid larger by its card, and is told before the lid is put on', () => {
     const usual = usualOf('lidded');
     const request = banded(usual, 'under lid', 10);

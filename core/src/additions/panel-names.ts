@@ -3,7 +3,8 @@ import type { FaceName } from '../make/index.ts';
 import type { FlatFace } from './flat-faces.ts';
 
 /** A face as a sentence names it: `back wall`, `top`, `left roof`. */
-export function faceSaid({ role, faces, leans, nth, of }: FaceName): string {
+export function faceSaid({ role, faces, leans, nth, of, isPetal }: FaceName): string {
+  if (isPetal) return 'petal';
   if (role === 'lid') return faces === 'top' && of ? 'lid' : faces;
   if (role === 'end') return `${faces} end`;
   if (role !== 'wall') return role;
@@ -27,12 +28,13 @@ export function capitalised(words: string): string {
 /** What a face is called as the panel of it is: the side that it is on, and what it is, where that needs saying. */
 interface PanelWord {
   readonly side: string;
-  readonly noun: '' | 'flap' | 'bottom flap' | 'top flap' | 'roof' | 'wall' | 'end';
+  readonly noun: '' | 'flap' | 'petal' | 'bottom flap' | 'top flap' | 'roof' | 'wall' | 'end';
   readonly isOnLid: boolean;
 }
 
-function wordFor({ role, faces, isOnLid, nth, leans, of }: FaceName): PanelWord {
+function wordFor({ role, faces, isOnLid, nth, leans, of, isPetal }: FaceName): PanelWord {
   const plain = { side: faces, noun: '', isOnLid } as const;
+  if (isPetal) return { ...plain, side: of?.faces ?? faces, noun: 'petal' };
   if (role === 'flap' && (faces === 'bottom' || faces === 'top'))
     return { ...plain, side: of?.faces ?? faces, noun: `${faces} flap` };
   if (role === 'flap') return { ...plain, noun: 'flap' };

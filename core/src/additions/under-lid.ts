@@ -47,7 +47,7 @@ export function pieceUnderLid(box: Pick<Undressed, 'plain' | 'faces'>): string |
   return wallsUnderLid(box)?.piece;
 }
 
-/** The base alone, with what it wears outside. */
+/** The base alone, with what it wears outside and what goes round it. */
 function baseOf(box: FoldingBox, piece: string): FoldingBox {
   const own = new Set(
     box.parts.filter((part) => part.piece.id === piece).map(({ part }) => part.id),
@@ -55,7 +55,10 @@ function baseOf(box: FoldingBox, piece: string): FoldingBox {
   return {
     ...box,
     parts: box.parts.filter(
-      ({ part }) => own.has(part.id) || (part.worn !== undefined && own.has(part.worn.part)),
+      ({ part }) =>
+        own.has(part.id) ||
+        part.wraps === 'under lid' ||
+        (part.worn !== undefined && own.has(part.worn.part)),
     ),
   };
 }
@@ -113,7 +116,7 @@ function cornersOfBox(box: FoldingBox): readonly (readonly Vector[])[] {
 
 /** What a band goes round under the lid, or why it can’t. */
 export type UnderLidAnswer =
-  | (RoundAnswer & { readonly piece: string })
+  | RoundAnswer
   | { readonly ok: false; readonly why: 'no lid' }
   | { readonly ok: false; readonly why: 'hidden' };
 
@@ -123,14 +126,9 @@ export function roundUnderLid(bare: Undressed, width: number): UnderLidAnswer {
   if (!under) return { ok: false, why: 'no lid' };
   const { piece, from } = under;
   const base = baseOf(outsideBox(bare), piece);
-  const answer = roundOf(
-    base,
-    'walls',
-    width,
-    cardCorners(base, () => true),
-  );
-  if (!answer.ok) return { ...answer, piece };
+  const answer = roundOf(base, 'walls', width, cornersOfBox(base));
+  if (!answer.ok) return answer;
   const { along } = answer.of;
   const lower = (along.from + along.to) / 2 - width / 2;
-  return lower >= from ? { ok: false, why: 'hidden' } : { ...answer, piece };
+  return lower >= from ? { ok: false, why: 'hidden' } : answer;
 }

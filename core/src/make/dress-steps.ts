@@ -1,5 +1,22 @@
-import type { FoldingBox, FoldingPart, Joint } from '../fold/index.ts';
-import { half, minus, nanometres, smallest, times, type Length } from '../length/index.ts';
+import {
+  cross,
+  direction,
+  dot,
+  placeInto,
+  subtract,
+  type FoldingBox,
+  type FoldingPart,
+  type Joint,
+} from '../fold/index.ts';
+import {
+  half,
+  millimetres,
+  minus,
+  nanometres,
+  smallest,
+  times,
+  type Length,
+} from '../length/index.ts';
 import { cutSizeOf, type Cutout, type Piece } from '../piece/index.ts';
 import { faceNames, faceRows, type FaceName } from './face-name.ts';
 import type { DressOperation } from './operations/assembly.ts';
@@ -82,6 +99,28 @@ function filmBeyond(film: Piece, { grid }: Piece): Length {
   return covered[0] ?? smallest(width, height);
 }
 
+/** How far in from the fold of a petal the nearest edge of what is glued on it lies; undefined on any other face. */
+function fromFold(
+  under: FoldingPart,
+  petal: FaceName | undefined,
+  worn: FoldingPart,
+): Length | undefined {
+  const [fold] = petal?.isPetal ? (under.pattern.around[petal.at] ?? []) : [];
+  const [frame, lies] = [under.faces[petal?.at ?? -1], worn.faces[0]];
+  const ends = [fold?.from, fold?.to].flatMap(
+    (corner) => under.pattern.corners[corner ?? -1] ?? [],
+  );
+  const [a, b] = frame ? ends.map((end) => placeInto(frame, end)) : [];
+  if (!lies || !a || !b) return undefined;
+  const along = direction(subtract(b, a));
+  const far = worn.pattern.corners.map((corner) => {
+    const off = subtract(placeInto(lies, corner), a);
+    // Across the fold, in the plane of the card: how far one lies above the other is no distance on it.
+    return Math.abs(dot(off, cross(along, lies.out)));
+  });
+  return millimetres(Math.min(...far));
+}
+
 /** How often in a box something is put on, piece by piece, in the order in which one lies on the other. */
 export function dressings(
   box: FoldingBox,
@@ -103,6 +142,7 @@ export function dressings(
     const isOnLayer = under.part.worn !== undefined;
     const faces = isOnLayer ? [] : uniqueFaces(here.flatMap(({ on }) => names[on.face] ?? []));
     const each = isOnLayer ? here.length : faces.length;
+    const inward = isFilm || isOnLayer ? undefined : fromFold(under, faces[0], film);
     const onto: DressOperation['onto'] =
       isOnLayer || names.length === 1
         ? { kind: isOnLayer ? 'layer' : 'piece', piece: first.on.piece }
@@ -122,6 +162,7 @@ export function dressings(
           count: each,
           lies: wanted,
           side: carrier?.isInside ? 'inside' : 'outside',
+          ...(inward !== undefined && { fromFold: inward }),
           isFilm,
           narrow: isFilm ? filmBeyond(film.piece, under.piece) : first.narrow,
         },

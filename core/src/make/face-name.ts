@@ -5,6 +5,7 @@ import {
   type PlacedFace,
   type Vector,
 } from '../fold/index.ts';
+import { toMillimetres } from '../length/index.ts';
 import type { CellRole } from '../piece/index.ts';
 import { columnsOf, facesOnLine, mainRow, parentsOf, type RowWay } from './rows-of-part.ts';
 
@@ -32,6 +33,8 @@ export interface FaceName {
    * that stands on it and its brim.
    */
   readonly above?: 'slope' | 'top' | 'neck' | 'brim';
+  /** Whether it is a flap with a free edge round or pointed, one of several that close over one another. */
+  readonly isPetal?: true;
   /** Which of the walls it is from left to right, where there are too many to be told by where they face. */
   readonly nth?: number;
 }
@@ -110,6 +113,8 @@ export function faceNames(box: FoldingBox, part: FoldingPart): readonly FaceName
       ...(of && { of }),
       ...(end && { end }),
       ...(above && { above }),
+      ...(role === 'flap' &&
+        (of?.role === 'tab' || isShapedAsPetal(part, face)) && { isPetal: true }),
       isOnLid: role === 'wall' && parent !== undefined && placed[parent]?.role === 'lid',
     };
     known.set(face, named);
@@ -118,6 +123,21 @@ export function faceNames(box: FoldingBox, part: FoldingPart): readonly FaceName
   const names = placed.map((_, face) => nameOf(face));
   const hasBoth = names.some(({ isOnLid }) => isOnLid) && names.some(isOnFloor);
   return numbered(hasBoth ? names : names.map(withoutLid), part);
+}
+
+/** Whether the free corners of a face are taken off to make a petal of it. */
+function isShapedAsPetal({ piece, pattern }: FoldingPart, face: number): boolean {
+  const corners = (pattern.faces[face]?.corners ?? []).flatMap(
+    (corner) => pattern.corners[corner] ?? [],
+  );
+  const [xs, ys] = [corners.map(({ x }) => x), corners.map(({ y }) => -y)];
+  const isWithin = (at: number, along: readonly number[]) =>
+    at > Math.min(...along) - 0.01 && at < Math.max(...along) + 0.01;
+  return piece.grid.cutouts.some((cutout) => {
+    if (cutout.use !== 'petal') return false;
+    const at = cutout.shape === 'corner' ? cutout.at : cutout.shape === 'trim' && cutout.corners[0];
+    return at && isWithin(toMillimetres(at.x), xs) && isWithin(toMillimetres(at.y), ys);
+  });
 }
 
 /** Which part of a pleated top a face is that hangs on another. */

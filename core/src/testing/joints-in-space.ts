@@ -72,6 +72,8 @@ export interface JointInSpace {
   readonly holds: 'glue' | 'tuck';
   readonly face: FaceInSpace;
   readonly on: FaceInSpace;
+  /** How far in from the outer edge of what it lies on it is, towards the middle of the box, where both are level. */
+  readonly inward: number;
 }
 
 /** The place in a flat face that is farthest from its edges, of those on a fine net. */
@@ -89,6 +91,15 @@ function wellInside(ring: readonly Place[]): Place {
     .sort((a, b) => b.far - a.far);
   if (!best) throw new Error('A face without an inside');
   return best.place;
+}
+
+/** How much nearer to the middle of the box a face ends than the one that it lies on, on the side where that hangs. */
+function inwardOf(face: PlacedFace, on: PlacedFace): number {
+  const { x, y } = middleOf(on);
+  const out = Math.abs(x) > Math.abs(y) ? { x: Math.sign(x), y: 0 } : { x: 0, y: Math.sign(y) };
+  const reach = ({ ring }: PlacedFace) =>
+    Math.max(...ring.map((place) => place.x * out.x + place.y * out.y));
+  return reach(on) - reach(face);
 }
 
 /** Everything that is glued or tucked in the closed box. */
@@ -115,7 +126,14 @@ export function jointsInSpace(plan: Plan, box: FoldingBox): readonly JointInSpac
   return plan.assembly.stacks.flatMap(({ face, on, holds }): readonly JointInSpace[] => {
     if (holds === 'rest') return [];
     const [one, other] = [found(face), found(on)];
-    return [{ holds, face: described(one, other), on: described(other, one) }];
+    return [
+      {
+        holds,
+        face: described(one, other),
+        on: described(other, one),
+        inward: inwardOf(one.face, other.face),
+      },
+    ];
   });
 }
 

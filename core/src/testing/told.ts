@@ -79,7 +79,7 @@ function jointFaults(
   const at = { made, turns, plan };
   const told = new Set<ReadJoint>();
   const faults: string[] = [];
-  for (const { holds, face, on } of planned) {
+  for (const { holds, face, on, inward } of planned) {
     const described = `${face.role} of ${face.piece} on ${on.role} of ${on.piece}`;
     // The adhesive may be on either of the two.
     const ways = [
@@ -108,6 +108,8 @@ function jointFaults(
       faults.push(`${described}: adhesive on the ${joint.side}`);
     if (joint.onSide !== undefined && other.side !== undefined && joint.onSide !== other.side)
       faults.push(`${described}: onto the ${joint.onSide}`);
+    if (joint.fromFold !== undefined && Math.abs(joint.fromFold - inward) > 0.5)
+      faults.push(`${described}: ${joint.fromFold} mm in, and not ${inward.toFixed(1)}`);
     const above = one.lowest - other.lowest;
     if (joint.isLevelAbove && Math.abs(one.highest - other.highest) > 1.3)
       faults.push(`${described}: not level above by ${(one.highest - other.highest).toFixed(1)}`);

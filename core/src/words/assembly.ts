@@ -359,7 +359,7 @@ export function assemblySentences(
     case 'attach':
       return attachSentences(operation, nameOf, unit);
     case 'dress':
-      return dressSentences(operation, nameOf, laid);
+      return dressSentences(operation, nameOf, { unit, laid });
     case 'spot':
       return spotSentences(operation.spot, nameOf, { unit, laid });
     case 'tag':

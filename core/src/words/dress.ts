@@ -1,5 +1,7 @@
+import type { Unit } from '../length/index.ts';
 import type { DressOperation } from '../make/index.ts';
 import { facesInWords, rowOfFaces } from './faces.ts';
+import { formatNearest } from './measures.ts';
 import { countInWords } from './plain.ts';
 import { printSentences } from './print-towards.ts';
 import { rowWays } from './row-ways.ts';
@@ -31,11 +33,18 @@ function layOutsideUp(
   ];
 }
 
+/** Where on its face it is pressed. */
+function placeOnFace({ side, fromFold }: DressOperation, unit: Unit): string {
+  if (fromFold !== undefined)
+    return `its wide end towards the fold, ${formatNearest(fromFold, unit)} in from it, as far from both ends of the fold`;
+  return side === 'outside' ? 'as far in from every edge' : 'in the middle';
+}
+
 /** What is worn is glued on, in the middle of its face. */
 export function dressSentences(
   dress: DressOperation,
   nameOf: NameOf,
-  laid: string | undefined,
+  { unit, laid }: { readonly unit: Unit; readonly laid: string | undefined },
 ): readonly string[] {
   const { piece, onto, count, side, isFilm, prints } = dress;
   const [name, under] = [nameOf(piece).toLowerCase(), nameOf(onto.piece).toLowerCase()];
@@ -60,7 +69,7 @@ export function dressSentences(
   return [
     ...layOutsideUp(dress, under, laid),
     `Adhesive all over the back of ${isOne ? 'the' : 'each'} ${name}.`,
-    `${press} onto ${where()}, ${side === 'outside' ? 'as far in from every edge' : 'in the middle'}.`,
+    `${press} onto ${where()}, ${placeOnFace(dress, unit)}.`,
     ...printSentences(prints, count),
   ];
 }

@@ -10,7 +10,7 @@ function wallBelow(face: FaceName): FaceName {
 
 /** The bare name of a face: `front wall`, `floor`, `rim of the back wall`, `front flap`. */
 export function faceInWords(face: FaceName): string {
-  const { role, faces, leans, of, end, isOnLid, nth, above } = face;
+  const { role, faces, leans, of, end, isOnLid, nth, above, isPetal } = face;
   switch (role) {
     case 'floor':
       return 'floor';
@@ -34,7 +34,8 @@ export function faceInWords(face: FaceName): string {
     case 'rim':
       return of ? `rim of the ${faceInWords(of)}` : 'rim';
     case 'flap':
-      if (of?.role === 'tab') return 'petal';
+      if (isPetal)
+        return of?.role === 'wall' ? `petal of the ${faceInWords(wallBelow(of))}` : 'petal';
       return of ? `${end ?? ''} flap of the ${faceInWords(wallBelow(of))}` : 'flap';
     case 'tab':
       return of ? `tab of the ${faceInWords(of)}` : 'tab';
@@ -103,7 +104,7 @@ interface SharedName {
 
 /** Undefined for a face that has a name of its own. */
 function sharedName(face: FaceName): SharedName | undefined {
-  const { role, of, end } = face;
+  const { role, of, end, isPetal } = face;
   const self = sideWall(face);
   if (self) return { own: self.faces, noun: 'wall', tells: 'faces', among: self.among };
   if (role === 'leg') return { own: end ?? face.faces, noun: 'leg', tells: 'faces', among: '' };
@@ -112,7 +113,7 @@ function sharedName(face: FaceName): SharedName | undefined {
   const noun = role === 'flap' ? 'flap' : roleInWords(role, 1);
   const wall = sideWall(of);
   if (wall) {
-    const hanging = role === 'flap' ? `${end ?? ''} flap` : noun;
+    const hanging = isPetal ? 'petal' : role === 'flap' ? `${end ?? ''} flap` : noun;
     return { own: wall.faces, noun: hanging, tells: 'their walls', among: wall.among };
   }
   return role === 'flap' && end !== undefined

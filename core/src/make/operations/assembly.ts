@@ -155,7 +155,7 @@ export interface AttachOperation {
   readonly isFlat: boolean;
 }
 
-/** Glue a piece that is worn on to the outside of a face, or on to the layer under it, as far in from every edge. */
+/** Glue a piece that is worn on to the outside of a face, or on to the layer under it. */
 export interface DressOperation {
   readonly kind: 'dress';
   readonly piece: string;
@@ -180,6 +180,8 @@ export interface DressOperation {
   readonly lies: 'flat' | 'folded';
   /** On which side of the box it goes: outside as far in from every edge, inside in the middle. */
   readonly side: 'inside' | 'outside';
+  /** So far in from the fold of a petal its wide end is put, as its other edges are not as far in everywhere. */
+  readonly fromFold?: Length;
   /** Whether it is film, which is stuck by its edges over a window. */
   readonly isFilm: boolean;
   /** Where the top of its print comes to in the finished box, where its print has a way up. */

@@ -19,6 +19,8 @@ export interface ReadJoint {
   readonly above?: number;
   /** Whether it is told that their upper edges are level. */
   readonly isLevelAbove?: boolean;
+  /** How far its wide end is in from the fold of what it lies on, in millimetres, where it is told. */
+  readonly fromFold?: number;
 }
 
 /** Pieces whose parts have names by now. */
@@ -108,6 +110,9 @@ const others = [
   /^Bend the tongue over and push it through the slot\.$/,
 ];
 
+/** Where something is pressed onto its face. */
+const placeOnFace = `as far in from every edge|in the middle|over (?:its|each) window|its wide end towards the fold, (${figure}) in from it, as far from both ends of the fold`;
+
 /** Folds parts that must be there, though they are not glued now. */
 const folded = [
   /^Fold in (the petal) at the back, then the others going round, \w+ in all, each over the one before\.$/,
@@ -182,7 +187,7 @@ export class Gluing {
   }
 
   private glued(
-    onto: Pick<ReadJoint, 'onPiece' | 'on' | 'onSide' | 'above' | 'isLevelAbove'>,
+    onto: Pick<ReadJoint, 'onPiece' | 'on' | 'onSide' | 'above' | 'isLevelAbove' | 'fromFold'>,
   ): void {
     const { pending } = this;
     if (!pending) throw new Error('Nothing has adhesive on it');
@@ -218,10 +223,10 @@ export class Gluing {
       return;
     }
     const wornOn = match(
-      'Press (?:it|one) onto the (inside|outside) of (?:each of these: )?(?:each of (the \\w+ walls(?: of the lid)?)|(.+)) of the ([a-z ]+), (?:as far in from every edge|in the middle|over (?:its|each) window)\\.',
+      `Press (?:it|one) onto the (inside|outside) of (?:each of these: )?(?:each of (the \\w+ walls(?: of the lid)?)|(.+)) of the ([a-z ]+), (?:${placeOnFace})\\.`,
     );
     const onWhole = match(
-      'Press (?:it|one) onto the (inside|outside) of the ([a-z ]+), (?:as far in from every edge|in the middle|over (?:its|each) window)\\.',
+      `Press (?:it|one) onto the (inside|outside) of the ([a-z ]+), (?:${placeOnFace})\\.`,
     );
     const wornOnPiece = this.names.some((name) => name.toLowerCase() === onWhole?.[1])
       ? onWhole
@@ -295,13 +300,18 @@ export class Gluing {
           : { isLevelAbove: true }),
       });
     } else if (wornOn && !wornOnPiece) {
-      const [side, all, names = '', under = ''] = wornOn;
+      const [side, all, names = '', under = '', inward] = wornOn;
       const onPiece = pieceCalled(under);
       const { pending } = this;
       // A wall may be scored across: it is one place to glue to, whatever its parts.
       for (const name of all === undefined ? namesOfFaces(names) : wallsOf(all)) {
         this.pending = pending;
-        this.glued({ onPiece, on: this.named(name, onPiece), onSide: sideOf(side) });
+        this.glued({
+          onPiece,
+          on: this.named(name, onPiece),
+          onSide: sideOf(side),
+          ...(inward !== undefined && { fromFold: lengthOf(inward) }),
+        });
       }
     } else if (wornOnPiece) {
       const [side, under = ''] = wornOnPiece;
