@@ -1,6 +1,25 @@
 import { describe, expect, it } from 'vitest';
+import { closedFaces, type Plan, type PlanRequest } from '../index.ts';
+import { boxInSpace, middleOf } from '../testing/joints-in-space.ts';
 import { casesWanted } from '../testing/cases.ts';
 import { at, everyBox } from '../testing/plans.ts';
+
+/** The circles that the loose discs of a closed box lie in, seen from above, with the way that each petal points. */
+function discsFromAbove(plan: Plan, request: PlanRequest) {
+  return closedFaces(boxInSpace(plan, request))
+    .filter(({ part, role }) => part.startsWith('disc') && role === 'flap')
+    .map((face) => {
+      const { x, y } = middleOf(face);
+      const isAcross = Math.abs(x) > Math.abs(y);
+      const inward = -Math.sign(isAcross ? x : y);
+      const [way, aside] = isAcross ? (['x', 'y'] as const) : (['y', 'x'] as const);
+      const sides = face.ring.map((place) => place[aside]);
+      const radius = (Math.max(...sides) - Math.min(...sides)) / 2;
+      const tip = Math.max(...face.ring.map((place) => inward * place[way]));
+      const centre = inward * (tip - radius);
+      return { radius, isAcross, x: isAcross ? centre : 0, y: isAcross ? 0 : centre };
+    });
+}
 
 describe('a petal-top box', () => {
   it('has petals that reach over the middle, and a liner below its rim', () => {
@@ -15,6 +34,15 @@ describe('a petal-top box', () => {
         expect(at(box.grid('liner').rows, 0)).toBeLessThan(wall);
         if (isLoose) {
           loose++;
+          // Each lies on the one before it, going round.
+          const circles = discsFromAbove(box.plan, box.request);
+          expect(circles).toHaveLength(4);
+          for (const one of circles)
+            for (const other of circles)
+              if (one.isAcross !== other.isAcross)
+                expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeLessThan(
+                  one.radius + other.radius - 2,
+                );
           const discs = box.plan.pieces.filter(({ id }) => id.startsWith('disc'));
           expect(discs.reduce((sum, { copies }) => sum + copies, 0)).toBe(4);
           for (const { id, grid } of discs) {
