@@ -55,8 +55,11 @@ export function isConvex(outline: readonly Point[]): boolean {
 /** A corner of which the outline turns by more than this, in radians, is one; by less it runs on round a curve. */
 const corner = 0.35;
 
-/** A curve is cut in straight sides that turn by no more than this from one to the next, in radians. */
-const chord = 1.2;
+/** So much of what lies in a curve may be cut off by its straight sides: a half round is cut in three. */
+const mostOfCurve = 0.2;
+
+/** A curve that is so little of the whole outline is cut in one. */
+const littleOfAll = 0.02;
 
 /** How far a convex outline turns at each of its places, in radians. */
 function turnsOf(outline: readonly Point[]): readonly number[] {
@@ -71,6 +74,24 @@ function turnsOf(outline: readonly Point[]): readonly number[] {
   });
 }
 
+/** Places of a curve between whose first and last so many sides are cut, as evenly as its places lie. */
+function sidesAlong(curve: readonly Point[], sides: number): readonly Point[] {
+  return Array.from(
+    { length: sides + 1 },
+    (_, i) => curve[Math.round((i * (curve.length - 1)) / sides)],
+  ).flatMap((place) => place ?? []);
+}
+
+/** A curve in as few straight sides as keep most of what lies in it; all of what has so few anyhow. */
+function chordsOf(curve: readonly Point[], whole: number): readonly Point[] {
+  const all = areaOf(curve);
+  for (let sides = all < littleOfAll * whole ? 1 : 2; sides < curve.length - 1; sides++) {
+    const chords = sidesAlong(curve, sides);
+    if (sides === 1 || areaOf(chords) > (1 - mostOfCurve) * all) return chords;
+  }
+  return curve;
+}
+
 /**
  * The straight-sided outline within one whose edge is round in places: curves between its corners are cut in as few
  * sides as follow them. One with no corner, or with one that points in, is left as it is.
@@ -79,17 +100,15 @@ export function straightSided(outline: readonly Point[]): readonly Point[] {
   const turns = turnsOf(outline);
   const corners = turns.flatMap((turn, i) => (turn > corner ? [i] : []));
   if (corners.length === 0 || !isConvex(outline)) return outline;
+  const whole = areaOf(outline);
   return corners.flatMap((from, nth): readonly Point[] => {
     const next = corners[(nth + 1) % corners.length] ?? from;
     const count = (next - from + outline.length - 1) % outline.length;
-    const places = Array.from({ length: count }, (_, i) => (from + 1 + i) % outline.length);
-    const turned = places.reduce((sum, place) => sum + (turns[place] ?? 0), 0);
-    const sides = count < 3 ? count + 1 : Math.ceil(turned / chord);
-    const kept = Array.from(
-      { length: Math.max(0, sides - 1) },
-      (_, i) => (from + Math.round(((i + 1) * (count + 1)) / sides)) % outline.length,
-    );
-    return [from, ...kept].flatMap((place) => outline[place] ?? []);
+    const curve = Array.from(
+      { length: count + 2 },
+      (_, i) => outline[(from + i) % outline.length],
+    ).flatMap((place) => place ?? []);
+    return chordsOf(curve, whole).slice(0, -1);
   });
 }
 
