@@ -1,8 +1,10 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { closedFaces, type Plan, type PlanRequest } from '../index.ts';
+import { closedFaces, millimetres, planBox, type Plan, type PlanRequest } from '../index.ts';
 import { boxInSpace, middleOf } from '../testing/joints-in-space.ts';
 import { casesWanted } from '../testing/cases.ts';
 import { at, everyBox } from '../testing/plans.ts';
+import { usualOf } from '../testing/requests.ts';
 
 /** The circles that the loose discs of a closed box lie in, seen from above, with the way that each petal points. */
 function discsFromAbove(plan: Plan, request: PlanRequest) {
@@ -34,15 +36,6 @@ describe('a petal-top box', () => {
         expect(at(box.grid('liner').rows, 0)).toBeLessThan(wall);
         if (isLoose) {
           loose++;
-          // Each lies on the one before it, going round.
-          const circles = discsFromAbove(box.plan, box.request);
-          expect(circles).toHaveLength(4);
-          for (const one of circles)
-            for (const other of circles)
-              if (one.isAcross !== other.isAcross)
-                expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeLessThan(
-                  one.radius + other.radius - 2,
-                );
           const discs = box.plan.pieces.filter(({ id }) => id.startsWith('disc'));
           expect(discs.reduce((sum, { copies }) => sum + copies, 0)).toBe(4);
           for (const { id, grid } of discs) {
@@ -71,5 +64,43 @@ describe('a petal-top box', () => {
       120,
     );
     expect(loose).toBeGreaterThanOrEqual(casesWanted(3));
+  });
+
+  it('has loose petals that lie on one another going round, in a long box too', () => {
+    const side = fc.integer({ min: 40, max: 90 });
+    let oblong = 0;
+    fc.assert(
+      fc.property(side, side, fc.integer({ min: 25, max: 110 }), (across, deep, high) => {
+        const [wide, far, tall] = [across, deep, high].map((each) => millimetres(each));
+        if (!wide || !far || !tall) throw new Error('No gift');
+        const usual = usualOf('petal-top', {
+          shape: 'block',
+          across: wide,
+          deep: far,
+          high: tall,
+          up: 'high',
+        });
+        const sheet = { name: 'Roll', width: millimetres(900), height: millimetres(900) };
+        const [base, ...papers] = usual.papers;
+        const request: PlanRequest = {
+          ...usual,
+          papers: [{ ...base, sheet }, ...papers.map((paper) => ({ ...paper, sheet }))],
+          style: { style: 'petal-top', options: { petals: 'loose discs' } },
+        };
+        const result = planBox(request);
+        if (!result.ok) return;
+        if (across !== deep) oblong++;
+        const circles = discsFromAbove(result.plan, request);
+        expect(circles).toHaveLength(4);
+        for (const one of circles)
+          for (const other of circles)
+            if (one.isAcross !== other.isAcross)
+              expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeLessThan(
+                one.radius + other.radius - 2,
+              );
+      }),
+      { numRuns: 60 },
+    );
+    expect(oblong).toBeGreaterThan(3);
   });
 });
