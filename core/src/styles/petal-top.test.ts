@@ -67,39 +67,49 @@ describe('a petal-top box', () => {
   });
 
   it('has loose petals that lie on one another going round, in a long box too', () => {
-    const side = fc.integer({ min: 40, max: 90 });
+    const side = fc.integer({ min: 40, max: 140 });
+    const anyCard = fc.integer({ min: 3, max: 20 }).map((tenths) => millimetres(tenths / 10));
     let oblong = 0;
     fc.assert(
-      fc.property(side, side, fc.integer({ min: 25, max: 110 }), (across, deep, high) => {
-        const [wide, far, tall] = [across, deep, high].map((each) => millimetres(each));
-        if (!wide || !far || !tall) throw new Error('No gift');
-        const usual = usualOf('petal-top', {
-          shape: 'block',
-          across: wide,
-          deep: far,
-          high: tall,
-          up: 'high',
-        });
-        const sheet = { name: 'Roll', width: millimetres(900), height: millimetres(900) };
-        const [base, ...papers] = usual.papers;
-        const request: PlanRequest = {
-          ...usual,
-          papers: [{ ...base, sheet }, ...papers.map((paper) => ({ ...paper, sheet }))],
-          style: { style: 'petal-top', options: { petals: 'loose discs' } },
-        };
-        const result = planBox(request);
-        if (!result.ok) return;
-        if (across !== deep) oblong++;
-        const circles = discsFromAbove(result.plan, request);
-        expect(circles).toHaveLength(4);
-        for (const one of circles)
-          for (const other of circles)
-            if (one.isAcross !== other.isAcross)
-              expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeLessThan(
-                one.radius + other.radius - 2,
-              );
-      }),
-      { numRuns: 60 },
+      fc.property(
+        side,
+        side,
+        fc.integer({ min: 25, max: 130 }),
+        anyCard,
+        (across, deep, high, thickness) => {
+          const [wide, far, tall] = [across, deep, high].map((each) => millimetres(each));
+          if (!wide || !far || !tall) throw new Error('No gift');
+          const usual = usualOf('petal-top', {
+            shape: 'block',
+            across: wide,
+            deep: far,
+            high: tall,
+            up: 'high',
+          });
+          const sheet = { name: 'Roll', width: millimetres(900), height: millimetres(900) };
+          const [base, ...papers] = usual.papers;
+          const request: PlanRequest = {
+            ...usual,
+            papers: [
+              { ...base, sheet },
+              ...papers.map((paper) => ({ ...paper, sheet, thickness })),
+            ],
+            style: { style: 'petal-top', options: { petals: 'loose discs' } },
+          };
+          const result = planBox(request);
+          if (!result.ok) return;
+          if (across !== deep) oblong++;
+          const circles = discsFromAbove(result.plan, request);
+          expect(circles).toHaveLength(4);
+          for (const one of circles)
+            for (const other of circles)
+              if (one.isAcross !== other.isAcross)
+                expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeLessThan(
+                  one.radius + other.radius - 2,
+                );
+        },
+      ),
+      { numRuns: 150 },
     );
     expect(oblong).toBeGreaterThan(3);
   });
