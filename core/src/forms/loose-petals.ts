@@ -69,7 +69,7 @@ interface UnderPetals {
 }
 
 /** So far a wide petal’s circle reaches into that of the narrow one beside it, in millimetres. */
-const overNext = 4;
+const overNext = 3;
 
 /**
  * How far a petal must reach over the box to lie on the narrow ones at its ends, which are half discs at the least: as
@@ -103,8 +103,10 @@ function discFor(
   // Over an oblong box the wide two meet; the narrow ones close its ends.
   const isMeeting = isSquare || along.target >= over.target;
   const narrow = minus(over.least, card, times(own, 2), spare);
-  const overEnds =
-    isMeeting && !isSquare ? reachOverNext(over, along, { wide: widest, narrow }) : zero;
+  // Both may come out smaller, on the marks.
+  const downBy = marksWindow(brief);
+  const atLeast = { wide: minus(widest, downBy), narrow: minus(narrow, downBy) };
+  const overEnds = isMeeting && !isSquare ? reachOverNext(over, along, atLeast) : zero;
   const past = isMeeting
     ? largest(plus(half(over.target), pastMiddle(floor, way)), overEnds)
     : half(widest);
@@ -116,7 +118,6 @@ function discFor(
     ? largest(plus(half(over.least), pastMiddle(floor, way)), overEnds)
     : half(past);
   if (reachMost < reachLeast) return undefined;
-  const downBy = marksWindow(brief);
   const id = isSquare ? 'disc' : `disc ${way}`;
   const part = (name: string, least: Length, most: Length): Section => ({
     ...section(brief, `${id} ${name}`, {

@@ -109,7 +109,7 @@ describe('a petal-top box', () => {
             for (const other of circles)
               if (one.isAcross !== other.isAcross)
                 expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeLessThan(
-                  one.radius + other.radius - 2,
+                  one.radius + other.radius - 1.5,
                 );
         },
       ),
