@@ -29,7 +29,14 @@ export function withSixAdditions(request: PlanRequest): PlanRequest | undefined 
     additions: [
       { addition: 'liner', id: 'liner-1', lines: 'box', paper },
       { addition: 'stiffener', id: 'stiffener-1', in: 'floor', paper },
-      { addition: 'band', id: 'band-1', round: 'walls', width: millimetres(10), paper },
+      {
+        addition: 'band',
+        id: 'band-1',
+        round: 'walls',
+        closing: 'seam',
+        width: millimetres(10),
+        paper,
+      },
       ...panels,
     ],
   };

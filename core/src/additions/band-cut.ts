@@ -17,15 +17,29 @@ import type { Paper } from '../paper/index.ts';
 import { gridPositions } from '../piece/index.ts';
 import { widthForTape, type Kit } from '../tools/index.ts';
 import type { DressBrief } from './addition.ts';
-import { oneStrip, twoStrips } from './band-strips.ts';
+import { hookedStrip, oneStrip, twoStrips } from './band-strips.ts';
 import { axesRound, type Reach, type RoundOf, type WayRound } from './round-box.ts';
+
+/** How the ends of a band hold: one is glued on the other, or slits in them hook into each other. */
+export const bandClosings = ['seam', 'hooks'] as const;
 
 /** A band that is to be cut. */
 export interface BandToCut {
   readonly id: string;
   readonly paper: Paper;
   readonly width: Length;
+  readonly closing: (typeof bandClosings)[number];
 }
+
+/** Why a band can’t be cut with ends that hook: its strip would be longer than the sheet, or its back too narrow. */
+export interface UnhookedBand {
+  readonly why: 'longer than its sheet' | 'too narrow for tips';
+  /** How long its strip would be. */
+  readonly long: Length;
+}
+
+export type CutBand =
+  { readonly ok: true; readonly worn: Worn } | ({ readonly ok: false } & UnhookedBand);
 
 /** What a band goes round, and which way. */
 export interface RoundWhat {
@@ -96,8 +110,15 @@ function bestOf(strips: readonly Strip[], kit: Kit): Strip | undefined {
 /** The steps that an end of a strip may be longer by, for its scores to come on the grooves. */
 const longerBy = [0, 1, 2, 3];
 
+/** What is shorter beyond its slit does not hold. */
+const leastTip = millimetres(6);
+
 /** How the strips of a band are cut and joined for what it goes round. */
-function stripsFor({ id, paper, width }: BandToCut, { of, way }: RoundWhat, brief: CutBrief): Worn {
+function stripsFor(
+  { id, paper, width, closing }: BandToCut,
+  { of, way }: RoundWhat,
+  brief: CutBrief,
+): CutBand {
   const { step, kit, firstPaper } = brief;
   const card = paper.thickness;
   /** Every pair of panels, with one of them wider by a card where a seam lies inside. */
@@ -111,6 +132,24 @@ function stripsFor({ id, paper, width }: BandToCut, { of, way }: RoundWhat, brie
     longerBy.map((steps) => plus(roundUp(least, step), times(step, steps)));
   const named = { id: `${id} band`, paper: firstPaper, card, width };
   const longest = largest(paper.sheet.width, paper.sheet.height);
+  const isWithin = ({ sections }: Strip) => plus(...sections) <= longest;
+  if (closing === 'hooks') {
+    const strips = pairs('deep').flatMap(({ across, deep }): readonly Strip[] => {
+      const behind = ends(plus(half(across), seamFor(half(across), kit)));
+      return behind.flatMap((end) =>
+        behind.map((other) => ({ across, deep, sections: [end, deep, across, deep, other] })),
+      );
+    });
+    const hooked = bestOf(strips.filter(isWithin), kit);
+    const long = plus(...(bestOf(strips, kit)?.sections ?? []));
+    if (!hooked) return { ok: false, why: 'longer than its sheet', long };
+    const { across, deep, sections } = hooked;
+    const [end = step, , , , otherEnd = end] = sections;
+    if (minus(plus(end, otherEnd), across) < times(leastTip, 2))
+      return { ok: false, why: 'too narrow for tips', long };
+    const worn = hookedStrip({ ...named, across, deep, seam: end, otherSeam: otherEnd });
+    return { ok: true, worn };
+  }
   const whole = pairs('across').flatMap(({ across, deep }): readonly Strip[] =>
     ends(seamFor(deep, kit)).map((seam) => ({
       across,
@@ -118,13 +157,11 @@ function stripsFor({ id, paper, width }: BandToCut, { of, way }: RoundWhat, brie
       sections: [deep, across, deep, across, seam],
     })),
   );
-  const one = bestOf(
-    whole.filter(({ sections }) => plus(...sections) <= longest),
-    kit,
-  );
+  const one = bestOf(whole.filter(isWithin), kit);
   if (one) {
     const { across, deep, sections } = one;
-    return oneStrip({ ...named, across, deep, seam: sections[4] ?? step });
+    const worn = oneStrip({ ...named, across, deep, seam: sections[4] ?? step });
+    return { ok: true, worn };
   }
   const parts = pairs('deep').flatMap(({ across, deep }): readonly Strip[] => {
     const tabs = ends(seamFor(half(across), kit));
@@ -139,18 +176,21 @@ function stripsFor({ id, paper, width }: BandToCut, { of, way }: RoundWhat, brie
   };
   const under = way === 'walls' ? 'Band back' : 'Band underside';
   const [seam = step, , , , otherSeam = seam] = sections;
-  return twoStrips({ ...named, across, deep, seam, otherSeam, under });
+  return { ok: true, worn: twoStrips({ ...named, across, deep, seam, otherSeam, under }) };
 }
 
 /** A band as pieces, laid round what it goes round: as its scores come best on the grooves. */
-export function cutBand(band: BandToCut, round: RoundWhat, brief: CutBrief): Worn {
+export function cutBand(band: BandToCut, round: RoundWhat, brief: CutBrief): CutBand {
   const { of, way } = round;
-  const { pieces, parts, stacks } = stripsFor(band, round, brief);
+  const cut = stripsFor(band, round, brief);
+  if (!cut.ok) return cut;
+  const { pieces, parts, stacks } = cut.worn;
   const middle = ({ from, to }: Reach) => (from + to) / 2;
   const { right, back, along } = axesRound[way];
   const place = add(
     add(scale(right, middle(of.right)), scale(back, middle(of.back))),
     scale(along, middle(of.along)),
   );
-  return { pieces, parts: parts.map((part) => laidRound(part, way, place)), stacks };
+  const laid = parts.map((part) => laidRound(part, way, place));
+  return { ok: true, worn: { pieces, parts: laid, stacks } };
 }

@@ -5,6 +5,7 @@ import {
   drawGrid,
   openEnd,
   seamTaper,
+  slitWidth,
   tubePart,
   tubeStacks,
   tubeTemplate,
@@ -12,8 +13,8 @@ import {
   type TubeShape,
   type Worn,
 } from '../forms/index.ts';
-import { toMillimetres, type Length } from '../length/index.ts';
-import type { Piece, Taper } from '../piece/index.ts';
+import { half, minus, plus, toMillimetres, zero, type Length } from '../length/index.ts';
+import type { Cutout, Piece, Taper } from '../piece/index.ts';
 
 /** A band as it stands: its panels from fold to fold, its seam, and how wide its strip is. */
 export interface BandSizes {
@@ -54,6 +55,83 @@ export function oneStrip({ id, paper, card, ...sizes }: BandSizes): Worn {
   };
 }
 
+/** What the flat strip of a band that lies over three sides has at its ends. */
+type ThreeSides = Pick<BandSizes, 'id' | 'paper' | 'card' | 'across' | 'deep' | 'width'> & {
+  readonly ends: readonly [Length, Length];
+  readonly picture: string;
+  readonly tapers?: readonly Taper[];
+  readonly cutouts?: readonly Cutout[];
+};
+
+/** A strip with its front in the middle, as it stands: its ends come together at the back, in two layers of card. */
+function threeSides(strip: ThreeSides): { readonly piece: Piece; readonly part: Part } {
+  const { id, paper, card, across, deep, width, ends, picture, tapers = [], cutouts = [] } = strip;
+  const [wide, far, high] = [across, deep, width].map(toMillimetres);
+  return {
+    piece: {
+      id,
+      name: 'Band',
+      paper,
+      copies: 1,
+      grid: drawGrid({
+        columns: [ends[0], deep, across, deep, ends[1]],
+        rows: [width],
+        picture: [picture],
+        lines: [1, 2, 3, 4].map((column) => columnScore(column, 0, 1, valley(90, 0))),
+        tapers,
+        cutouts,
+      }),
+    },
+    // The inner of the two layers lies before the outer one: the room is in the middle before that.
+    part: atFront({
+      id,
+      root: { column: 2.1, row: 0.9 },
+      at: vector(0.4 * (wide ?? 0), toMillimetres(card) / 2 - (far ?? 0) / 2, -0.4 * (high ?? 0)),
+    }),
+  };
+}
+
+/** A slit across a strip, from one of its edges to the middle. */
+function hookSlit(at: Length, from: Length, to: Length): Cutout {
+  const [left, right] = [minus(at, half(slitWidth)), plus(at, half(slitWidth))];
+  return {
+    shape: 'trim',
+    use: 'hook',
+    corners: [
+      { x: left, y: from },
+      { x: right, y: from },
+      { x: right, y: to },
+      { x: left, y: to },
+    ],
+  };
+}
+
+/**
+ * A band whose ends are slit, one from its upper edge and one from its lower, and hook into each other in the middle
+ * of the back.
+ */
+export function hookedStrip({
+  seam: end,
+  otherSeam: otherEnd,
+  ...strip
+}: BandSizes & { readonly otherSeam: Length }): Worn {
+  const { id, across, deep, width } = strip;
+  const tip = half(minus(plus(end, otherEnd), across));
+  const whole = plus(end, deep, across, deep, otherEnd);
+  const { piece, part } = threeSides({
+    ...strip,
+    ends: [end, otherEnd],
+    picture: 'wwwws',
+    cutouts: [hookSlit(tip, zero, half(width)), hookSlit(minus(whole, tip), half(width), width)],
+  });
+  const beside = (column: number) => ({ part: id, spot: { column, row: 0.5 } });
+  return {
+    pieces: [piece],
+    parts: [part],
+    stacks: [{ face: beside(4.1), on: beside(0.9), side: 'inside', holds: 'tuck' }],
+  };
+}
+
 /**
  * A band that is longer than its sheet: a strip over three sides with a tab at either end, and a plate that is glued
  * on both at the back.
@@ -79,19 +157,11 @@ export function twoStrips({
     taper,
     { ...taper, cell: { column: 0, row: 0 }, hinge: 'right' },
   ];
-  const strip: Piece = {
-    id,
-    name: 'Band',
-    paper,
-    copies: 1,
-    grid: drawGrid({
-      columns: [seam, deep, across, deep, otherSeam],
-      rows: [width],
-      picture: ['twwwt'],
-      lines: [1, 2, 3, 4].map((column) => columnScore(column, 0, 1, valley(90, 0))),
-      tapers,
-    }),
-  };
+  const { piece: strip, part: front } = threeSides({
+    ...{ id, paper, card, across, deep, width, tapers },
+    ends: [seam, otherSeam],
+    picture: 'twwwt',
+  });
   const back: Piece = {
     id: plate,
     name: under,
@@ -99,21 +169,13 @@ export function twoStrips({
     copies: 1,
     grid: drawGrid({ columns: [across], rows: [width], picture: ['w'], lines: [] }),
   };
-  // The tabs lie inside the plate: the room is in the middle before them.
-  const aside = toMillimetres(card) / 2;
-  const [wide, far, high] = [across, deep, width].map(toMillimetres);
-  const front = atFront({
-    id,
-    root: { column: 2.1, row: 0.9 },
-    at: vector(0.4 * (wide ?? 0), -(far ?? 0) / 2 + aside, -0.4 * (high ?? 0)),
-  });
   const behind: Part = {
     id: plate,
     piece: plate,
     root: { column: 0.5, row: 0.5 },
     right: vector(1, 0, 0),
     up: vector(0, 0, 1),
-    at: vector(0, (far ?? 0) / 2 + aside, 0),
+    at: vector(0, (toMillimetres(deep) + toMillimetres(card)) / 2, 0),
     joins: 0,
   };
   return {

@@ -24,12 +24,19 @@ import { faultsInWords } from '../testing/told.ts';
 
 type Round = 'walls' | 'across' | 'deep' | 'under lid';
 
-function banded(request: PlanRequest, round: Round, width = 20, paper = stockPaper('comet')) {
+function banded(
+  request: PlanRequest,
+  round: Round,
+  width = 20,
+  paper = stockPaper('comet'),
+  closing: 'seam' | 'hooks' = 'seam',
+) {
   const band: AdditionChoice = {
     addition: 'band',
     id: 'band-1',
     round,
     width: millimetres(width),
+    closing,
     paper,
   };
   return { ...request, additions: [...request.additions, band] };
@@ -247,6 +254,73 @@ describe('a band', () => {
       if (!result.ok) throw new Error(`${first} and ${second}: ${result.problems[0]?.message}`);
       expect(faultsInSpace(result.plan, request), `${first} and ${second}`).toEqual([]);
     }
+  });
+
+  it('hooks its ends into each other by slits that meet behind, and is told so', () => {
+    let boxes = 0;
+    fc.assert(
+      fc.property(
+        anyRequest,
+        anyPaper,
+        fc.constantFrom<Round>('walls', 'across', 'deep', 'under lid'),
+        fc.integer({ min: 8, max: 60 }),
+        (request, paper, round, width) => {
+          const side = millimetres(1200);
+          const card = { ...paper, sheet: { name: 'Roll', width: side, height: side } };
+          const asked = banded(request, round, width, card, 'hooks');
+          const result = planBox(asked);
+          if (!result.ok) return;
+          boxes++;
+          const { plan } = result;
+          expect(faultsInSpace(plan, asked)).toEqual([]);
+          const [strip, ...more] = plan.pieces.filter(({ id }) => id.startsWith('band-1'));
+          expect(more).toEqual([]);
+          const { columns = [], rows = [], cutouts = [] } = strip?.grid ?? {};
+          const [first = 0, , front = 0, , last = 0] = columns;
+          const slits = cutouts.map((cutout) => (cutout.shape === 'trim' ? cutout.corners : []));
+          const reached = (way: 'x' | 'y') =>
+            slits.map((corners) => {
+              const at = corners.map((corner) => corner[way]);
+              return { from: Math.min(...at), to: Math.max(...at) };
+            });
+          const [one, other] = reached('x').map(({ from, to }) => (from + to) / 2);
+          const whole = columns.reduce((sum, each) => sum + each, 0);
+          // From either fold to its slit: together they are the side that they close.
+          const closed = first - (one ?? 0) + last - (whole - (other ?? 0));
+          expect(Math.abs(closed - front)).toBeLessThan(10_000);
+          expect(one).toBeGreaterThanOrEqual(5_000_000);
+          // One comes from above, the other from below, as far as the middle.
+          const high = rows[0] ?? 0;
+          const [upper, lower] = reached('y');
+          expect([upper?.from, lower?.to]).toEqual([0, high]);
+          expect(upper?.to).toBe(lower?.from);
+        },
+      ),
+      { numRuns: 80 },
+    );
+    expect(boxes).toBeGreaterThan(10);
+    const request = banded(usualOf('lidded'), 'across', 20, stockPaper('comet'), 'hooks');
+    const result = planBox(request);
+    if (!result.ok) throw new Error(result.problems[0]?.message);
+    expect(faultsInWords(result.plan, request, 1, () => 0)).toEqual([]);
+    const job = planJob(result.plan, request, { boxes: 1 });
+    const told = job.steps.map(
+      (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
+    );
+    expect(told.join(' ')).toContain('into each other by their slits');
+    expect(told.join(' ')).not.toContain('Adhesive on the outside of the seam of the band');
+  });
+
+  it('with hooked ends that is longer than its sheet is refused, with glued ends as a way out', () => {
+    const comet = stockPaper('comet');
+    const side = inchFraction(25, 4);
+    const paper = { ...comet, sheet: { name: 'Scrap', width: side, height: side } };
+    const request = banded(usualOf('lidded'), 'across', 20, paper, 'hooks');
+    const result = planBox(request);
+    if (result.ok) throw new Error('Planned');
+    expect(result.problems[0]?.message).toMatch(/is one strip, here .+ in long/);
+    const [first] = waysOut(request, result.problems);
+    expect(first?.said).toBe('The band with glued ends');
   });
 
   it('under the lid makes the lid larger by its card, and is told before the lid is put on', () => {

@@ -13,7 +13,7 @@ import {
 } from '../length/index.ts';
 import { paperSchema } from '../paper/index.ts';
 import type { Addition, DressBrief, Undressed } from './addition.ts';
-import { cutBand, lengthOf, type BandToCut } from './band-cut.ts';
+import { bandClosings, cutBand, lengthOf, type BandToCut, type UnhookedBand } from './band-cut.ts';
 import { axesRound, roundOf, type RoundAnswer, type WayRound } from './round-box.ts';
 import { lidParts } from './lids.ts';
 import { noRoomTaken } from './room-taken.ts';
@@ -30,6 +30,8 @@ export const bandSchema = z.object({
   /** Round the closed box, or round the walls of its base, with the lid over it. */
   round: z.enum(['walls', 'across', 'deep', 'under lid']),
   width: lengthBetween(bandLimits.least, bandLimits.most),
+  /** How its ends hold. */
+  closing: z.enum(bandClosings).default('seam'),
   paper: paperSchema,
 });
 export type BandChoice = z.infer<typeof bandSchema>;
@@ -112,6 +114,20 @@ function refused(
   };
 }
 
+/** Why the ends of a band can’t hook into each other. */
+function unhooked(
+  { paper }: BandChoice,
+  { why, long }: UnhookedBand,
+  { field, unit }: DressBrief,
+): Refusal {
+  const { name, sheet } = paper;
+  const said =
+    why === 'longer than its sheet'
+      ? `A band with hooked ends is one strip, here ${formatWithUnit(long, unit)} long, and the longer side of a sheet of ${name} is ${formatWithUnit(largest(sheet.width, sheet.height), unit)}.`
+      : 'The side that a band ends at is too narrow here for two ends that hook into each other.';
+  return { field: `${field}.closing`, message: `${said} Let its ends be glued.` };
+}
+
 /** So far beyond the box a band is drawn that is taken off, in millimetres. */
 const beside = 12;
 
@@ -128,8 +144,11 @@ function joinsAt(round: BandWay, box: FoldingBox): number {
 }
 
 /** A band as wide as the marks make it. */
-function toCut({ id, paper, width }: BandChoice, { step }: Pick<DressBrief, 'step'>): BandToCut {
-  return { id, paper, width: largest(step, roundDown(width, step)) };
+function toCut(
+  { id, paper, width, closing }: BandChoice,
+  { step }: Pick<DressBrief, 'step'>,
+): BandToCut {
+  return { id, paper, closing, width: largest(step, roundDown(width, step)) };
 }
 
 function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {
@@ -140,7 +159,9 @@ function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {
   const { of } = answer;
   const way = axesOfBand(round);
   const { along } = axesRound[way];
-  const { pieces, parts, stacks } = cutBand(toCut(choice, brief), { of, way }, brief);
+  const cut = cutBand(toCut(choice, brief), { of, way }, brief);
+  if (!cut.ok) return { ok: false as const, refusal: unhooked(choice, cut, brief) };
+  const { pieces, parts, stacks } = cut.worn;
   const off = (of.along.to - of.along.from + toMillimetres(width)) / 2 + beside;
   const laid = parts.map((part): Part => ({
     ...part,

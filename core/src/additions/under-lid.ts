@@ -93,7 +93,9 @@ export function cardUnderLid(
     back: { from: back.from - heapOn('front'), to: back.to + heapOn('back') },
     along,
   };
-  const { pieces, parts, stacks } = cutBand(band, { of, way: 'walls' }, brief);
+  const cut = cutBand(band, { of, way: 'walls' }, brief);
+  if (!cut.ok) return [];
+  const { pieces, parts, stacks } = cut.worn;
   const strip = foldingBox(pieces, () => band.paper.thickness, {
     ...box.plain.assembly,
     parts: [...parts],

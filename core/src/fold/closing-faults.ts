@@ -35,13 +35,14 @@ function besideEdge({ ring, out }: PlacedFace, from: Vector, to: Vector): number
   return Math.min(...distances);
 }
 
-/** Rings of panels that a seam closes with its own fold beside the edge that it should meet. */
+/** Rings of panels that a glued seam closes with its own fold beside the edge that it should meet. */
 export function ringFaults(box: FoldingBox, faces: readonly PlacedFace[]): readonly FoldFault[] {
   return box.assembly.stacks.flatMap((stack): readonly FoldFault[] => {
     const part = box.parts.find((each) => each.part.id === stack.face.part);
     const at = part?.pattern.faceAt(stack.face.spot) ?? 0;
     const seam = faces.find((face) => face.part === stack.face.part && face.face === at);
-    if (!part || seam?.role !== 'seam' || stack.face.part !== stack.on.part) return [];
+    const isWithin = stack.holds === 'glue' && stack.face.part === stack.on.part;
+    if (!part || seam?.role !== 'seam' || !isWithin) return [];
     const on = part.pattern.faceAt(stack.on.spot);
     const panel = faces.find((face) => face.part === stack.on.part && face.face === on);
     if (!panel) return [];

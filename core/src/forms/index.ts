@@ -111,6 +111,7 @@ export {
   hookStack,
   webCreases,
   webStacks,
+  slitWidth,
   webStand,
   webTrims,
   type Web,

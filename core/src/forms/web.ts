@@ -126,7 +126,7 @@ export function webTrims(from: Spot, wall: Length, floor: Spot, most: Length): r
 }
 
 /** How wide a slit is cut that card is pushed into. */
-const slitWidth = millimetres(0.8);
+export const slitWidth = millimetres(0.8);
 
 /** How much higher than half of its side a wall must be for two corners to hook into each other. */
 export const hookReach = millimetres(10);

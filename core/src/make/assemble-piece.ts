@@ -7,6 +7,7 @@ import type {
   CloseOperation,
   FoldCornersOperation,
   GlueOperation,
+  HookOperation,
   TuckHold,
 } from './operations/assembly.ts';
 
@@ -164,6 +165,16 @@ function cornersAt(hand: PartAtHand, joints: readonly Joint[]): readonly FoldCor
   ];
 }
 
+/** The slit ends of a strip, one of which is its seam, that hook into each other as its walls come round. */
+function hooksAt(hand: PartAtHand, joints: readonly Joint[]): readonly HookOperation[] {
+  const hooked = joints.filter(({ face }) => face.role === 'seam');
+  if (hooked.length === 0) return [];
+  const [faces, onto] = [hooked.map(({ face }) => face.face), hooked.map(({ on }) => on.face)].map(
+    (each) => namesOf(hand, each),
+  );
+  return [{ kind: 'hook', piece: hand.part.piece.id, faces: faces ?? [], onto: onto ?? [] }];
+}
+
 /** What holds flaps that are folded in to close the box: the last of them wants something. */
 function holdOf(hand: PartAtHand, flaps: readonly FaceName[]): TuckHold {
   const overlaps = hand.joints.filter(
@@ -259,11 +270,12 @@ function operationsAt(hand: PartAtHand, stage: number): readonly AssemblyOperati
     ...waiting.flatMap(([{ on }]) => [on.face]),
   ]);
   // The walls of a tube come round with its seam.
-  const comesRound = moving.some(({ face }) => face.role === 'seam');
+  const comesRound = [...moving, ...tucked].some(({ face }) => face.role === 'seam');
   const free = comesRound ? [] : freeMoves(hand, stage, busy);
   return [
     ...free,
     ...cornersAt(hand, tucked),
+    ...hooksAt(hand, tucked),
     ...gluedByFace(hand, moving),
     ...waiting.map((group) => glueOperation(hand, group, 'without')),
     ...tucksAt(hand, tucked, stage),

@@ -47,7 +47,7 @@ function movingPart(box: FoldingBox, piece: string): MovingPart | undefined {
 
 /** What turns as parts are glued: of all that a glued face or its partner hangs on, the last to be folded. */
 function turnsOfGluing(
-  { faces, onto }: GlueOperation,
+  { faces, onto }: Pick<GlueOperation, 'faces' | 'onto'>,
   { joints, parents, stages }: MovingPart,
 ): readonly number[] {
   const glued = new Set(faces.map(({ at }) => at));
@@ -69,6 +69,7 @@ function turnsOf(operation: AssemblyOperation, moving: MovingPart, gift: number)
   const { part, stages } = moving;
   switch (operation.kind) {
     case 'glue':
+    case 'hook':
       return turnsOfGluing(operation, moving);
     case 'fold up':
     case 'tuck':

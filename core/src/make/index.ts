@@ -40,6 +40,7 @@ export type {
   FoldCornersOperation,
   FoldOperation,
   FoldUpOperation,
+  HookOperation,
   GlueOperation,
   JoinOperation,
   LineOperation,

@@ -149,6 +149,7 @@ function keyOf(operation: Operation): unknown {
     case 'fold':
     case 'fold up':
     case 'fold corners':
+    case 'hook':
     case 'join':
     case 'line':
     case 'attach':

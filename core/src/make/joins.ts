@@ -71,7 +71,14 @@ export function joinsOf({
     if (wraps) {
       const lidded = pairs.find(({ kind }) => kind === 'lid')?.inner;
       const onto = (wraps === 'under lid' ? lidded : undefined) ?? first?.piece ?? piece;
-      return [{ operation: { kind: 'join', piece, onto, how: waysRound[wraps] }, stage: joins }];
+      const operation: JoinOperation = {
+        kind: 'join',
+        piece,
+        onto,
+        how: waysRound[wraps],
+        ...(isHooked(pieceOf({ pieces }, piece)) && { isHooked: true }),
+      };
+      return [{ operation, stage: joins }];
     }
     const operation: JoinOperation = lies
       ? { kind: 'join', piece, onto: lies.in, how: 'on its floor' }
@@ -90,6 +97,10 @@ const waysRound = {
   across: 'round from left to right',
   deep: 'round from front to back',
 } as const;
+
+function isHooked({ grid }: Piece): boolean {
+  return grid.cutouts.some(({ use }) => use === 'hook');
+}
 
 /** Strips in one row stand by tabs that are folded; those that cross have none. */
 function isFolded({ grid }: Piece): boolean {

@@ -83,6 +83,7 @@ export function secondsOf(operation: Operation): number {
     case 'fold up':
     case 'tuck':
     case 'fold corners':
+    case 'hook':
     case 'close':
       return 0;
   }

@@ -209,6 +209,7 @@ function insideOf(
             id: 'band-1',
             round: bandWay(round, drawn, plan),
             width: millimetres(16),
+            closing: Math.round(drawn.thickness / 500) % 3 === 0 ? 'hooks' : 'seam',
             paper,
           } as const,
         ]

@@ -65,7 +65,7 @@ function isAmong(
 /** Joints that a maker is told of: what is glued, and what goes behind a wall. */
 function isTold({ holds, face, on }: JointInSpace): boolean {
   if (holds === 'glue') return true;
-  return on.role === 'wall' && (face.role === 'flap' || face.role === 'gusset');
+  return on.role === 'wall' && ['flap', 'gusset', 'seam'].includes(face.role);
 }
 
 /** How the joints that were read differ from those of the closed box, with the pieces turned so. */

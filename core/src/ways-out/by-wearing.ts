@@ -85,6 +85,9 @@ function byBand(request: PlanRequest, at: number, { nearest }: Problem): readonl
             replaced(request, at, { ...choice, width: nearest }),
           ),
         ]),
+    ...(choice.closing === 'hooks'
+      ? [way('The band with glued ends', replaced(request, at, { ...choice, closing: 'seam' }))]
+      : []),
     ...others.map((round) => way(roundSaid[round], replaced(request, at, { ...choice, round }))),
   ];
 }

@@ -92,6 +92,8 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
       return main.ribbon.way === 'holes' ? 'Cut the ribbon' : 'Ribbon on';
     case 'fold corners':
       return 'Fold the corners';
+    case 'hook':
+      return 'Hook the ends';
     case 'tuck':
     case 'fold up':
     case 'close':

@@ -6,6 +6,7 @@ import type {
   FoldCornersOperation,
   FoldOperation,
   FoldUpOperation,
+  HookOperation,
   GlueOperation,
   OutFolds,
   ThreadOperation,
@@ -189,6 +190,12 @@ function cornerSentences({ count, on, side, isHooked }: FoldCornersOperation): r
   ];
 }
 
+function hookSentences({ faces, onto }: HookOperation): readonly string[] {
+  return [
+    `Bring the walls round, and hook ${facesInWords(faces)} and ${facesInWords(onto)} into each other by their slits, both tips inside; nothing is glued.`,
+  ];
+}
+
 const holesInWords = ['', 'the hole', 'both holes'];
 
 function threadSentences({ what, cutouts: { length } }: ThreadOperation): readonly string[] {
@@ -350,6 +357,8 @@ export function assemblySentences(
       return tuckSentences(operation);
     case 'fold corners':
       return cornerSentences(operation);
+    case 'hook':
+      return hookSentences(operation);
     case 'thread':
       return threadSentences(operation);
     case 'join':

@@ -5,10 +5,12 @@ import type { NameOf } from './said.ts';
 
 /** How a piece comes to the others by itself. */
 export function joinSentences(
-  { piece, how, onto, count = 1, prints }: JoinOperation,
+  { piece, how, onto, count = 1, isHooked, prints }: JoinOperation,
   nameOf: NameOf,
 ): readonly string[] {
   const [one, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
+  const ends = isHooked ? 'hooked ends' : 'seam';
+  const behind = isHooked ? ', its hooked ends at the back' : '';
   switch (how) {
     case 'over':
       return [`Slide the ${one} over the ${other}.`];
@@ -34,16 +36,16 @@ export function joinSentences(
         `Stand the joined dividers in the ${other}, down to the floor, as far from every wall.`,
       ];
     case 'round the walls':
-      return [`Slide the ${one} over the closed box from above, to half its height.`];
+      return [`Slide the ${one} over the closed box from above, to half its height${behind}.`];
     case 'round the base':
-      return [`Slide the ${one} over the ${other} from above, to half its height.`];
+      return [`Slide the ${one} over the ${other} from above, to half its height${behind}.`];
     case 'round from left to right':
       return [
-        `Slide the ${one} over the closed box from the front, to the middle, its seam at the bottom.`,
+        `Slide the ${one} over the closed box from the front, to the middle, its ${ends} at the bottom.`,
       ];
     case 'round from front to back':
       return [
-        `Slide the ${one} over the closed box from the right, to the middle, its seam at the bottom.`,
+        `Slide the ${one} over the closed box from the right, to the middle, its ${ends} at the bottom.`,
       ];
   }
 }

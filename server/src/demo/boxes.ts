@@ -67,6 +67,7 @@ function additionsFor({ wears = [], lined, divided, band }: DemoBox): AdditionCh
           id: 'band-1',
           round: band.round,
           width: inchFraction(5, 4),
+          closing: 'seam',
           paper: stockPaper(band.paper),
         },
       ]

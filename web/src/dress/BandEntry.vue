@@ -17,6 +17,11 @@ const rounds = [
   { value: 'walls', label: 'round the walls' },
   { value: 'under lid', label: 'under the lid' },
 ] as const;
+
+const closings = [
+  { value: 'seam', label: 'ends glued' },
+  { value: 'hooks', label: 'ends hooked' },
+] as const;
 </script>
 
 <template>
@@ -31,6 +36,12 @@ const rounds = [
     </template>
     <div class="row">
       <PaperPick :worn="band" label="Band" />
+      <Pick
+        label="How the ends of the band hold"
+        :value="props.band.closing"
+        :options="closings"
+        @change="(closing) => dressing.replace('closing', { ...band, closing })"
+      />
       <MeasureField
         :field="`${project} ${band.id} width`"
         label="Band: width"
@@ -49,7 +60,7 @@ const rounds = [
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 62px 26px;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 62px 26px;
   gap: 6px;
   align-items: center;
 }

@@ -116,6 +116,7 @@ export const things: readonly Thing[] = [
       id,
       round: 'across',
       width: bandWidth(box),
+      closing: 'seam',
       paper: print,
     }),
     isAt: isOnLid,

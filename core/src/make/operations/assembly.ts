@@ -82,6 +82,14 @@ export interface FoldCornersOperation {
   readonly isHooked: boolean;
 }
 
+/** Bring the walls of a strip round, and hook its two slit ends into each other. */
+export interface HookOperation {
+  readonly kind: 'hook';
+  readonly piece: string;
+  readonly faces: readonly FaceName[];
+  readonly onto: readonly FaceName[];
+}
+
 /** What is put through holes or a slot. */
 export type Threaded = 'ribbon pull' | 'wire' | 'ribbon' | 'brad' | 'tongue';
 
@@ -115,6 +123,8 @@ export interface JoinOperation {
     | 'between the things'
     | 'on edge'
     | WayRound;
+  /** Whether what goes round has ends that hook into each other, and no seam. */
+  readonly isHooked?: true;
   /** Where the top of its print comes to in the finished box, where its print has a way up. */
   readonly prints?: readonly PrintTowards[];
 }
@@ -239,6 +249,7 @@ export type AssemblyOperation =
   | GlueOperation
   | TuckOperation
   | FoldCornersOperation
+  | HookOperation
   | ThreadOperation
   | JoinOperation
   | LineOperation

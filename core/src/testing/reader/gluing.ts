@@ -90,8 +90,8 @@ const others = [
   /^Stand each .+ on its long edge, slots up\.$/,
   /^Push each .+ down over all of them, slots down, until their edges are level\.$/,
   /^Stand the joined dividers in the .+, down to the floor, as far from every wall\.$/,
-  /^Slide the .+ over the .+ from above, to half its height\.$/,
-  /^Slide the .+ over the closed box from the (?:front|right), to the middle, its seam at the bottom\.$/,
+  /^Slide the .+ over the .+ from above, to half its height(?:, its hooked ends at the back)?\.$/,
+  /^Slide the .+ over the closed box from the (?:front|right), to the middle, its (?:seam|hooked ends) at the bottom\.$/,
   /^Lay the .+ flat, .+\.$/,
   /^Turn it over like a page, outside up\.$/,
   /^As the box will stand, the top of (?:its|each) print is .+\.$/,
@@ -360,6 +360,10 @@ export class Gluing {
       /^Lay (?:it|them) flat against the (inside|outside) of (.+); nothing is glued\.$/.exec(
         sentence,
       ) ?? [];
+    const [, hooked, hookedOn] =
+      /^Bring the walls round, and hook (.+) and the (.+) into each other by their slits, both tips inside; nothing is glued\.$/.exec(
+        sentence,
+      ) ?? [];
     if (flaps !== undefined) {
       for (const name of namesOfFaces(flaps)) {
         const wall = behind ?? `the ${name.split(' ')[0] ?? ''} wall`;
@@ -367,6 +371,15 @@ export class Gluing {
         const piece = this.piece;
         this.joints.push({ holds: 'tuck', piece, faces, onPiece: piece, on: this.faces(wall) });
       }
+    } else if (hooked !== undefined) {
+      const piece = this.piece;
+      this.joints.push({
+        holds: 'tuck',
+        piece,
+        faces: this.faces(hooked),
+        onPiece: piece,
+        on: this.faces(`the ${hookedOn ?? ''}`),
+      });
     } else if (walls !== undefined) {
       const on = this.faces(walls);
       const piece = this.piece;
