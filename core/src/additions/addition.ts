@@ -31,6 +31,8 @@ export interface DressBrief {
   readonly kit: Kit;
   readonly unit: Unit;
   readonly gift: Gift;
+  /** How wide the ribbon is that goes through this band, where one does. */
+  readonly threaded?: Length;
   /** What lies nearer to the gift than its own card does. */
   readonly inner: RoomTaken;
 }

@@ -1,5 +1,5 @@
 import { add, scale, type Part, type Vector } from '../fold/index.ts';
-import type { Worn } from '../forms/index.ts';
+import { panels, type Worn } from '../forms/index.ts';
 import {
   half,
   largest,
@@ -31,6 +31,13 @@ export interface BandToCut {
   readonly closing: (typeof bandClosings)[number];
 }
 
+/** A band that can be cut, with the column of its strip that comes to the front, or on top. */
+export interface WholeBand {
+  readonly ok: true;
+  readonly worn: Worn;
+  readonly seen: number;
+}
+
 /** Why a band can’t be cut with ends that hook: its strip would be longer than the sheet, or its back too narrow. */
 export interface UnhookedBand {
   readonly why: 'longer than its sheet' | 'too narrow for tips';
@@ -38,8 +45,7 @@ export interface UnhookedBand {
   readonly long: Length;
 }
 
-export type CutBand =
-  { readonly ok: true; readonly worn: Worn } | ({ readonly ok: false } & UnhookedBand);
+export type CutBand = WholeBand | ({ readonly ok: false } & UnhookedBand);
 
 /** What a band goes round, and which way. */
 export interface RoundWhat {
@@ -148,7 +154,7 @@ function stripsFor(
     if (minus(plus(end, otherEnd), across) < times(leastTip, 2))
       return { ok: false, why: 'too narrow for tips', long };
     const worn = hookedStrip({ ...named, across, deep, seam: end, otherSeam: otherEnd });
-    return { ok: true, worn };
+    return { ok: true, worn, seen: 2 };
   }
   const whole = pairs('across').flatMap(({ across, deep }): readonly Strip[] =>
     ends(seamFor(deep, kit)).map((seam) => ({
@@ -161,7 +167,7 @@ function stripsFor(
   if (one) {
     const { across, deep, sections } = one;
     const worn = oneStrip({ ...named, across, deep, seam: sections[4] ?? step });
-    return { ok: true, worn };
+    return { ok: true, worn, seen: panels.front };
   }
   const parts = pairs('deep').flatMap(({ across, deep }): readonly Strip[] => {
     const tabs = ends(seamFor(half(across), kit));
@@ -176,7 +182,8 @@ function stripsFor(
   };
   const under = way === 'walls' ? 'Band back' : 'Band underside';
   const [seam = step, , , , otherSeam = seam] = sections;
-  return { ok: true, worn: twoStrips({ ...named, across, deep, seam, otherSeam, under }) };
+  const worn = twoStrips({ ...named, across, deep, seam, otherSeam, under });
+  return { ok: true, worn, seen: 2 };
 }
 
 /** A band as pieces, laid round what it goes round: as its scores come best on the grooves. */
@@ -192,5 +199,5 @@ export function cutBand(band: BandToCut, round: RoundWhat, brief: CutBrief): Cut
     scale(along, middle(of.along)),
   );
   const laid = parts.map((part) => laidRound(part, way, place));
-  return { ok: true, worn: { pieces, parts: laid, stacks } };
+  return { ok: true, worn: { pieces, parts: laid, stacks }, seen: cut.seen };
 }

@@ -14,6 +14,7 @@ import {
 import { paperSchema } from '../paper/index.ts';
 import type { Addition, DressBrief, Undressed } from './addition.ts';
 import { bandClosings, cutBand, lengthOf, type BandToCut, type UnhookedBand } from './band-cut.ts';
+import { slitForRibbon } from './band-slits.ts';
 import { axesRound, roundOf, type RoundAnswer, type WayRound } from './round-box.ts';
 import { lidParts } from './lids.ts';
 import { noRoomTaken } from './room-taken.ts';
@@ -161,7 +162,15 @@ function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {
   const { along } = axesRound[way];
   const cut = cutBand(toCut(choice, brief), { of, way }, brief);
   if (!cut.ok) return { ok: false as const, refusal: unhooked(choice, cut, brief) };
-  const { pieces, parts, stacks } = cut.worn;
+  const slit =
+    brief.threaded === undefined
+      ? { ok: true as const, worn: cut.worn }
+      : slitForRibbon(cut, brief.threaded, {
+          ...brief,
+          mayBeAsWide: (wider) => bandRound(bare, round, toMillimetres(wider)).ok,
+        });
+  if (!slit.ok) return slit;
+  const { pieces, parts, stacks } = slit.worn;
   const off = (of.along.to - of.along.from + toMillimetres(width)) / 2 + beside;
   const laid = parts.map((part): Part => ({
     ...part,

@@ -134,6 +134,13 @@ function isNearer(additions: readonly AdditionChoice[], one: number, other: numb
   return nearness(a) > nearness(b) || (nearness(a) === nearness(b) && one > other);
 }
 
+/** How wide the ribbon is that goes through a band; undefined where none does. */
+function ribbonThroughBand(additions: readonly AdditionChoice[]): Length | undefined {
+  return additions.flatMap((choice) =>
+    choice.addition === 'ribbon' && choice.way === 'band' ? [choice.width] : [],
+  )[0];
+}
+
 /** Each addition with the faces that those before it have left, and how it is cut. */
 function eachInTurn<Result>(
   { additions, papers, kit, unit, gift }: DressRequest,
@@ -141,6 +148,7 @@ function eachInTurn<Result>(
   put: (choice: AdditionChoice, box: Undressed, brief: DressBrief) => Result,
 ): readonly Result[] {
   const taken: FlatFace[] = [];
+  const firstBand = additions.find(({ addition }) => addition === 'band');
   let firstPaper = papers.length - papersWorn(additions).length;
   return additions.map((choice, i) => {
     const addition = additionOf(choice);
@@ -151,7 +159,11 @@ function eachInTurn<Result>(
       gift,
     );
     const field = `additions.${i}`;
-    const result = put(choice, box, { field, firstPaper, step, kit, unit, gift, inner });
+    const threaded = choice === firstBand ? ribbonThroughBand(additions) : undefined;
+    const result = put(choice, box, {
+      ...{ field, firstPaper, step, kit, unit, gift, inner },
+      ...(threaded !== undefined && { threaded }),
+    });
     taken.push(...addition.takes(box));
     firstPaper += addition.papers.length;
     return result;

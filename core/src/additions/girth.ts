@@ -59,6 +59,15 @@ export function girth(box: FoldingBox, way: WayRound, width: number): number {
   return tautRound(under.map((place) => ({ x: dot(place, right), y: dot(place, back) })));
 }
 
+/** How long a ribbon is once round something that is so wide at each of some heights, in millimetres. */
+export function roundStacked(
+  levels: readonly { readonly wide: number; readonly high: number }[],
+): number {
+  return tautRound(
+    levels.flatMap(({ wide, high }) => [-0.5, 0.5].map((side) => ({ x: side * wide, y: high }))),
+  );
+}
+
 /** How long a ribbon is over parts of the closed box, from the lower edge of one side to that of the other. */
 export function overParts(
   box: FoldingBox,

@@ -8,7 +8,7 @@ import { boxOf, copiesInBox, type BoxToMake } from './box-to-make.ts';
 import { countFolds } from './count-folds.ts';
 import { dressings, isWorn, type DressTime } from './dress-steps.ts';
 import { edgeHeights } from './edge-heights.ts';
-import { spotSteps, tagSteps, tieSteps } from './finishing-steps.ts';
+import { layRibbonSteps, spotSteps, tagSteps, tieSteps } from './finishing-steps.ts';
 import { foldedInOneGo, inOneGo, pleatedOnce, type AssemblyDraft } from './in-one-go.ts';
 import { faceNames, faceRows, type FaceName } from './face-name.ts';
 import { joinsOf } from './joins.ts';
@@ -293,10 +293,12 @@ export function assemblySteps(
     ...early.filter((each) => !goneWith.has(each)),
     ...attachedFolded,
     ...dressSteps(bench, 'folded'),
+    ...layRibbonSteps(bench),
     ...joined.filter(({ from }) => from < gift),
     ...threadSteps(bench, 'before the gift'),
     ...inOneGo([
       ...givesIn,
+      ...tieSteps(bench, ({ way }) => way === 'notches'),
       ...closingSteps(
         bench,
         late,
@@ -305,7 +307,7 @@ export function assemblySteps(
       ...tieSteps(bench, ({ way }) => way === 'holes'),
       ...threadSteps(bench, 'to close'),
     ]),
-    ...tieSteps(bench, ({ way }) => way !== 'holes'),
+    ...tieSteps(bench, ({ way }) => way !== 'holes' && way !== 'notches'),
     ...tagSteps(bench),
   ];
 }

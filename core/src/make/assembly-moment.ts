@@ -88,6 +88,7 @@ function turnsOf(operation: AssemblyOperation, moving: MovingPart, gift: number)
     case 'line':
     case 'attach':
     case 'dress':
+    case 'lay ribbon':
     case 'tie':
     case 'tag':
     case 'spot':

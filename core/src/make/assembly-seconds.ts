@@ -30,11 +30,12 @@ export function assemblySeconds(box: BoxToMake): number {
     (sum, { operation }) => sum + copiesInBox(box, operation.piece),
     0,
   );
+  const { ribbons = [] } = assembly;
   return (
     folds * takes.fold +
     within.size * takes.gluedPart +
     between.length * takes.gluedPiece +
-    (threads + (assembly.ribbons ?? []).length) * takes.thread +
+    (threads + ribbons.length + ribbons.filter(({ through }) => through).length) * takes.thread +
     (assembly.spots ?? []).length * takes.stamp +
     (assembly.tags ?? []).reduce(
       (sum, { layers }) => sum + takes.thread + layers.length * takes.gluedPiece,

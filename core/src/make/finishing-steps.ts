@@ -10,21 +10,40 @@ export function spotSteps(bench: Bench): readonly AssemblyDraft[] {
   );
 }
 
+/** Ribbons that are put through a band or under an insert, before these are in their place. */
+export function layRibbonSteps(bench: Bench): readonly AssemblyDraft[] {
+  const { assembly } = bench.box;
+  return (assembly.ribbons ?? []).flatMap((ribbon) => {
+    const part = assembly.parts.find(({ piece }) => piece === ribbon.through);
+    if (!part) return [];
+    const { piece, lies } = part;
+    return step(
+      bench,
+      piece,
+      [{ kind: 'lay ribbon', piece, ribbon, ...(lies && { in: lies.in }) }],
+      0,
+      0,
+    );
+  });
+}
+
 /** Ribbons, cut and put on round the closed box. */
 export function tieSteps(
   bench: Bench,
   isMeant: (ribbon: Ribbon) => boolean,
 ): readonly AssemblyDraft[] {
-  const { assembly, parts, end } = bench.box;
+  const { assembly, parts, end: last } = bench.box;
   const [first] = parts;
   if (!first) return [];
-  return (assembly.ribbons ?? [])
-    .filter(isMeant)
-    .flatMap((ribbon) =>
-      step(bench, first.piece.id, [{ kind: 'tie', piece: first.piece.id, ribbon }], end, end).map(
-        (each) => ({ ...each, copies: 1 }),
-      ),
-    );
+  return (assembly.ribbons ?? []).filter(isMeant).flatMap((ribbon) => {
+    // One round the gift is tied as soon as that is in.
+    const at = ribbon.way === 'notches' ? assembly.giftEnters + 1 : last;
+    const piece = first.piece.id;
+    return step(bench, piece, [{ kind: 'tie', piece, ribbon }], at, at).map((each) => ({
+      ...each,
+      copies: 1,
+    }));
+  });
 }
 
 /** Tags, put together and hung on in the end. */

@@ -41,6 +41,7 @@ export type {
   FoldOperation,
   FoldUpOperation,
   HookOperation,
+  LayRibbonOperation,
   GlueOperation,
   JoinOperation,
   LineOperation,

@@ -141,6 +141,7 @@ function keyOf(operation: Operation): unknown {
     case 'dress':
       return [operation.onto.piece, operation.count];
     case 'tie':
+    case 'lay ribbon':
       return operation.ribbon.way;
     case 'tag':
       return operation.tag.layers.length;

@@ -73,6 +73,7 @@ export function secondsOf(operation: Operation): number {
     case 'tag':
       return takes.thread + operation.tag.layers.length * takes.gluedPiece;
     case 'thread':
+    case 'lay ribbon':
     case 'tie':
       return takes.thread;
     case 'join':

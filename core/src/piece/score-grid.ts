@@ -167,6 +167,8 @@ export const cutoutUseSchema = z.enum([
   'holder',
   'elastic notch',
   'card slit',
+  // What a ribbon goes out through.
+  'ribbon slit',
 ]);
 export type CutoutUse = z.infer<typeof cutoutUseSchema>;
 

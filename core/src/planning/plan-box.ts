@@ -35,7 +35,8 @@ export function planBox(asked: PlanRequest): PlanResult {
   if (result.ok) return result;
   const byHand = withoutItsPunchBoard(request);
   const again = byHand && planWith(byHand);
-  return again?.ok ? again : result;
+  // Where only what it is to wear stands in the way along a ruler, the punch board is no way out.
+  return again && (again.ok || again.problems.some(isOfDress)) ? again : result;
 }
 
 /** The same for a kit without the punch board of its kind of box; undefined where it has none. */
@@ -74,13 +75,16 @@ function finishBest(standing: readonly Standing[]): Plan | undefined {
   return undefined;
 }
 
+function isOfDress({ field }: Problem): boolean {
+  return field.startsWith('additions');
+}
+
 /** One way up is enough to say what stands in the way: one in which it is only what the box is to wear, if there is one. */
 function problemsToTell(tried: readonly Stood[], { additions }: PlanRequest): readonly Problem[] {
   const refused = tried.flatMap((each) => {
     const answer = each.ok ? each.standing.layOut() : each;
     return answer.ok ? [] : [answer];
   });
-  const isOfDress = ({ field }: Problem) => field.startsWith('additions');
   const nearest =
     additions.length === 0
       ? undefined

@@ -217,6 +217,8 @@ const ribbonSaid: Readonly<Record<RibbonChoice['way'], string>> = {
   'lid across': 'The ribbon over the lid, left to right',
   'lid deep': 'The ribbon over the lid, front to back',
   holes: 'The ribbon through its holes',
+  notches: 'The ribbon round the gift and its insert',
+  band: 'The ribbon through the band',
 };
 
 /** A larger sheet of the paper of something worn. */

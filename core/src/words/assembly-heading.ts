@@ -89,7 +89,11 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
     case 'tag':
       return 'Tag on';
     case 'tie':
+      if (main.ribbon.through !== undefined)
+        return main.ribbon.way === 'notches' ? 'Tie the ribbons' : 'Tie the ribbon';
       return main.ribbon.way === 'holes' ? 'Cut the ribbon' : 'Ribbon on';
+    case 'lay ribbon':
+      return main.ribbon.way === 'notches' ? 'Ribbons under it' : 'Ribbon through it';
     case 'fold corners':
       return 'Fold the corners';
     case 'hook':

@@ -15,7 +15,7 @@ import type {
 import { dressSentences } from './dress.ts';
 import { spotSentences } from './spot.ts';
 import { tagSentences } from './tag.ts';
-import { ribbonSentences } from './ribbon.ts';
+import { layRibbonSentences, ribbonSentences } from './ribbon.ts';
 import { faceInWords, facesInWords, nextTo, rowOfFaces } from './faces.ts';
 import { joinSentences, lineSentences } from './join.ts';
 import { formatNearest } from './measures.ts';
@@ -373,6 +373,8 @@ export function assemblySentences(
       return spotSentences(operation.spot, nameOf, { unit, laid });
     case 'tag':
       return tagSentences(operation.tag, nameOf, unit);
+    case 'lay ribbon':
+      return layRibbonSentences(operation, nameOf, unit);
     case 'tie':
       return ribbonSentences(operation.ribbon, unit);
     case 'put in':

@@ -70,6 +70,7 @@ const uses: Readonly<Record<CutoutUse, string>> = {
   holder: 'opening',
   'elastic notch': 'notch',
   'card slit': 'slit for the gift',
+  'ribbon slit': 'slit for the ribbon',
 };
 
 /** What is cut out, or off. */
@@ -86,6 +87,7 @@ const openings: ReadonlySet<CutoutUse> = new Set([
   'clearing',
   'holder',
   'card slit',
+  'ribbon slit',
 ]);
 
 /** Whether a cutout is an opening of its own, and not card trimmed off a part. */

@@ -18,6 +18,8 @@ const ways = [
   { value: 'lid across', label: 'over the lid, left to right' },
   { value: 'lid deep', label: 'over the lid, front to back' },
   { value: 'holes', label: 'through its holes' },
+  { value: 'band', label: 'through the band' },
+  { value: 'notches', label: 'round gift and insert' },
 ] as const;
 </script>
 

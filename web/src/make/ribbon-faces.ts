@@ -80,7 +80,7 @@ export function ribbonFaces(
 ): readonly PlacedFace[] {
   const isOverLid = way === 'lid across' || way === 'lid deep';
   const places = cornersOf(isOverLid ? faces.filter(({ part }) => lid.has(part)) : faces);
-  if (places.length === 0 || way === 'holes') return [];
+  if (places.length === 0 || way === 'holes' || way === 'notches' || way === 'band') return [];
   const bounds = boundsOf(places);
   const width = toMillimetres(wide);
   const over = (along: 'x' | 'y'): readonly PlacedFace[] => {

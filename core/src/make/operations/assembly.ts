@@ -205,7 +205,19 @@ export interface SpotOperation {
   readonly spot: StampSpot;
 }
 
-/** Cut a ribbon and put it on: round the closed box or its lid, or, where it goes through holes, only cut it. */
+/** Cut a ribbon and put it through or under a piece that is not in its place yet, to be tied later. */
+export interface LayRibbonOperation {
+  readonly kind: 'lay ribbon';
+  readonly piece: string;
+  readonly ribbon: Ribbon;
+  /** What a piece that lies in the box lies in. */
+  readonly in?: string;
+}
+
+/**
+ * Cut a ribbon and put it on: round the closed box or its lid, or, where it goes through holes, only cut it. One that
+ * has been laid before is only tied.
+ */
 export interface TieOperation {
   readonly kind: 'tie';
   readonly piece: string;
@@ -256,6 +268,7 @@ export type AssemblyOperation =
   | AttachOperation
   | DressOperation
   | SpotOperation
+  | LayRibbonOperation
   | TieOperation
   | TagOperation
   | PutInOperation

@@ -57,6 +57,7 @@ const openings: ReadonlySet<CutAwayOperation['use']> = new Set([
   'lock slit',
   'hook',
   'card slit',
+  'ribbon slit',
 ]);
 
 /** What a ring of places is, as it is told. */

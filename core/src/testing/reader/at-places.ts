@@ -115,7 +115,7 @@ export const atPlaces: Patterns = [
       ]),
   ],
   [
-    /^cut a (?:slit for the ears|slit for the gift|hook slit|slot) from (.+) to (the point.*|the .+ corner)$/,
+    /^cut a (?:slit for the ears|slit for the gift|slit for the ribbon|hook slit|slot) from (.+) to (the point.*|the .+ corner)$/,
     (card, corner, from = '', to = '') => {
       const [a, b] = [from, to].map((place) => placeOf(card, place, corner));
       return a && b ? { ...card, slits: [...card.slits, [a, b]] } : card;
