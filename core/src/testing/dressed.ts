@@ -99,6 +99,23 @@ function ribbonOf({ thickness }: Paper): readonly AdditionChoice[] {
   return [{ addition: 'ribbon', id: 'ribbon-1', way, width: millimetres(4 + (dice % 20)), bow }];
 }
 
+/** A narrow ribbon through every other insert with notches, and through every fourth band. */
+function ribbonThrough(
+  { thickness }: Paper,
+  { hasBand, hasNotches }: { readonly hasBand: boolean; readonly hasNotches: boolean },
+): readonly AdditionChoice[] {
+  const dice = Math.round(thickness / 600);
+  const way =
+    hasNotches && dice % 2 === 0
+      ? ('notches' as const)
+      : hasBand && dice % 4 === 1
+        ? ('band' as const)
+        : undefined;
+  if (way === undefined) return [];
+  const bow = millimetres((dice % 3) * 40);
+  return [{ addition: 'ribbon', id: 'ribbon-2', way, width: millimetres(6), bow }];
+}
+
 /** An insert in every fourth box or so, a tag at every fifth, and now and then a handle, told from a paper like a ribbon. */
 function heldOf(paper: Paper): readonly AdditionChoice[] {
   const dice = Math.round(paper.thickness / 900);
@@ -194,6 +211,7 @@ function insideOf(
   plan: Plan,
 ): readonly AdditionChoice[] {
   const paper = { ...drawn, id: 'inside', name: 'Inside', sheet: papers[0].sheet };
+  const held = heldOf(paper);
   return [
     ...(stiffens
       ? [{ addition: 'stiffener', id: 'stiffener-1', in: stiffens, paper } as const]
@@ -214,8 +232,12 @@ function insideOf(
           } as const,
         ]
       : []),
-    ...heldOf(paper),
+    ...held,
     ...ribbonOf(drawn),
+    ...ribbonThrough(drawn, {
+      hasBand: round !== undefined,
+      hasNotches: held.some((each) => each.addition === 'insert' && each.holds.by === 'notches'),
+    }),
   ];
 }
 
