@@ -172,6 +172,8 @@ interface Shown {
 
 /** Whether the whole box is on the table: pieces are brought together, or the gift is in. */
 function isAllAtHand({ operations, from }: AssemblyStep, gift: number): boolean {
+  // It is put through or in one piece, before that comes to the others.
+  if (operations.some(({ kind }) => kind === 'lay ribbon')) return false;
   return (
     from >= gift ||
     operations.some(({ kind }) => ['join', 'line', 'attach', 'put in', 'close'].includes(kind))

@@ -16,14 +16,9 @@ export function layRibbonSteps(bench: Bench): readonly AssemblyDraft[] {
   return (assembly.ribbons ?? []).flatMap((ribbon) => {
     const part = assembly.parts.find(({ piece }) => piece === ribbon.through);
     if (!part) return [];
-    const { piece, lies } = part;
-    return step(
-      bench,
-      piece,
-      [{ kind: 'lay ribbon', piece, ribbon, ...(lies && { in: lies.in }) }],
-      0,
-      0,
-    );
+    const piece = part.lies?.in ?? part.piece;
+    const operation = { kind: 'lay ribbon', piece, through: part.piece, ribbon } as const;
+    return step(bench, piece, [operation], assembly.giftEnters, assembly.giftEnters);
   });
 }
 

@@ -93,7 +93,7 @@ export function assemblyFigure(operations: Operations, nameOf: NameOf): string {
         return main.ribbon.way === 'notches' ? 'Tie the ribbons' : 'Tie the ribbon';
       return main.ribbon.way === 'holes' ? 'Cut the ribbon' : 'Ribbon on';
     case 'lay ribbon':
-      return main.ribbon.way === 'notches' ? 'Ribbons under it' : 'Ribbon through it';
+      return main.ribbon.way === 'notches' ? 'Lay the ribbons in' : 'Thread the ribbon';
     case 'fold corners':
       return 'Fold the corners';
     case 'hook':

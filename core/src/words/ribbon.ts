@@ -26,16 +26,16 @@ function ends({ way, bow }: Ribbon, unit: Unit): string {
 
 /** A ribbon that is cut and put through or under a piece, before that is in its place. */
 export function layRibbonSentences(
-  { piece, ribbon: { way, width, cut }, in: under }: LayRibbonOperation,
+  { piece, through, ribbon: { way, width, cut } }: LayRibbonOperation,
   nameOf: NameOf,
   unit: Unit,
 ): readonly string[] {
   const [long, wide] = [formatWithUnit(cut, unit), formatWithUnit(width, unit)];
-  const name = nameOf(piece).toLowerCase();
+  const [name, under] = [nameOf(through).toLowerCase(), nameOf(piece).toLowerCase()];
   if (way === 'notches')
     return [
       `Cut two pieces of ribbon, each ${long} long, ${wide} wide.`,
-      `Lay both over the floor of the ${under === undefined ? 'box' : nameOf(under).toLowerCase()} from left to right, a third of the way in from the front and from the back, their ends out over the walls: the ${name} comes on top of them.`,
+      `Lay both over the floor of the ${under} from left to right, a third of the way in from the front and from the back, their ends out over the walls: the ${name} comes on top of them.`,
     ];
   return [
     `Cut ${long} of ribbon, ${wide} wide.`,

@@ -36,12 +36,6 @@ const closings = [
     </template>
     <div class="row">
       <PaperPick :worn="band" label="Band" />
-      <Pick
-        label="How the ends of the band hold"
-        :value="props.band.closing"
-        :options="closings"
-        @change="(closing) => dressing.replace('closing', { ...band, closing })"
-      />
       <MeasureField
         :field="`${project} ${band.id} width`"
         label="Band: width"
@@ -54,14 +48,25 @@ const closings = [
         @change="(width) => dressing.replace('width', { ...band, width })"
       />
     </div>
+    <Pick
+      class="closing"
+      label="How the ends of the band hold"
+      :value="props.band.closing"
+      :options="closings"
+      @change="(closing) => dressing.replace('closing', { ...band, closing })"
+    />
   </WornEntry>
 </template>
 
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 62px 26px;
+  grid-template-columns: minmax(0, 1fr) 62px 26px;
   gap: 6px;
   align-items: center;
+}
+
+.closing {
+  width: 148px;
 }
 </style>

@@ -28,7 +28,7 @@ import { coveringFaces } from './covering-faces.ts';
 import { motionArrows } from './motion-arrows.ts';
 import MotionArrow from './MotionArrow.vue';
 import { placeNames } from './place-names.ts';
-import { ribbonFaces, ribbonPart } from './ribbon-faces.ts';
+import { ribbonFaces, ribbonPart, ribbonsLaidIn, ribbonsOverGift } from './ribbon-faces.ts';
 import ThreadDrawing from './ThreadDrawing.vue';
 import { useLoopedShare } from './use-looped-share.ts';
 
@@ -132,10 +132,17 @@ const isFromBehind = computed(() => Math.abs(view.value.turn) > 90);
 /** How high above its place the gift is when it comes into sight, in millimetres. */
 const comesFrom = 120;
 
-/** A ribbon that is put on lies on the closed box. */
-function tiedOn(faces: readonly PlacedFace[], at: number): readonly PlacedFace[] {
+/** A ribbon that is put on lies on the closed box, in the open one, or round the gift. */
+function tiedOn(
+  faces: readonly PlacedFace[],
+  given: readonly PlacedFace[],
+  at: number,
+): readonly PlacedFace[] {
   const tied = props.step.operations[at];
+  if (tied?.kind === 'lay ribbon' && tied.ribbon.way === 'notches')
+    return ribbonsLaidIn(faces, tied.ribbon);
   if (tied?.kind !== 'tie') return [];
+  if (tied.ribbon.way === 'notches') return ribbonsOverGift(given, tied.ribbon);
   const lid = box.value.parts.flatMap(({ part: { id, opens } }) =>
     opens && opens.z > 0 ? [id] : [],
   );
@@ -145,7 +152,7 @@ function tiedOn(faces: readonly PlacedFace[], at: number): readonly PlacedFace[]
 function drawnAt(at: number, part: number) {
   const { faces, gift } = sceneOf.value({ at, share: part });
   const given = gift > 0 ? giftFaces(props.gift, view.value, (1 - gift) * comesFrom) : [];
-  return drawFaces([...faces, ...given, ...tiedOn(faces, at)], skin.value, 6, view.value);
+  return drawFaces([...faces, ...given, ...tiedOn(faces, given, at)], skin.value, 6, view.value);
 }
 const picture = computed(() => drawnAt(props.at, share.value));
 

@@ -40,15 +40,23 @@ function isSquare(places: readonly Vector[], bounds: Bounds, [one, other]: reado
   );
 }
 
+interface Stretch {
+  readonly side: Axis;
+  readonly end: 'from' | 'to';
+  readonly wide: Axis;
+  /** How far along the side its middle is; a half where it is not said. */
+  readonly share?: number;
+}
+
 /** A stretch of ribbon on one side of a block: square to an axis there, as wide as another says. */
 function stretch(
   bounds: Bounds,
-  { side, end, wide }: { readonly side: Axis; readonly end: 'from' | 'to'; readonly wide: Axis },
+  { side, end, wide, share = 0.5 }: Stretch,
   width: number,
 ): PlacedFace {
   const sign = end === 'to' ? 1 : -1;
   const level = bounds[side][end] + sign * off;
-  const middle = (bounds[wide].from + bounds[wide].to) / 2;
+  const middle = bounds[wide].from + (bounds[wide].to - bounds[wide].from) * share;
   const long = (['x', 'y', 'z'] as const).find((axis) => axis !== side && axis !== wide) ?? 'z';
   const place = (a: number, b: number): Vector => {
     const at = { x: 0, y: 0, z: 0 };
@@ -70,6 +78,46 @@ function stretch(
     out,
     card: 0.2,
   };
+}
+
+/** Both ribbons that go round a gift and its insert, where they are. */
+const throughNotches = [1 / 3, 2 / 3];
+
+/** Two ribbons over the gift, from left to right. */
+export function ribbonsOverGift(
+  gift: readonly PlacedFace[],
+  { width }: TieOperation['ribbon'],
+): readonly PlacedFace[] {
+  const places = cornersOf(gift);
+  if (places.length === 0) return [];
+  const bounds = boundsOf(places);
+  const sides = [
+    { side: 'x', end: 'from' },
+    { side: 'x', end: 'to' },
+    { side: 'z', end: 'to' },
+  ] as const;
+  return throughNotches.flatMap((share) =>
+    sides.map((each) => stretch(bounds, { ...each, wide: 'y', share }, toMillimetres(width))),
+  );
+}
+
+/** Two ribbons laid through an open box, from left to right, their ends out over its walls. */
+export function ribbonsLaidIn(
+  box: readonly PlacedFace[],
+  { width }: TieOperation['ribbon'],
+): readonly PlacedFace[] {
+  const places = cornersOf(box);
+  if (places.length === 0) return [];
+  const bounds = boundsOf(places);
+  const { from } = bounds.z;
+  const above = 2 * off + 0.4;
+  const onFloor: Bounds = { ...bounds, z: { from: from - above, to: from + above } };
+  return throughNotches.flatMap((share) => {
+    const part = (on: Bounds, side: Axis, end: 'from' | 'to') =>
+      stretch(on, { side, end, wide: 'y', share }, toMillimetres(width));
+    const seen = part(onFloor, 'z', 'to');
+    return [seen, ...(['from', 'to'] as const).map((end) => part(bounds, 'x', end))];
+  });
 }
 
 /** A ribbon as it lies on the closed box, where that is square enough to draw it so. */

@@ -208,10 +208,10 @@ export interface SpotOperation {
 /** Cut a ribbon and put it through or under a piece that is not in its place yet, to be tied later. */
 export interface LayRibbonOperation {
   readonly kind: 'lay ribbon';
+  /** What it is put through, or what it is laid in, for that to come on top of it. */
   readonly piece: string;
+  readonly through: string;
   readonly ribbon: Ribbon;
-  /** What a piece that lies in the box lies in. */
-  readonly in?: string;
 }
 
 /**
