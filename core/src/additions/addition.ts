@@ -92,6 +92,8 @@ export interface Addition<Choice> {
   readonly apart?: (choice: Choice, gift: Gift) => Length;
   /** Whether it goes over other things, whenever it was put on. */
   readonly goesRound?: GoesRound;
+  /** Whether it is cut to the bare faces alone, whatever else is worn. */
+  readonly isCutToFace?: true;
   /** The faces that it takes. */
   readonly takes: (choice: Choice, box: Undressed) => readonly FlatFace[];
 }

@@ -1,4 +1,4 @@
-import type { DressedBox } from './dress-frame.ts';
+import type { DressedBox } from './undress.ts';
 
 /** A box without what it wears; its windows are no matter. */
 export function bareBox({ assembly, ...drawn }: DressedBox): DressedBox {

@@ -1,246 +1,19 @@
-import { foldingBox, type FaceRef, type FoldingBox } from '../fold/index.ts';
 import {
   drawFrame,
-  cutOutOf,
   type DrawnFrame,
-  type PieceCutout,
   type Refusal,
   type SizeOf,
   type StyleFrame,
-  type Worn,
-  type WornAnswer,
 } from '../forms/index.ts';
-import type { Gift } from '../gift/index.ts';
-import { ordinalInWords, plus, zero, type Length, type Unit } from '../length/index.ts';
-import { paperFor, type Paper, type Papers } from '../paper/index.ts';
-import { cuttingMeans, type Kit } from '../tools/index.ts';
-import type { DressBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
-import type { Over } from './covers.ts';
-import { flatFaces, type FlatFace } from './flat-faces.ts';
-import { withoutOpenings } from './openings.ts';
-import { capitalised, faceSaid } from './panel-names.ts';
-import { makeRoom, mayMakeRoom } from './make-room.ts';
-import { pieceUnderLid } from './under-lid.ts';
+import { plus, zero } from '../length/index.ts';
+import type { LaidCard, LeftOff, Undressed } from './addition.ts';
+import type { FlatFace } from './flat-faces.ts';
+import { eachInTurn, type DressRequest } from './in-turn.ts';
+import { makeRoom } from './make-room.ts';
 import { additionOf, type AdditionChoice } from './registry.ts';
-import { roomTaken } from './take-room.ts';
-
-/** What a box is to wear, and how that is made. */
-export interface DressRequest {
-  readonly additions: readonly AdditionChoice[];
-  /** The papers of the box’s own pieces, each its own, and then those of what it wears. */
-  readonly papers: Papers;
-  readonly kit: Kit;
-  readonly unit: Unit;
-  readonly gift: Gift;
-}
-
-/** The papers of what a box wears, in the order in which they follow those of its own pieces. */
-export function papersWorn(additions: readonly AdditionChoice[]): readonly Paper[] {
-  return additions.flatMap((choice) => additionOf(choice).papers);
-}
-
-/** The same additions with another paper in place of one of those that they wear, as these are counted. */
-export function withWornPaper(
-  additions: readonly AdditionChoice[],
-  at: number,
-  paper: Paper,
-): readonly AdditionChoice[] {
-  let first = 0;
-  return additions.map((choice) => {
-    const addition = additionOf(choice);
-    const own = at - first;
-    const count = addition.papers.length;
-    first += count;
-    return own >= 0 && own < count ? addition.withPaper(own, paper) : choice;
-  });
-}
-
-/** A box ready to fold, without its openings and without anything that it wears. */
-function plainBox(
-  { pieces, assembly }: Pick<DrawnFrame, 'pieces' | 'assembly'>,
-  papers: Papers,
-): FoldingBox {
-  const parts = assembly.parts.filter(
-    ({ worn, lies, wraps, isHandle }) => !worn && !lies && !wraps && !isHandle,
-  );
-  const isBare = ({ part }: FaceRef) => parts.some(({ id }) => id === part);
-  const bare = {
-    ...assembly,
-    parts,
-    // A flap of the box may close over a panel of another one.
-    stacks: assembly.stacks.filter(({ face, on }) => isBare(face) && isBare(on)),
-  };
-  return foldingBox(
-    withoutOpenings(pieces),
-    ({ paper }) => paperFor(papers, paper).thickness,
-    bare,
-  );
-}
-
-/** Its faces that something may be worn on. */
-function facesOf(
-  plain: FoldingBox,
-  pieces: DrawnFrame['pieces'],
-  pairs: readonly Over[],
-): readonly FlatFace[] {
-  return flatFaces(plain, new Map(pieces.map(({ id, grid }) => [id, grid.cutouts])), pairs);
-}
-
-/** All faces of a box that something may be worn on, whether they wear anything or not. */
-export function wearable(
-  {
-    pieces,
-    assembly,
-    pairs,
-  }: Pick<DrawnFrame, 'pieces' | 'assembly'> & { readonly pairs: readonly Over[] },
-  papers: Papers,
-): readonly FlatFace[] {
-  return facesOf(plainBox({ pieces, assembly }, papers), pieces, pairs);
-}
-
-const nothing: Worn = { pieces: [], parts: [], stacks: [] };
-
-/** A box as it is planned, with what goes over what. */
-export type DressedBox = DrawnFrame & { readonly pairs: readonly Over[] };
-
-/** The step that cuts are made in. */
-export function stepOfCuts(kit: Kit): Length {
-  return cuttingMeans(kit)?.step ?? kit.trimmer.step;
-}
-
-/** A drawn box that wears nothing yet. */
-export function undressed(drawn: DrawnFrame, papers: Papers, pairs: readonly Over[]): Undressed {
-  const plain = plainBox(drawn, papers);
-  return {
-    drawn,
-    plain,
-    papers,
-    faces: facesOf(plain, drawn.pieces, pairs),
-    taken: [],
-    worn: nothing,
-  };
-}
-
-/** Where something lies in the box: at its walls, among what is put in one after the other, or next to the gift. */
-function nearness(choice: AdditionChoice): 0 | 1 | 2 {
-  const { goesRound } = additionOf(choice);
-  return goesRound === 'under all' ? 0 : goesRound === 'within all' ? 2 : 1;
-}
-
-/** Whether one of the additions lies nearer to the gift than another: what is put in later does. */
-function isNearer(additions: readonly AdditionChoice[], one: number, other: number): boolean {
-  const [a, b] = [additions[one], additions[other]];
-  if (!a || !b || one === other) return false;
-  return nearness(a) > nearness(b) || (nearness(a) === nearness(b) && one > other);
-}
-
-/** How wide the ribbon is that goes through a band; undefined where none does. */
-function ribbonThroughBand(additions: readonly AdditionChoice[]): Length | undefined {
-  return additions.flatMap((choice) =>
-    choice.addition === 'ribbon' && choice.way === 'band' ? [choice.width] : [],
-  )[0];
-}
-
-/** Each addition with the faces that those before it have left, and how it is cut. */
-function eachInTurn<Result>(
-  { additions, papers, kit, unit, gift }: DressRequest,
-  bare: Undressed,
-  put: (choice: AdditionChoice, box: Undressed, brief: DressBrief) => Result,
-): readonly Result[] {
-  const taken: FlatFace[] = [];
-  const firstBand = additions.find(({ addition }) => addition === 'band');
-  let firstPaper = papers.length - papersWorn(additions).length;
-  return additions.map((choice, i) => {
-    const addition = additionOf(choice);
-    const box = { ...bare, taken: [...taken] };
-    const step = stepOfCuts(kit);
-    const inner = roomTaken(
-      additions.filter((_, j) => isNearer(additions, j, i)),
-      gift,
-    );
-    const field = `additions.${i}`;
-    const threaded = choice === firstBand ? ribbonThroughBand(additions) : undefined;
-    const result = put(choice, box, {
-      ...{ field, firstPaper, step, kit, unit, gift, inner },
-      ...(threaded !== undefined && { threaded }),
-    });
-    taken.push(...addition.takes(box));
-    firstPaper += addition.papers.length;
-    return result;
-  });
-}
-
-/** The box with what is cut out of its own pieces, before it wears anything. */
-function openAll(
-  request: DressRequest,
-  bare: Undressed,
-  fits: StyleFrame['fits'],
-): {
-  readonly box: Undressed;
-  readonly cutouts: readonly PieceCutout[];
-  readonly refusal?: Refusal;
-} {
-  const cutouts: PieceCutout[] = [];
-  let refusal: Refusal | undefined;
-  eachInTurn(request, bare, (choice, box, brief) => {
-    const drawn = cutOutOf(box.drawn, cutouts);
-    const answer = additionOf(choice).opens({ ...box, drawn }, brief);
-    if (answer.ok) cutouts.push(...answer.cutouts);
-    else refusal ??= answer.refusal;
-  });
-  const box =
-    cutouts.length === 0 ? bare : undressed(cutOutOf(bare.drawn, cutouts), request.papers, fits);
-  return { box, cutouts, ...(refusal && { refusal }) };
-}
-
-/** A stamp goes on what covers its face, what goes round the box over all else, and a ribbon over a band. */
-const orderOfWearing = ['under all', 'not', 'within all', 'on it', 'over it', 'over all'] as const;
-
-function wearAll(request: DressRequest, closed: Undressed, fits: StyleFrame['fits']): WornAnswer {
-  const { box: bare, cutouts, refusal: unopened } = openAll(request, closed, fits);
-  let worn: Worn = { ...nothing, ...(cutouts.length > 0 && { cutouts }) };
-  let refusal = unopened;
-  const each = eachInTurn(request, bare, (choice, box, brief) => ({
-    addition: additionOf(choice),
-    box,
-    brief,
-  }));
-  // What goes round the box goes over all else, whenever it was put on.
-  const inOrder = orderOfWearing.flatMap((goes) =>
-    each.filter(({ addition }) => addition.goesRound === goes),
-  );
-  for (const { addition, box, brief } of inOrder) {
-    const narrow = addition
-      .laid(box, { ...brief, laid: [] })
-      .find((card) => !mayMakeRoom(fits, card));
-    if (narrow) refusal ??= noRoomFor(narrow, brief.field);
-    const answer = addition.wear({ ...box, worn }, brief);
-    if (!answer.ok) refusal ??= answer.refusal;
-    else
-      worn = {
-        ...worn,
-        pieces: [...worn.pieces, ...answer.worn.pieces],
-        parts: [...worn.parts, ...answer.worn.parts],
-        stacks: [...worn.stacks, ...answer.worn.stacks],
-        ribbons: [...(worn.ribbons ?? []), ...(answer.worn.ribbons ?? [])],
-        spots: [...(worn.spots ?? []), ...(answer.worn.spots ?? [])],
-        tags: [...(worn.tags ?? []), ...(answer.worn.tags ?? [])],
-      };
-  }
-  return refusal
-    ? { ok: false, refusal }
-    : { ok: true, worn: { ...worn, pieces: apartByName(worn.pieces) } };
-}
-
-/** Pieces that would have the same name, as unlike panels on the walls of a cup, are told apart by their order. */
-function apartByName(pieces: Worn['pieces']): Worn['pieces'] {
-  return pieces.map((piece) => {
-    const nth = pieces.filter(({ name }) => name === piece.name).indexOf(piece);
-    if (nth === 0) return piece;
-    const which = capitalised(nth === 1 ? 'other' : `${ordinalInWords(nth)} other`);
-    return { ...piece, name: `${which} ${piece.name.toLowerCase()}` };
-  });
-}
+import { pieceUnderLid } from './under-lid.ts';
+import { undressed, type DressedBox } from './undress.ts';
+import { wearAll } from './wear-all.ts';
 
 export type DressAnswer =
   | { readonly ok: true; readonly frame: StyleFrame }
@@ -332,13 +105,6 @@ function laidUnder(request: DressRequest, bare: Undressed): readonly LaidCard[] 
     }
   }
   return [...heaps.values()];
-}
-
-function noRoomFor({ face: { name } }: LaidCard, field: string): Refusal {
-  return {
-    field,
-    message: `Nothing can be worn on the ${faceSaid(name)} there: another part of the box lies close over it, and can’t be made larger. Let it end below that, or take it off there.`,
-  };
 }
 
 /** What goes over many walls has all of its own alike, and goes over the same on each of them or on none. */

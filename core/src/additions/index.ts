@@ -1,15 +1,7 @@
 export type { LeftOff } from './addition.ts';
-export {
-  dressAsItIs,
-  dressFrame,
-  leftOff,
-  mayGoUnder,
-  papersWorn,
-  wearable,
-  withWornPaper,
-  type DressAnswer,
-  type DressRequest,
-} from './dress-frame.ts';
+export { dressAsItIs, dressFrame, leftOff, mayGoUnder, type DressAnswer } from './dress-frame.ts';
+export { papersWorn, withWornPaper, type DressRequest } from './in-turn.ts';
+export { wearable } from './undress.ts';
 export { withoutOpenings } from './openings.ts';
 export { choiceOf, chosenFrom, isSameFace, type FaceChoice } from './face-choice.ts';
 export { bandLimits, bandWays, type BandChoice } from './band.ts';

@@ -274,24 +274,33 @@ export function roomSides(bare: Undressed, inner: RoomTaken): RoomSides {
   const grown = (up: number) => narrowed(roomAt(cavity, up), -(around ?? 0));
   const [low, top] = [-(under ?? 0), cavity.high + (over ?? 0)];
   const [floorRing, topRing] = [grown(low), grown(cavity.high)];
-  const walls = floorRing.map((from, i) => {
-    const next = (i + 1) % floorRing.length;
-    const to = floorRing[next] ?? from;
-    const [fromAbove, toAbove] = [topRing[i] ?? from, topRing[next] ?? to];
-    return wallSide(
-      [
-        vector(from.x, from.y, low),
-        vector(to.x, to.y, low),
-        vector(toAbove.x, toAbove.y, cavity.high),
-        vector(fromAbove.x, fromAbove.y, cavity.high),
-      ],
-      behind,
-    );
-  });
+  const wallsOf = () =>
+    floorRing.map((from, i) => {
+      const next = (i + 1) % floorRing.length;
+      const to = floorRing[next] ?? from;
+      const [fromAbove, toAbove] = [topRing[i] ?? from, topRing[next] ?? to];
+      return wallSide(
+        [
+          vector(from.x, from.y, low),
+          vector(to.x, to.y, low),
+          vector(toAbove.x, toAbove.y, cavity.high),
+          vector(fromAbove.x, fromAbove.y, cavity.high),
+        ],
+        behind,
+      );
+    });
+  // Each is looked for where it is asked for.
+  const sides: { floor?: RoomSide; top?: RoomSide; walls?: readonly RoomSide[] } = {};
   return {
     box,
-    floor: levelSide(floorRing, low, -1, behind),
-    top: levelSide(grown(cavity.high), top, 1, behind),
-    walls,
+    get floor() {
+      return (sides.floor ??= levelSide(floorRing, low, -1, behind));
+    },
+    get top() {
+      return (sides.top ??= levelSide(topRing, top, 1, behind));
+    },
+    get walls() {
+      return (sides.walls ??= wallsOf());
+    },
   };
 }

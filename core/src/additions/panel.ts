@@ -308,6 +308,7 @@ export const panel: Addition<PanelChoice> = {
   room: () => noRoomTaken,
   takes,
   leftOff,
+  isCutToFace: true,
   goesUnder: ({ underCover }) => underCover === 'counted',
   laid: (choice, box) =>
     choice.underCover === 'ends'

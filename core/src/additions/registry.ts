@@ -51,6 +51,7 @@ export interface ChosenAddition {
   readonly room: (gift: Gift) => RoomTaken;
   readonly apart: (gift: Gift) => Length;
   readonly goesRound: GoesRound | 'not';
+  readonly isCutToFace: boolean;
   readonly withPaper: (at: number, paper: Paper) => AdditionChoice;
   readonly takes: (box: Undressed) => readonly FlatFace[];
   readonly goesUnder: boolean;
@@ -72,6 +73,7 @@ function chosen<Choice extends AdditionChoice>(
     room: (gift) => addition.room(choice, gift),
     apart: (gift) => addition.apart?.(choice, gift) ?? zero,
     goesRound: addition.goesRound ?? 'not',
+    isCutToFace: addition.isCutToFace ?? false,
     withPaper: (at, paper) => addition.withPaper(choice, at, paper),
     takes: (box) => addition.takes(choice, box),
     goesUnder: addition.goesUnder?.(choice) ?? false,

@@ -9,7 +9,8 @@ import {
 import { windowFilm } from '../paper/index.ts';
 import type { Undressed } from './addition.ts';
 import { bareBox } from './bare-box.ts';
-import { stepOfCuts, undressed, type DressedBox, type DressRequest } from './dress-frame.ts';
+import { stepOfCuts, type DressRequest } from './in-turn.ts';
+import { undressed, type DressedBox } from './undress.ts';
 import { choiceOf, isSameFace, type FaceChoice } from './face-choice.ts';
 import { boundsOf } from './outline.ts';
 import { noRoomTaken } from './room-taken.ts';

@@ -1,5 +1,6 @@
 import { bareBox } from './bare-box.ts';
-import { undressed, type DressedBox, type DressRequest } from './dress-frame.ts';
+import type { DressRequest } from './in-turn.ts';
+import { undressed, type DressedBox } from './undress.ts';
 import { overSchema, type OverTop } from './facing-walls.ts';
 import { mayHaveWire } from './wire.ts';
 

@@ -1,0 +1,93 @@
+import type { Gift } from '../gift/index.ts';
+import type { Length, Unit } from '../length/index.ts';
+import type { Paper, Papers } from '../paper/index.ts';
+import { cuttingMeans, type Kit } from '../tools/index.ts';
+import type { DressBrief, Undressed } from './addition.ts';
+import type { FlatFace } from './flat-faces.ts';
+import { additionOf, type AdditionChoice } from './registry.ts';
+import { roomTaken } from './take-room.ts';
+
+/** What a box is to wear, and how that is made. */
+export interface DressRequest {
+  readonly additions: readonly AdditionChoice[];
+  /** The papers of the box’s own pieces, each its own, and then those of what it wears. */
+  readonly papers: Papers;
+  readonly kit: Kit;
+  readonly unit: Unit;
+  readonly gift: Gift;
+}
+
+/** The papers of what a box wears, in the order in which they follow those of its own pieces. */
+export function papersWorn(additions: readonly AdditionChoice[]): readonly Paper[] {
+  return additions.flatMap((choice) => additionOf(choice).papers);
+}
+
+/** The same additions with another paper in place of one of those that they wear, as these are counted. */
+export function withWornPaper(
+  additions: readonly AdditionChoice[],
+  at: number,
+  paper: Paper,
+): readonly AdditionChoice[] {
+  let first = 0;
+  return additions.map((choice) => {
+    const addition = additionOf(choice);
+    const own = at - first;
+    const count = addition.papers.length;
+    first += count;
+    return own >= 0 && own < count ? addition.withPaper(own, paper) : choice;
+  });
+}
+
+/** The step that cuts are made in. */
+export function stepOfCuts(kit: Kit): Length {
+  return cuttingMeans(kit)?.step ?? kit.trimmer.step;
+}
+
+/** Where something lies in the box: at its walls, among what is put in one after the other, or next to the gift. */
+function nearness(choice: AdditionChoice): 0 | 1 | 2 {
+  const { goesRound } = additionOf(choice);
+  return goesRound === 'under all' ? 0 : goesRound === 'within all' ? 2 : 1;
+}
+
+/** Whether one of the additions lies nearer to the gift than another: what is put in later does. */
+function isNearer(additions: readonly AdditionChoice[], one: number, other: number): boolean {
+  const [a, b] = [additions[one], additions[other]];
+  if (!a || !b || one === other) return false;
+  return nearness(a) > nearness(b) || (nearness(a) === nearness(b) && one > other);
+}
+
+/** How wide the ribbon is that goes through a band; undefined where none does. */
+function ribbonThroughBand(additions: readonly AdditionChoice[]): Length | undefined {
+  return additions.flatMap((choice) =>
+    choice.addition === 'ribbon' && choice.way === 'band' ? [choice.width] : [],
+  )[0];
+}
+
+/** Each addition with the faces that those before it have left, and how it is cut. */
+export function eachInTurn<Result>(
+  { additions, papers, kit, unit, gift }: DressRequest,
+  bare: Undressed,
+  put: (choice: AdditionChoice, box: Undressed, brief: DressBrief) => Result,
+): readonly Result[] {
+  const taken: FlatFace[] = [];
+  const firstBand = additions.find(({ addition }) => addition === 'band');
+  let firstPaper = papers.length - papersWorn(additions).length;
+  return additions.map((choice, i) => {
+    const addition = additionOf(choice);
+    const box = { ...bare, taken: [...taken] };
+    const step = stepOfCuts(kit);
+    const inner = roomTaken(
+      additions.filter((_, j) => isNearer(additions, j, i)),
+      gift,
+    );
+    const field = `additions.${i}`;
+    const threaded = choice === firstBand ? ribbonThroughBand(additions) : undefined;
+    const result = put(choice, box, {
+      ...{ field, firstPaper, step, kit, unit, gift, inner },
+      ...(threaded !== undefined && { threaded }),
+    });
+    taken.push(...addition.takes(box));
+    firstPaper += addition.papers.length;
+    return result;
+  });
+}
