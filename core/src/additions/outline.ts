@@ -97,6 +97,8 @@ function chordsOf(curve: readonly Point[], whole: number): readonly Point[] {
  * sides as follow them. One with no corner, or with one that points in, is left as it is.
  */
 export function straightSided(outline: readonly Point[]): readonly Point[] {
+  // Most faces have four sides.
+  if (outline.length < 5) return outline;
   const turns = turnsOf(outline);
   const corners = turns.flatMap((turn, i) => (turn > corner ? [i] : []));
   if (corners.length === 0 || !isConvex(outline)) return outline;
