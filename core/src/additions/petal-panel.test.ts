@@ -103,7 +103,7 @@ it('on petals is pressed on in one step for all four, before they are folded', (
     (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
   );
   const pressed = told.findIndex((text) =>
-    text.includes('the petals of all four walls of the base, its wide end towards the fold, '),
+    text.includes('the petals of all four walls of the base, its wide end along the fold, '),
   );
   const folded = told.findIndex((text) => text.includes('Fold in the petal'));
   expect(pressed).toBeGreaterThan(0);

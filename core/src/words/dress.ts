@@ -36,7 +36,7 @@ function layOutsideUp(
 /** Where on its face it is pressed. */
 function placeOnFace({ side, fromFold }: DressOperation, unit: Unit): string {
   if (fromFold !== undefined)
-    return `its wide end towards the fold, ${formatNearest(fromFold, unit)} in from it, as far from both ends of the fold`;
+    return `its wide end along the fold, ${formatNearest(fromFold, unit)} from it, as far from both ends of the fold`;
   return side === 'outside' ? 'as far in from every edge' : 'in the middle';
 }
 

@@ -116,7 +116,7 @@ const others = [
 ];
 
 /** Where something is pressed onto its face. */
-const placeOnFace = `as far in from every edge|in the middle|over (?:its|each) window|its wide end towards the fold, (${figure}) in from it, as far from both ends of the fold`;
+const placeOnFace = `as far in from every edge|in the middle|over (?:its|each) window|its wide end along the fold, (${figure}) from it, as far from both ends of the fold`;
 
 /** Folds parts that must be there, though they are not glued now. */
 const folded = [
