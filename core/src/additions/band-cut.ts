@@ -10,6 +10,7 @@ import {
   roundUp,
   smallest,
   times,
+  zero,
   type Length,
 } from '../length/index.ts';
 import { readLines } from '../make/index.ts';
@@ -17,7 +18,7 @@ import type { Paper } from '../paper/index.ts';
 import { gridPositions } from '../piece/index.ts';
 import { widthForTape, type Kit } from '../tools/index.ts';
 import type { DressBrief } from './addition.ts';
-import { hookedStrip, oneStrip, twoStrips } from './band-strips.ts';
+import { frontOfThreeSides, hookedStrip, oneStrip, twoStrips } from './band-strips.ts';
 import { axesRound, type Reach, type RoundOf, type WayRound } from './round-box.ts';
 
 /** How the ends of a band hold: one is glued on the other, or slits in them hook into each other. */
@@ -119,43 +120,66 @@ const longerBy = [0, 1, 2, 3];
 /** What is shorter beyond its slit does not hold. */
 const leastTip = millimetres(6);
 
-/** How the strips of a band are cut and joined for what it goes round. */
-function stripsFor(
-  { id, paper, width, closing }: BandToCut,
-  { of, way }: RoundWhat,
-  brief: CutBrief,
-): CutBand {
-  const { step, kit, firstPaper } = brief;
+/** All that the strips of a band are chosen from. */
+interface StripChoices {
+  /** Every pair of panels, with one of them wider by a card where two layers lie there. */
+  readonly pairs: (double: 'across' | 'deep') => readonly Pick<Strip, 'across' | 'deep'>[];
+  /** How long an end may be that is so long at the least. */
+  readonly ends: (least: Length) => readonly Length[];
+  readonly fitsSheet: (strip: Strip) => boolean;
+  readonly named: { id: string; paper: number; card: Length; width: Length };
+}
+
+function stripChoices(
+  { id, paper, width }: BandToCut,
+  { of }: RoundWhat,
+  { step, firstPaper }: CutBrief,
+): StripChoices {
   const card = paper.thickness;
-  /** Every pair of panels, with one of them wider by a card where a seam lies inside. */
-  const pairs = (seams: 'across' | 'deep') => {
-    const cards = (way: 'across' | 'deep') => (way === seams ? times(card, 2) : card);
-    return panelsOver(plus(lengthOf(of.right), cards('across')), step).flatMap((across) =>
-      panelsOver(plus(lengthOf(of.back), cards('deep')), step).map((deep) => ({ across, deep })),
-    );
-  };
-  const ends = (least: Length) =>
-    longerBy.map((steps) => plus(roundUp(least, step), times(step, steps)));
-  const named = { id: `${id} band`, paper: firstPaper, card, width };
   const longest = largest(paper.sheet.width, paper.sheet.height);
-  const isWithin = ({ sections }: Strip) => plus(...sections) <= longest;
-  if (closing === 'hooks') {
-    const strips = pairs('deep').flatMap(({ across, deep }): readonly Strip[] => {
-      const behind = ends(plus(half(across), seamFor(half(across), kit)));
-      return behind.flatMap((end) =>
-        behind.map((other) => ({ across, deep, sections: [end, deep, across, deep, other] })),
+  return {
+    pairs: (double) => {
+      const cards = (way: 'across' | 'deep') => (way === double ? times(card, 2) : card);
+      return panelsOver(plus(lengthOf(of.right), cards('across')), step).flatMap((across) =>
+        panelsOver(plus(lengthOf(of.back), cards('deep')), step).map((deep) => ({ across, deep })),
       );
-    });
-    const hooked = bestOf(strips.filter(isWithin), kit);
-    const long = plus(...(bestOf(strips, kit)?.sections ?? []));
-    if (!hooked) return { ok: false, why: 'longer than its sheet', long };
-    const { across, deep, sections } = hooked;
-    const [end = step, , , , otherEnd = end] = sections;
-    if (minus(plus(end, otherEnd), across) < times(leastTip, 2))
-      return { ok: false, why: 'too narrow for tips', long };
-    const worn = hookedStrip({ ...named, across, deep, seam: end, otherSeam: otherEnd });
-    return { ok: true, worn, seen: 2 };
-  }
+    },
+    ends: (least) => longerBy.map((steps) => plus(roundUp(least, step), times(step, steps))),
+    fitsSheet: ({ sections }) => plus(...sections) <= longest,
+    named: { id: `${id} band`, paper: firstPaper, card, width },
+  };
+}
+
+/** Strips over three sides that end behind, each with every length of both its ends. */
+function endingBehind(
+  { pairs, ends }: StripChoices,
+  least: (across: Length) => Length,
+): readonly Strip[] {
+  return pairs('deep').flatMap(({ across, deep }): readonly Strip[] => {
+    const behind = ends(least(across));
+    return behind.flatMap((end) =>
+      behind.map((other) => ({ across, deep, sections: [end, deep, across, deep, other] })),
+    );
+  });
+}
+
+/** A band whose ends hook into each other. */
+function hookedBand(choices: StripChoices, { kit }: CutBrief): CutBand {
+  const strips = endingBehind(choices, (across) => plus(half(across), seamFor(half(across), kit)));
+  const hooked = bestOf(strips.filter(choices.fitsSheet), kit);
+  const long = plus(...(bestOf(strips, kit)?.sections ?? []));
+  if (!hooked) return { ok: false, why: 'longer than its sheet', long };
+  const { across, deep, sections } = hooked;
+  const [end = zero, , , , otherEnd = end] = sections;
+  if (minus(plus(end, otherEnd), across) < times(leastTip, 2))
+    return { ok: false, why: 'too narrow for tips', long };
+  const worn = hookedStrip({ ...choices.named, across, deep, seam: end, otherSeam: otherEnd });
+  return { ok: true, worn, seen: frontOfThreeSides };
+}
+
+/** A band whose ends are glued: of one strip where that is no longer than its sheet, else of two. */
+function gluedBand(choices: StripChoices, way: WayRound, { step, kit }: CutBrief): CutBand {
+  const { pairs, ends, fitsSheet, named } = choices;
   const whole = pairs('across').flatMap(({ across, deep }): readonly Strip[] =>
     ends(seamFor(deep, kit)).map((seam) => ({
       across,
@@ -163,19 +187,14 @@ function stripsFor(
       sections: [deep, across, deep, across, seam],
     })),
   );
-  const one = bestOf(whole.filter(isWithin), kit);
+  const one = bestOf(whole.filter(fitsSheet), kit);
   if (one) {
     const { across, deep, sections } = one;
     const worn = oneStrip({ ...named, across, deep, seam: sections[4] ?? step });
     return { ok: true, worn, seen: panels.front };
   }
-  const parts = pairs('deep').flatMap(({ across, deep }): readonly Strip[] => {
-    const tabs = ends(seamFor(half(across), kit));
-    return tabs.flatMap((tab) =>
-      tabs.map((other) => ({ across, deep, sections: [tab, deep, across, deep, other] })),
-    );
-  });
-  const { across, deep, sections } = bestOf(parts, kit) ?? {
+  const strips = endingBehind(choices, (across) => seamFor(half(across), kit));
+  const { across, deep, sections } = bestOf(strips, kit) ?? {
     across: step,
     deep: step,
     sections: [],
@@ -183,7 +202,15 @@ function stripsFor(
   const under = way === 'walls' ? 'Band back' : 'Band underside';
   const [seam = step, , , , otherSeam = seam] = sections;
   const worn = twoStrips({ ...named, across, deep, seam, otherSeam, under });
-  return { ok: true, worn, seen: 2 };
+  return { ok: true, worn, seen: frontOfThreeSides };
+}
+
+/** How the strips of a band are cut and joined for what it goes round. */
+function stripsFor(band: BandToCut, round: RoundWhat, brief: CutBrief): CutBand {
+  const choices = stripChoices(band, round, brief);
+  return band.closing === 'hooks'
+    ? hookedBand(choices, brief)
+    : gluedBand(choices, round.way, brief);
 }
 
 /** A band as pieces, laid round what it goes round: as its scores come best on the grooves. */

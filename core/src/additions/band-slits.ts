@@ -1,4 +1,4 @@
-import type { Refusal, Worn } from '../forms/index.ts';
+import { uprightSlit, type Refusal, type Worn } from '../forms/index.ts';
 import {
   formatWithUnit,
   half,
@@ -21,27 +21,18 @@ const leastBeyond = millimetres(3);
 export const slitsApart = millimetres(16);
 const leastPanel = times(slitsApart, 2);
 
-const asWideAsACut = millimetres(0.5);
-
 /** Two slits across a strip, with the same place in the middle between them. */
 function slitsAt(middle: Length, ribbon: Length, width: Length): readonly Cutout[] {
   const long = plus(ribbon, longer);
   const top = half(minus(width, long));
-  return [-0.5, 0.5].map((side): Cutout => {
-    const x = plus(middle, times(slitsApart, side));
-    const [left, right] = [minus(x, half(asWideAsACut)), plus(x, half(asWideAsACut))];
-    const bottom = plus(top, long);
-    return {
-      shape: 'trim',
+  return [-0.5, 0.5].map((side) =>
+    uprightSlit({
       use: 'ribbon slit',
-      corners: [
-        { x: left, y: top },
-        { x: right, y: top },
-        { x: right, y: bottom },
-        { x: left, y: bottom },
-      ],
-    };
-  });
+      at: plus(middle, times(slitsApart, side)),
+      from: top,
+      to: plus(top, long),
+    }),
+  );
 }
 
 type Slit =

@@ -9,6 +9,7 @@ import {
   tubePart,
   tubeStacks,
   tubeTemplate,
+  uprightSlit,
   valley,
   type TubeShape,
   type Worn,
@@ -55,6 +56,9 @@ export function oneStrip({ id, paper, card, ...sizes }: BandSizes): Worn {
   };
 }
 
+/** Which of the columns of a strip over three sides is in front. */
+export const frontOfThreeSides = 2;
+
 /** What the flat strip of a band that lies over three sides has at its ends. */
 type ThreeSides = Pick<BandSizes, 'id' | 'paper' | 'card' | 'across' | 'deep' | 'width'> & {
   readonly ends: readonly [Length, Length];
@@ -91,21 +95,6 @@ function threeSides(strip: ThreeSides): { readonly piece: Piece; readonly part: 
   };
 }
 
-/** A slit across a strip, from one of its edges to the middle. */
-function hookSlit(at: Length, from: Length, to: Length): Cutout {
-  const [left, right] = [minus(at, half(slitWidth)), plus(at, half(slitWidth))];
-  return {
-    shape: 'trim',
-    use: 'hook',
-    corners: [
-      { x: left, y: from },
-      { x: right, y: from },
-      { x: right, y: to },
-      { x: left, y: to },
-    ],
-  };
-}
-
 /**
  * A band whose ends are slit, one from its upper edge and one from its lower, and hook into each other in the middle
  * of the back.
@@ -118,11 +107,15 @@ export function hookedStrip({
   const { id, across, deep, width } = strip;
   const tip = half(minus(plus(end, otherEnd), across));
   const whole = plus(end, deep, across, deep, otherEnd);
+  const slit = { use: 'hook', wide: slitWidth } as const;
   const { piece, part } = threeSides({
     ...strip,
     ends: [end, otherEnd],
     picture: 'wwwws',
-    cutouts: [hookSlit(tip, zero, half(width)), hookSlit(minus(whole, tip), half(width), width)],
+    cutouts: [
+      uprightSlit({ ...slit, at: tip, from: zero, to: half(width) }),
+      uprightSlit({ ...slit, at: minus(whole, tip), from: half(width), to: width }),
+    ],
   });
   const beside = (column: number) => ({ part: id, spot: { column, row: 0.5 } });
   return {

@@ -1,4 +1,4 @@
-import type { Worn } from '../forms/index.ts';
+import { uprightSlit, type Worn } from '../forms/index.ts';
 import { extentsOf, type Gift } from '../gift/index.ts';
 import {
   half,
@@ -50,10 +50,9 @@ function notches({ width, height }: PanelShape, kit: Kit): readonly Cutout[] {
   );
 }
 
-/** So much longer a slit is than what goes through it, so far from its end it is, and as wide as a cut. */
+/** So much longer a slit is than what goes through it, and so far from its end it is. */
 const longer = millimetres(2);
 const fromEnd = millimetres(9);
-const asWideAsACut = millimetres(0.5);
 
 /** So much card is left beyond the end of a slit. */
 const leastBeyond = millimetres(2.5);
@@ -65,21 +64,14 @@ function slits({ width, height }: PanelShape, gift: Gift): readonly Cutout[] | u
   if (plus(long, times(leastBeyond, 2)) > height) return undefined;
   const off = minus(half(across), smallest(fromEnd, times(across, 0.25)));
   const top = half(minus(height, long));
-  return [-1, 1].map((side): Cutout => {
-    const x = plus(half(width), times(off, side));
-    const [left, right] = [minus(x, half(asWideAsACut)), plus(x, half(asWideAsACut))];
-    const bottom = plus(top, long);
-    return {
-      shape: 'trim',
+  return [-1, 1].map((side) =>
+    uprightSlit({
       use: 'card slit',
-      corners: [
-        { x: left, y: top },
-        { x: right, y: top },
-        { x: right, y: bottom },
-        { x: left, y: bottom },
-      ],
-    };
-  });
+      at: plus(half(width), times(off, side)),
+      from: top,
+      to: plus(top, long),
+    }),
+  );
 }
 
 /** A card on the floor of the box that holds the gift; undefined where there is no floor for it. */

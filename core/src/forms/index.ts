@@ -105,6 +105,7 @@ export {
   tuckRoom,
 } from './closing.ts';
 export { finishTube, giftTube, standOnGluedFlaps, tubeAnswer, tubeStages } from './gift-tube.ts';
+export { uprightSlit } from './upright-slit.ts';
 export {
   hookReach,
   hookSlits,
