@@ -208,7 +208,7 @@ export function cornersOf({ left, right, bottom, top }: Bounds): readonly Point[
 }
 
 /** A cut that ends so near to a corner of the card, in millimetres, is made from that corner. */
-const nearCorner = 0.2;
+const nearCorner = 0.15;
 
 /** A place, or the corner that it is next to. */
 function toCorner(place: Point, corners: readonly Point[]): Point {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { papersOf, type Plan, type PlanRequest } from '@rangoli/core';
+import { closedFaces, papersOf, type Plan, type PlanRequest } from '@rangoli/core';
 import { PackageOpen, Pause, Play } from '@lucide/vue';
 import {
   refDebounced,
@@ -16,6 +16,7 @@ import { useHighlight } from '../stores/highlight.ts';
 import BoxPicture from './BoxPicture.vue';
 import { looksOf } from '../prints/card-look.ts';
 import { foldingBoxOf } from './box-faces.ts';
+import { fineryOf } from './finery.ts';
 import type { FoldStage } from './fold-stage.ts';
 import { hasWebGL, whenIdle } from './loading.ts';
 
@@ -76,8 +77,13 @@ watch([stage, width, height], () => {
 });
 watch([stage, box], () => {
   const { plan, papers } = settled.value;
-  const looks = looksOf(box.value, papers);
-  stage.value?.show(box.value, looks, plan.gift, time.value, open.value);
+  const shown = {
+    box: box.value,
+    looks: looksOf(box.value, papers),
+    gift: plan.gift,
+    finery: fineryOf(plan, papers, { box: box.value, closed: closedFaces(box.value) }),
+  };
+  stage.value?.show(shown, { time: time.value, open: open.value });
 });
 watch([time, open], () => stage.value?.pose(time.value, open.value));
 watch(

@@ -24,6 +24,7 @@ import { sceneAt, type FoldingBox, type Gift, type PlacedFace } from '@rangoli/c
 import type { CardLook } from '../prints/card-look.ts';
 import { PrintTextures } from '../prints/print-textures.ts';
 import { flatCorners } from './box-faces.ts';
+import type { Finery } from './finery.ts';
 import { CardMesh } from './card-mesh.ts';
 import { giftGroup } from './gift-mesh.ts';
 import { litEdges, type LitLine } from './lit-edges.ts';
@@ -34,6 +35,14 @@ function geometryOf(points: readonly PlacedFace['out'][]): BufferGeometry {
   const geometry = new BufferGeometry();
   const places = new Float32Array(points.flatMap(({ x, y, z }) => [x, y, z]));
   return geometry.setAttribute('position', new BufferAttribute(places, 3));
+}
+
+/** A box that is shown, with how its card looks, its gift, and what is put on it when it is closed. */
+interface Shown {
+  readonly box: FoldingBox;
+  readonly looks: ReadonlyMap<string, CardLook>;
+  readonly gift: Gift;
+  readonly finery: Finery | undefined;
 }
 
 /** The three-dimensional view on a canvas: drawn when something has changed, never in a loop of its own. */
@@ -53,6 +62,8 @@ export class FoldStage {
   #cardMesh: Mesh | undefined;
   #outline: LineSegments | undefined;
   #gift: Group | undefined;
+  #finery: CardMesh | undefined;
+  #fineryMesh: Mesh | undefined;
   #faces: readonly PlacedFace[] = [];
   #drawing = 0;
   #radius = 0;
@@ -96,14 +107,17 @@ export class FoldStage {
 
   /** Shows another box, or the same one after a change; the view stays as it was turned. */
   show(
-    box: FoldingBox,
-    looks: ReadonlyMap<string, CardLook>,
-    gift: Gift,
-    time: number,
-    open: number,
+    { box, looks, gift, finery }: Shown,
+    { time, open }: { readonly time: number; readonly open: number },
   ): void {
     this.#clear();
     this.#box = box;
+    if (finery && finery.faces.length > 0) {
+      this.#finery = new CardMesh(finery.faces, { ...finery.skin, textures: this.#textures });
+      this.#fineryMesh = new Mesh(this.#finery.geometry, this.#finery.materials);
+      this.#fineryMesh.castShadow = true;
+      this.#world.add(this.#fineryMesh);
+    }
     const closed = sceneAt(box, box.end, 0).faces;
     this.#card = new CardMesh(closed, {
       looks,
@@ -127,6 +141,8 @@ export class FoldStage {
     this.#card.move(scene.faces);
     this.#gift.visible = scene.gift > 0;
     this.#gift.position.z = (1 - scene.gift) * 120;
+    // It is put on when the box is closed.
+    if (this.#fineryMesh) this.#fineryMesh.visible = time >= this.#box.end && open === 0;
     this.#drawOutline();
     this.#drawMark();
     this.draw();
@@ -258,6 +274,9 @@ export class FoldStage {
   #clear(): void {
     if (this.#cardMesh) this.#world.remove(this.#cardMesh);
     if (this.#gift) this.#world.remove(this.#gift);
+    if (this.#fineryMesh) this.#world.remove(this.#fineryMesh);
     this.#card?.dispose();
+    this.#finery?.dispose();
+    this.#finery = this.#fineryMesh = undefined;
   }
 }

@@ -28,7 +28,14 @@ import { coveringFaces } from './covering-faces.ts';
 import { motionArrows } from './motion-arrows.ts';
 import MotionArrow from './MotionArrow.vue';
 import { placeNames } from './place-names.ts';
-import { ribbonFaces, ribbonPart, ribbonsLaidIn, ribbonsOverGift } from './ribbon-faces.ts';
+import { ribbonLook } from '../fold/finery.ts';
+import {
+  liftedParts,
+  ribbonFaces,
+  ribbonPart,
+  ribbonsLaidIn,
+  ribbonsOverGift,
+} from '../fold/ribbon-faces.ts';
 import ThreadDrawing from './ThreadDrawing.vue';
 import { useLoopedShare } from './use-looped-share.ts';
 
@@ -46,12 +53,10 @@ const props = defineProps<{
 }>();
 
 const box = computed(() => foldingBoxOf(props.plan, props.papers));
-/** What is put on now is lit. */
-const ribbonColour = '#f2b31c';
 const skin = computed(() => ({
   looks: new Map(looksOf(box.value, props.papers))
     .set(giftPart, plainLook(brass))
-    .set(ribbonPart, plainLook(ribbonColour)),
+    .set(ribbonPart, ribbonLook),
   flatOf: (face: PlacedFace) => flatCorners(box.value, face),
 }));
 const sceneOf = computed(() => assemblyScenes(box.value, props.step));
@@ -143,10 +148,7 @@ function tiedOn(
     return ribbonsLaidIn(faces, tied.ribbon);
   if (tied?.kind !== 'tie') return [];
   if (tied.ribbon.way === 'notches') return ribbonsOverGift(given, tied.ribbon);
-  const lid = box.value.parts.flatMap(({ part: { id, opens } }) =>
-    opens && opens.z > 0 ? [id] : [],
-  );
-  return ribbonFaces(faces, tied.ribbon, new Set(lid));
+  return ribbonFaces(faces, tied.ribbon, liftedParts(box.value));
 }
 
 function drawnAt(at: number, part: number) {

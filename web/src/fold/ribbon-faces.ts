@@ -1,4 +1,10 @@
-import { toMillimetres, type PlacedFace, type TieOperation, type Vector } from '@rangoli/core';
+import {
+  toMillimetres,
+  type FoldingBox,
+  type PlacedFace,
+  type TieOperation,
+  type Vector,
+} from '@rangoli/core';
 
 /** The part that a ribbon is drawn as. */
 export const ribbonPart = 'ribbon';
@@ -10,7 +16,8 @@ interface Reach {
   readonly to: number;
 }
 
-type Bounds = Readonly<Record<Axis, Reach>>;
+/** The block round a box, along its axes, in millimetres. */
+export type Block = Readonly<Record<Axis, Reach>>;
 
 /** So far off the card the ribbon is drawn, in millimetres, and how near to a corner of it card must be. */
 const [off, near] = [0.4, 6];
@@ -23,7 +30,17 @@ function cornersOf(faces: readonly PlacedFace[]): readonly Vector[] {
   );
 }
 
-function boundsOf(places: readonly Vector[]): Bounds {
+/** The parts of a box that are lifted off with its lid. */
+export function liftedParts({ parts }: FoldingBox): ReadonlySet<string> {
+  return new Set(parts.flatMap(({ part: { id, opens } }) => (opens && opens.z > 0 ? [id] : [])));
+}
+
+/** The block round faces in space. */
+export function blockRound(faces: readonly PlacedFace[]): Block {
+  return boundsOf(cornersOf(faces));
+}
+
+function boundsOf(places: readonly Vector[]): Block {
   const reach = (axis: Axis): Reach => {
     const at = places.map((place) => place[axis]);
     return { from: Math.min(...at), to: Math.max(...at) };
@@ -32,7 +49,7 @@ function boundsOf(places: readonly Vector[]): Bounds {
 }
 
 /** Whether the box has card at all four corners that a ribbon goes round: else it does not lie on its sides. */
-function isSquare(places: readonly Vector[], bounds: Bounds, [one, other]: readonly [Axis, Axis]) {
+function isSquare(places: readonly Vector[], bounds: Block, [one, other]: readonly [Axis, Axis]) {
   return [bounds[one].from, bounds[one].to].every((a) =>
     [bounds[other].from, bounds[other].to].every((b) =>
       places.some((place) => Math.hypot(place[one] - a, place[other] - b) < near),
@@ -50,7 +67,7 @@ interface Stretch {
 
 /** A stretch of ribbon on one side of a block: square to an axis there, as wide as another says. */
 function stretch(
-  bounds: Bounds,
+  bounds: Block,
   { side, end, wide, share = 0.5 }: Stretch,
   width: number,
 ): PlacedFace {
@@ -111,9 +128,9 @@ export function ribbonsLaidIn(
   const bounds = boundsOf(places);
   const { from } = bounds.z;
   const above = 2 * off + 0.4;
-  const onFloor: Bounds = { ...bounds, z: { from: from - above, to: from + above } };
+  const onFloor: Block = { ...bounds, z: { from: from - above, to: from + above } };
   return throughNotches.flatMap((share) => {
-    const part = (on: Bounds, side: Axis, end: 'from' | 'to') =>
+    const part = (on: Block, side: Axis, end: 'from' | 'to') =>
       stretch(on, { side, end, wide: 'y', share }, toMillimetres(width));
     const seen = part(onFloor, 'z', 'to');
     return [seen, ...(['from', 'to'] as const).map((end) => part(bounds, 'x', end))];
