@@ -3,7 +3,8 @@
  * `words.ts [jobs] [seed] [shown] [style]`; with TEXT=1 each that differs is told.
  */
 import fc from 'fast-check';
-import { allStyles, planBox, type Kit } from '../src/index.ts';
+import { allStyles, planBox, type Kit, type PlanRequest } from '../src/index.ts';
+import { dressed } from '../src/testing/dressed.ts';
 import { requestsIn } from '../src/testing/requests.ts';
 import { faultsInWords, toldSteps } from '../src/testing/told.ts';
 
@@ -46,14 +47,16 @@ function tableOf({ without, trimmer, board, cornerBoard, diagonalBoard }: Kit): 
 
 const byStyle = new Tally();
 const byKit = new Tally();
-let all = 0;
-let wrong = 0;
-for (const style of allStyles) {
-  if (only !== undefined && style.id !== only) continue;
-  const each = Math.ceil(jobs / allStyles.length);
+
+/** Reads jobs for such requests: how many were read, and how many came out otherwise than planned. */
+function readJobs(
+  name: string,
+  requests: fc.Arbitrary<PlanRequest>,
+  each: number,
+): { readonly read: number; readonly differ: number } {
   const drawn = fc.sample(
-    fc.tuple(requestsIn([style]), fc.constantFrom(1, 6), fc.infiniteStream(fc.nat(11))),
-    { numRuns: each * 2, seed },
+    fc.tuple(requests, fc.constantFrom(1, 6), fc.infiniteStream(fc.nat(11))),
+    { numRuns: each * 3, seed },
   );
   let [read, differ] = [0, 0];
   for (const [request, boxes, dice] of drawn) {
@@ -63,21 +66,34 @@ for (const style of allStyles) {
     read++;
     const pick = (ways: number) => Number(dice.next().value) % Math.max(1, ways);
     const faults = faultsInWords(result.plan, request, boxes, pick);
-    byStyle.add(style.id, faults.length === 0);
+    byStyle.add(name, faults.length === 0);
     for (const table of tableOf(request.kit)) byKit.add(table, faults.length === 0);
     if (faults.length === 0) continue;
     differ++;
     if (differ <= show) {
-      console.log(`  ${style.id}: ${faults.slice(0, 4).join('; ')}`);
+      console.log(`  ${name}: ${faults.slice(0, 4).join('; ')}`);
       if (process.env.TEXT)
         for (const { tool, copies, text } of toldSteps(result.plan, request, boxes))
           if (process.env.TEXT === 'glue' ? tool === 'glue' : tool !== 'glue')
             console.log(`     ${copies} [${tool}] ${text}`);
     }
   }
-  all += read;
-  wrong += differ;
+  return { read, differ };
 }
+
+const styles = allStyles.filter(({ id }) => only === undefined || id === only);
+const each = Math.ceil(jobs / allStyles.length);
+const kinds = [
+  { said: 'bare', dress: (requests: fc.Arbitrary<PlanRequest>) => requests },
+  { said: 'dressed', dress: dressed },
+];
+const results = kinds.map(({ said, dress }) => {
+  const all = styles.map((style) =>
+    readJobs(said === 'bare' ? style.id : `${style.id}, ${said}`, dress(requestsIn([style])), each),
+  );
+  const sum = (of: 'read' | 'differ') => all.reduce((total, one) => total + one[of], 0);
+  return `${sum('differ')} of ${sum('read')} ${said} jobs differ from what was planned`;
+});
 byStyle.print('By kind of box');
 byKit.print('By kit; a job is counted under each that is so');
-console.log(`${wrong} of ${all} jobs differ from what was planned`);
+for (const result of results) console.log(result);

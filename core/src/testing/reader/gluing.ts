@@ -41,7 +41,7 @@ export function namesOfFaces(phrase: string): readonly string[] {
         (side) => `${many} of the ${side} wall${ofLid}`,
       );
     const [, row = '', shared = ''] =
-      /^(the \w+(?:(?:, | and )the \w+)+) ((?:wall|flap)(?: of the .+)?)$/.exec(group) ?? [];
+      /^(the \w+(?:(?:, | and )the \w+)+) ((?:wall|flap|leg)(?: of the .+)?)$/.exec(group) ?? [];
     if (row !== '') return own(row).map((side) => `${side} ${shared}`);
     return own(group);
   });
