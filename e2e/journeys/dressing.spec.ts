@@ -78,7 +78,23 @@ test('a box is lined, gets a band, and is divided between its things', async ({ 
   await expect(page.getByText(/^The band is 1 1\/4 in wide, and the box is only/)).toBeVisible();
   await page.getByRole('button', { name: 'The band over the top, left to right' }).click();
   await expect(page.getByText('This box can’t be made yet')).toHaveCount(0);
+  // Its ends hook into each other, and a ribbon goes through it.
+  await worn.getByRole('combobox', { name: 'How the ends of the band hold' }).click();
+  await page.getByRole('option', { name: 'ends hooked' }).click();
+  await page.getByText('Step by step').click();
+  await expect(page.getByText(/^Band\. Bring the walls round, and hook/)).toBeVisible();
+  await pick.click();
+  await page.getByRole('option', { name: 'Ribbon with a bow' }).click();
+  await worn.getByRole('combobox', { name: 'Which way the ribbon goes' }).click();
+  await page.getByRole('option', { name: 'through the band' }).click();
+  await expect(cuts).toContainText('wide, through the band');
+  await expect(page.getByText('out through each slit')).toBeVisible();
+  // Without its band it has nothing to go through, and goes round the box, a click away.
   await worn.getByRole('button', { name: 'Take the band off' }).click();
+  await expect(page.getByText(/^This box has no band for a ribbon to go through/)).toBeVisible();
+  await page.getByRole('button', { name: 'The ribbon round it from left to right' }).click();
+  await expect(cuts).toContainText('wide, left to right');
+  await worn.getByRole('button', { name: 'Take the ribbon off' }).click();
   await expect(cuts).not.toContainText('Band');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
@@ -92,4 +108,11 @@ test('a box is lined, gets a band, and is divided between its things', async ({ 
   await expect(cuts).toContainText('Front-to-back divider');
   await page.getByRole('button', { name: 'Take the dividers out' }).click();
   await expect(cuts).not.toContainText('divider');
+
+  // What is untidy underneath is covered.
+  await openFromShelf(page, demo, 'Night tea tin');
+  await expect(cuts).not.toContainText('Bottom cover');
+  await pick.click();
+  await page.getByRole('option', { name: 'Cover for the flaps underneath' }).click();
+  await expect(cuts).toContainText('Bottom cover');
 });

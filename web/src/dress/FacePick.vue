@@ -76,11 +76,24 @@ const stamps = computed((): readonly Choice[] =>
   })),
 );
 
+const covers = computed((): readonly Choice[] =>
+  dressing.mayCoverBottom
+    ? [
+        {
+          label: 'Cover for the flaps underneath',
+          take: () => {
+            dressing.coverBottom();
+          },
+        },
+      ]
+    : [],
+);
+
 const groups = computed((): Group[] =>
   [
     { title: 'In the box', choices: wholeThings('in') },
     { title: 'Round and over it', choices: [...wholeThings('round'), ...wires.value] },
-    { title: 'On one of its faces', choices: panels.value },
+    { title: 'On one of its faces', choices: [...covers.value, ...panels.value] },
     { title: 'Cut into a face', choices: windows.value },
     { title: 'Stamped, stuck or punched', choices: stamps.value },
   ].filter(({ choices }) => choices.length > 0),

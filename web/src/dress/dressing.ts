@@ -9,6 +9,7 @@ import {
   windowFilm,
   windowPlaces,
   withLayer,
+  withOption,
   type AdditionChoice,
   type FaceChoice,
   type LeftOff,
@@ -237,6 +238,17 @@ export const useDressing = defineStore('dressing', () => {
     change(`put on ${thing.id}`, [...additions.value, thing]);
   }
 
+  /** Whether its kind of box has a cover for the flaps underneath, which it does not wear yet. */
+  const mayCoverBottom = computed(() => {
+    const style = project.document?.box.style;
+    return style !== undefined && 'cover' in style.options && !style.options.cover;
+  });
+
+  function coverBottom(): void {
+    const style = project.document?.box.style;
+    if (style) project.changeBox('option cover', { style: withOption(style, 'cover', true) });
+  }
+
   /** Changes the paper of something that has only one. */
   function setPaper(choice: OfOnePaper, paper: Paper): void {
     replace('paper', { ...choice, paper });
@@ -272,6 +284,8 @@ export const useDressing = defineStore('dressing', () => {
     replace,
     more,
     put,
+    mayCoverBottom,
+    coverBottom,
     setPaper,
     takeOff,
   };
