@@ -24,6 +24,7 @@ import {
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
 import { sundial, tableRequestsIn } from '../testing/requests.ts';
+import { faultsInWords } from '../testing/told.ts';
 
 const holding: fc.Arbitrary<InsertChoice['holds']> = fc.oneof(
   fc.integer({ min: 8, max: 60 }).map((high) => ({
@@ -36,6 +37,13 @@ const holding: fc.Arbitrary<InsertChoice['holds']> = fc.oneof(
   })),
   fc.constantFrom({ by: 'notches' as const }, { by: 'slits' as const }),
 );
+
+const flatGift: PlanRequest['gift'] = {
+  shape: 'card',
+  across: millimetres(86),
+  deep: millimetres(54),
+  thick: millimetres(1),
+};
 
 function inserted(
   request: PlanRequest,
@@ -153,6 +161,23 @@ describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', 
 });
 
 describe('an insert', () => {
+  it.each([
+    ['notches', 'Put two elastics round the insert', 'Put the gift in, under the elastics.'],
+    ['slits', 'Lay the insert in', 'Put the gift in, its ends through the slits of the insert.'],
+  ] as const)('with %s holds the gift, and how is told', (by, before, then) => {
+    const gift = by === 'slits' ? flatGift : sundial;
+    const request = inserted({ ...usualRequest(sundial, 'mm'), gift }, { by });
+    const result = planBox(request);
+    if (!result.ok) throw new Error(result.problems[0]?.message);
+    const job = planJob(result.plan, request, { boxes: 1 });
+    const told = job.steps
+      .map((step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text)
+      .join(' ');
+    expect(told).toContain(before);
+    expect(told.indexOf(then)).toBeGreaterThan(told.indexOf(before));
+    expect(faultsInWords(result.plan, request, 1, () => 0)).toEqual([]);
+  });
+
   it('is scored, folded, cut out and stood in before the gift', () => {
     const request = inserted(
       {

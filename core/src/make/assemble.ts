@@ -11,6 +11,7 @@ import { edgeHeights } from './edge-heights.ts';
 import { layRibbonSteps, spotSteps, tagSteps, tieSteps } from './finishing-steps.ts';
 import { foldedInOneGo, inOneGo, pleatedOnce, type AssemblyDraft } from './in-one-go.ts';
 import { faceNames, faceRows, type FaceName } from './face-name.ts';
+import { heldOnCard } from './held-on-card.ts';
 import { joinsOf } from './joins.ts';
 import { outFolds } from './out-folds.ts';
 import type { LidCorners } from './lid-corners.ts';
@@ -280,10 +281,15 @@ export function assemblySteps(
   const goneWith = new Set(attached.flatMap(folded));
   const joined = joinSteps(bench);
   const [first] = box.parts;
+  const heldBy = heldOnCard(make);
   const givesIn: readonly AssemblyDraft[] = first
-    ? step(bench, first.piece.id, [{ kind: 'put in', piece: first.piece.id }], gift, gift + 1).map(
-        (each) => ({ ...each, copies: 1 }),
-      )
+    ? step(
+        bench,
+        first.piece.id,
+        [{ kind: 'put in', piece: first.piece.id, ...(heldBy && { heldBy }) }],
+        gift,
+        gift + 1,
+      ).map((each) => ({ ...each, copies: 1 }))
     : [];
   return [
     ...make.pieces.flatMap((piece) => foldSteps(bench, piece)),

@@ -3,6 +3,7 @@ import { smallest } from '../length/index.ts';
 import { cutSizeOf, type Piece } from '../piece/index.ts';
 import { copiesInBox, pieceOf, type BoxToMake } from './box-to-make.ts';
 import type { BoxSide } from './face-name.ts';
+import { elasticsRound } from './held-on-card.ts';
 import type { JoinOperation, LineOperation } from './operations/assembly.ts';
 
 /** A piece that comes to the others by itself, and when. */
@@ -80,8 +81,12 @@ export function joinsOf({
       };
       return [{ operation, stage: joins }];
     }
+    const elastics = lies ? elasticsRound({ assembly }, pieceOf({ pieces }, piece)) : 0;
     const operation: JoinOperation = lies
-      ? { kind: 'join', piece, onto: lies.in, how: 'on its floor' }
+      ? {
+          ...{ kind: 'join', piece, onto: lies.in, how: 'on its floor' },
+          ...(elastics > 0 && { elastics }),
+        }
       : over
         ? { kind: 'join', piece, onto: over.inner, how: 'over' }
         : into

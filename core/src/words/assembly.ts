@@ -339,6 +339,13 @@ function closeSentences({ way }: CloseOperation): readonly string[] {
   }
 }
 
+/** How the gift is put in, by what holds it there. */
+const putIn = {
+  nothing: 'Put the gift in.',
+  elastics: 'Put the gift in, under the elastics.',
+  slits: 'Put the gift in, its ends through the slits of the insert.',
+} as const;
+
 /** An assembly operation, sentence by sentence; `laid` tells how the flat piece lies for it, where one does. */
 export function assemblySentences(
   operation: AssemblyOperation,
@@ -378,7 +385,7 @@ export function assemblySentences(
     case 'tie':
       return ribbonSentences(operation.ribbon, unit);
     case 'put in':
-      return ['Put the gift in.'];
+      return [putIn[operation.heldBy ?? 'nothing']];
     case 'close':
       return closeSentences(operation);
   }

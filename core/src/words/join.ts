@@ -1,11 +1,11 @@
 import type { JoinOperation, LineOperation } from '../make/index.ts';
-import { countInWords, inRow } from './plain.ts';
+import { counted, countInWords, inRow } from './plain.ts';
 import { printSentences } from './print-towards.ts';
 import type { NameOf } from './said.ts';
 
 /** How a piece comes to the others by itself. */
 export function joinSentences(
-  { piece, how, onto, count = 1, isHooked, prints }: JoinOperation,
+  { piece, how, onto, count = 1, isHooked, elastics = 0, prints }: JoinOperation,
   nameOf: NameOf,
 ): readonly string[] {
   const [one, other] = [nameOf(piece).toLowerCase(), nameOf(onto).toLowerCase()];
@@ -19,7 +19,13 @@ export function joinSentences(
     case 'place':
       return [`Put the ${one} in its place at the ${other}.`];
     case 'on its floor':
-      return [`Lay the ${one} in the ${other}, flat on the floor.`, ...printSentences(prints, 1)];
+      return [
+        ...(elastics > 0
+          ? [`Put ${counted(elastics, 'elastic')} round the ${one}, one in each pair of notches.`]
+          : []),
+        `Lay the ${one} in the ${other}, flat on the floor.`,
+        ...printSentences(prints, 1),
+      ];
     case 'on its legs':
       return [`Stand the ${one} in the ${other}, its legs on the floor.`];
     case 'through its slots':

@@ -21,7 +21,7 @@ const dressing = useDressing();
 const ways = [
   { value: 'a platform', label: 'on a platform' },
   { value: 'openings', label: 'through openings' },
-  { value: 'notches', label: 'on a card, notched for elastic' },
+  { value: 'notches', label: 'on a card with notches' },
   { value: 'slits', label: 'on a card, by two slits' },
 ] as const;
 type Way = (typeof ways)[number]['value'];

@@ -125,6 +125,8 @@ export interface JoinOperation {
     | WayRound;
   /** Whether what goes round has ends that hook into each other, and no seam. */
   readonly isHooked?: true;
+  /** How many elastics go round a card first that the gift lies on. */
+  readonly elastics?: number;
   /** Where the top of its print comes to in the finished box, where its print has a way up. */
   readonly prints?: readonly PrintTowards[];
 }
@@ -235,6 +237,8 @@ export interface TagOperation {
 export interface PutInOperation {
   readonly kind: 'put in';
   readonly piece: string;
+  /** What of the card that it lies on holds it, where something does without a ribbon. */
+  readonly heldBy?: 'elastics' | 'slits';
 }
 
 /** Close the filled box by a way of its own. */

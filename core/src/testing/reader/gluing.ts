@@ -1,6 +1,7 @@
 import type { CardFace } from './card-faces.ts';
 import { countOf, figure, lengthOf } from './english.ts';
 import { ordinals, type NamedFaces } from './named-faces.ts';
+import { folded, others } from './understood.ts';
 
 export type CardSide = 'inside' | 'outside';
 
@@ -54,81 +55,8 @@ function wallsOf(all: string): readonly string[] {
   return Array.from({ length: countOf(number) }, (_, i) => `${ordinals[i] ?? ''} wall`);
 }
 
-/** What is done where nothing comes to lie on anything: it is understood, and leaves no joint. */
-const others = [
-  /^Fold every score (?:in, towards|out, away from) you, and burnish it\.$/,
-  /^Open it flat again\.$/,
-  /^Burnish (?:each|every score), and open it flat again\.$/,
-  /^Fold the slanting scores(?: and, from the top edge, the first (?:score|\w+ scores) across)? out, away from you, and all the others in\.$/,
-  /^Fold these out, away from you, and all the others in:$/,
-  /^(?:At .+, f|F)rom the (?:point|top|bottom) .+\.$/,
-  /^Hold it flat\.$/,
-  /^Lift the first, and push the edge of the last one under it: that holds them\.$/,
-  /^Fold the seat forward, level over the floor, and lift it again\.$/,
-  /^Use (?:.+ tape, or )?wet glue(?:: your tapes are too wide here)?\.$/,
-  /^Put the gift in\.$/,
-  /^Let it dry\.$/,
-  /^(?:Stamp it|Put a sticker on it|Punch the shape out of it), the middle .+\.$/,
-  /^Cut .+ of ribbon, .+ wide(?:, and .+ for its bow|, for the holes)?\.$/,
-  /^Lay (?:it round the closed box|it over the lid|its middle on the top) .+\.$/,
-  /^Lay it round the closed box, .+\.$/,
-  /^Cut two pieces of ribbon, each .+ long, .+ wide\.$/,
-  /^Lay both over the floor of the .+ from left to right, a third of the way in from the front and from the back, their ends out over the walls: the .+ comes on top of them\.$/,
-  /^From the inside of the .+, put an end of it out through each slit, until both are as long\.$/,
-  /^Bring each ribbon up through its two notches and over the gift, and (?:tie a bow, .+ wide|knot its ends), on top\.$/,
-  /^Draw the ends of the ribbon even, and (?:tie a bow, .+ wide|knot its ends), (?:at the front|on top)\.$/,
-  /^Fold the tag in half along its score, outside out, and burnish it: the fold is its top\.$/,
-  /^(?:Adhesive all over|Put foam squares on) the back of the \w+ tag layer\.$/,
-  /^Press it onto the front of the tag, as far in from every edge\.$/,
-  /^(?:Cut a hole .+ across|Punch a hole with the .+)(?: through all its layers)?, its middle .+ from (?:the fold|the edge|the edge between the cut corners|the tip of the shaped end|one of its (?:shorter|longer) edges|one edge), as far from both sides\.$/,
-  /^Push an end of it that is .+ wide into the .+, and punch it: that end is its top\.$/,
-  /^Put a thread or a ribbon through the hole, and tie the tag to the box\.$/,
-  /^Stick it on the closed box\.$/,
-  /^Tie the other one to a bow, .+ wide, and stick it on top\.$/,
-  /^Put the .+ over the finished .+\.$/,
-  /^Its last \w+ tabs are glued there\.$/,
-  /^Slide the .+ (?:over the .+|into the .+, down to the floor)\.$/,
-  /^Put the .+ in its place at the .+\.$/,
-  /^Lay the .+ in the .+, flat on the floor\.$/,
-  /^Stand the .+ in the .+, its legs on the floor\.$/,
-  /^Stand (?:the|each) .+ in the .+, down to the floor, its flaps against the walls, (?:in the middle|all places as wide)\.$/,
-  /^Stand each .+ on its long edge, slots up\.$/,
-  /^Push each .+ down over all of them, slots down, until their edges are level\.$/,
-  /^Stand the joined dividers in the .+, down to the floor, as far from every wall\.$/,
-  /^Slide the .+ over the .+ from above, to half its height(?:, its hooked ends at the back)?\.$/,
-  /^Slide the .+ over the closed box from the (?:front|right), to the middle, its (?:seam|hooked ends) at the bottom\.$/,
-  /^Lay the .+ flat, .+\.$/,
-  /^Turn it over like a page, outside up\.$/,
-  /^As the box will stand, the top of (?:its|each) print is .+\.$/,
-  /^As the walls come up, fold (?:each corner|\w+ corners) in half along its slanting score\.$/,
-  /^Hook the two corners of each wall into each other by their slits\.$/,
-  /^Push in .+\.$/,
-  /^Gather them till the four necks stand upright, side by side, and fold the brims out\.$/,
-  /^Pinch the other two walls together over them, until .+\.$/,
-  /^Thread a (?:loop of )?ribbon through .+\.$/,
-  /^Knot or tape its ends on the inside\.$/,
-  /^Bend a wire to a handle\.$/,
-  /^Bend it to an arch along its scores\.$/,
-  /^Push its ends through .+ from the outside\.$/,
-  /^Curl them up on the inside\.$/,
-  /^Push the brad through .+ and spread its legs\.$/,
-  /^Bend the tongue over and push it through the slot\.$/,
-];
-
 /** Where something is pressed onto its face. */
 const placeOnFace = `as far in from every edge|in the middle|over (?:its|each) window|its wide end along the fold, (${figure}) from it, as far from both ends of the fold`;
-
-/** Folds parts that must be there, though they are not glued now. */
-const folded = [
-  /^Fold in (the petal) at the back, then the others going round, \w+ in all, each over the one before\.$/,
-  /^Fold in (.+?)(?:, and hold it there with a sticker or a dot of glue)?\.$/,
-  /^Fold up (.+)\.$/,
-  /^Turn in (.+)\.$/,
-  /^Fold down (.+)\.$/,
-  /^Fold (the .+) over the (?:box|pinched top)(?:, and fix it .+)?\.$/,
-  /^Fold (the lid|the bottom|the seam)\.$/,
-  /^Lift (the .+), and push the edge of the last one under it: that holds them\.$/,
-];
 
 /** Puts boxes together from what is told, piece after piece. */
 export class Gluing {
