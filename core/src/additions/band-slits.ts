@@ -11,7 +11,7 @@ import {
 } from '../length/index.ts';
 import { gridPositions, type Cutout } from '../piece/index.ts';
 import type { DressBrief } from './addition.ts';
-import type { WholeBand } from './band-cut.ts';
+import type { BandPieces } from './band-cut.ts';
 
 /** So much longer a slit is than the ribbon is wide, and so much card is left beyond its ends, each. */
 const longer = millimetres(2);
@@ -20,6 +20,11 @@ const leastBeyond = millimetres(3);
 /** How far the two slits are apart, and how wide the panel must be for them. */
 export const slitsApart = millimetres(16);
 const leastPanel = times(slitsApart, 2);
+
+/** The widest ribbon that goes through slits in a band of this width; less than none where none does. */
+export function widestThrough(band: Length): Length {
+  return minus(band, plus(longer, times(leastBeyond, 2)));
+}
 
 /** Two slits across a strip, with the same place in the middle between them. */
 function slitsAt(middle: Length, ribbon: Length, width: Length): readonly Cutout[] {
@@ -40,7 +45,7 @@ type Slit =
 
 /** A band with two slits where it is seen, that a ribbon of this width goes out through. */
 export function slitForRibbon(
-  { worn, seen }: WholeBand,
+  { worn, seen }: BandPieces,
   ribbon: Length,
   {
     field,
@@ -56,9 +61,8 @@ export function slitForRibbon(
   const { columns, rows } = strip?.grid ?? { columns: [], rows: [] };
   const [width, panel] = [rows[0], columns[seen]];
   if (!strip || width === undefined || panel === undefined) return { ok: true, worn };
-  const needed = plus(ribbon, longer, times(leastBeyond, 2));
-  if (width < needed) {
-    const nearest = roundUp(needed, step);
+  if (ribbon > widestThrough(width)) {
+    const nearest = roundUp(plus(width, minus(ribbon, widestThrough(width))), step);
     const [narrow, wide, would] = [width, ribbon, nearest].map((each) =>
       formatWithUnit(each, unit),
     );

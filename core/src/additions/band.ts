@@ -10,6 +10,7 @@ import {
   roundDown,
   times,
   toMillimetres,
+  type Length,
 } from '../length/index.ts';
 import { paperSchema } from '../paper/index.ts';
 import type { Addition, DressBrief, Undressed } from './addition.ts';
@@ -61,7 +62,13 @@ const longSaid: Readonly<Record<BandWay, string>> = {
 type BandAnswer = RoundAnswer | UnderLidAnswer;
 
 function bandRound(bare: Undressed, way: BandWay, width: number): BandAnswer {
-  return way === 'under lid' ? roundUnderLid(bare, width) : roundOf(outsideBox(bare), way, width);
+  if (way === 'under lid') return roundUnderLid(bare, width);
+  const box = outsideBox(bare);
+  const answer = roundOf(box, way, width);
+  if (answer.ok || way !== 'walls') return answer;
+  // The upper half of a box may slant, or have holes that stay open, where its walls below hold a band.
+  const below = roundOf(box, way, width, { at: 'foot' });
+  return below.ok ? below : answer;
 }
 
 function whyNot(
@@ -89,6 +96,17 @@ function whyNot(
   }
 }
 
+/** How wide a narrower band may be that finds a hold this way; undefined where none does. */
+function narrowerRound(
+  { round, width }: BandChoice,
+  bare: Undressed,
+  { step }: DressBrief,
+): Length | undefined {
+  return [0.75, 0.5, 0.375, 0.25]
+    .map((share) => roundDown(times(width, share), step))
+    .find((each) => each >= bandLimits.least && bandRound(bare, round, toMillimetres(each)).ok);
+}
+
 /** Why a band can’t go round the box so, with the ways in which it could. */
 function refused(
   choice: BandChoice,
@@ -103,6 +121,15 @@ function refused(
   );
   const elsewhere =
     others.length === 0 ? '' : ` It would go ${others.map((way) => roundSaid[way]).join(', or ')}.`;
+  if (answer.why === 'not square') {
+    const narrower = narrowerRound(choice, bare, brief);
+    if (narrower !== undefined)
+      return {
+        field: `${brief.field}.width`,
+        message: `${why} One ${formatWithUnit(narrower, brief.unit)} wide would hold.${elsewhere}`,
+        nearest: narrower,
+      };
+  }
   if (answer.why !== 'too short') {
     const way = elsewhere === '' ? ' Take the band off.' : elsewhere;
     return { field: `${brief.field}.round`, message: `${why}${way}` };
@@ -171,13 +198,15 @@ function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {
         });
   if (!slit.ok) return slit;
   const { pieces, parts, stacks } = slit.worn;
-  const off = (of.along.to - of.along.from + toMillimetres(width)) / 2 + beside;
+  const clear = round === 'walls' ? of.along.to - of.middle : of.middle - of.along.from;
+  const off = clear + toMillimetres(width) / 2 + beside;
+  const isAtFoot = of.middle < (of.along.from + of.along.to) / 2 - 1e-3;
   const laid = parts.map((part): Part => ({
     ...part,
     joins: joinsAt(round, outsideBox(bare)),
     // Out of the way of a lid, which is lifted; one under the lid stays where it is.
     ...(round !== 'under lid' && { opens: scale(along, round === 'walls' ? off : -off) }),
-    wraps: round,
+    wraps: round === 'walls' && isAtFoot ? 'foot' : round,
   }));
   return { ok: true as const, worn: { pieces, parts: laid, stacks } };
 }

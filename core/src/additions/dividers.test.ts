@@ -9,8 +9,6 @@ import {
   millimetres,
   papersOf,
   planBox,
-  planJob,
-  sayStep,
   stockPaper,
   toMillimetres,
   type Gift,
@@ -20,7 +18,7 @@ import {
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
 import { anyPaper, usualOf } from '../testing/requests.ts';
-import { faultsInWords } from '../testing/told.ts';
+import { faultsInWords, toldSteps } from '../testing/told.ts';
 
 const marble = { shape: 'ball', diameter: millimetres(16) } as const;
 
@@ -160,10 +158,7 @@ describe('dividers', () => {
     const result = planBox(request);
     if (!result.ok) throw new Error(result.problems[0]?.message);
     expect(faultsInWords(result.plan, request, 1, () => 0)).toEqual([]);
-    const job = planJob(result.plan, request, { boxes: 1 });
-    const told = job.steps.map(
-      (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
-    );
+    const told = toldSteps(result.plan, request, 1).map(({ text }) => text);
     expect(told.some((text) => text.includes('Stand each divider in the base, down to'))).toBe(
       true,
     );
@@ -175,10 +170,7 @@ describe('dividers', () => {
     const result = planBox(request);
     if (!result.ok) throw new Error(result.problems[0]?.message);
     expect(faultsInWords(result.plan, request, 1, () => 0)).toEqual([]);
-    const job = planJob(result.plan, request, { boxes: 1 });
-    const told = job.steps.map(
-      (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
-    );
+    const told = toldSteps(result.plan, request, 1).map(({ text }) => text);
     const at = (part: string) => told.findIndex((text) => text.includes(part));
     expect(at('slots down, until')).toBeGreaterThan(0);
     expect(at('Stand the joined dividers in the base')).toBeGreaterThan(at('slots down, until'));

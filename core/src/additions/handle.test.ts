@@ -5,8 +5,6 @@ import {
   allStyles,
   millimetres,
   planBox,
-  planJob,
-  sayStep,
   stockPaper,
   usualRequest,
   type HandleChoice,
@@ -15,6 +13,7 @@ import {
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
 import { requestsIn, sundial } from '../testing/requests.ts';
+import { toldSteps } from '../testing/told.ts';
 
 function handled(request: PlanRequest, part: Partial<HandleChoice> = {}): PlanRequest {
   const paper = { ...stockPaper('graphite'), sheet: request.papers[0].sheet };
@@ -83,10 +82,7 @@ describe('a handle', () => {
     const request = handled(usualRequest(sundial, 'inch'));
     const result = planBox(request);
     if (!result.ok) throw new Error(result.problems[0]?.message);
-    const job = planJob(result.plan, request, { boxes: 1 });
-    const told = job.steps.map(
-      (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
-    );
+    const told = toldSteps(result.plan, request, 1).map(({ text }) => text);
     const glued = told.findIndex((text) =>
       text.includes('Press it onto the outside of the left wall of the lid, in the middle'),
     );

@@ -4,6 +4,7 @@ export { papersWorn, withWornPaper, type DressRequest } from './in-turn.ts';
 export { wearable } from './undress.ts';
 export { withoutOpenings } from './openings.ts';
 export { choiceOf, chosenFrom, isSameFace, type FaceChoice } from './face-choice.ts';
+export { widestThrough } from './band-slits.ts';
 export { bandLimits, bandWays, type BandChoice } from './band.ts';
 export { handleLimits, type HandleChoice } from './handle.ts';
 export { platformLimits, type InsertChoice } from './insert.ts';

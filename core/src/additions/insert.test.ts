@@ -13,18 +13,18 @@ import {
   outermostPoints,
   papersOf,
   planBox,
-  planJob,
   plus,
-  sayStep,
   stockPaper,
   usualRequest,
+  windowPlaces,
   type InsertChoice,
   type PlanRequest,
 } from '../index.ts';
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
-import { sundial, tableRequestsIn } from '../testing/requests.ts';
-import { faultsInWords } from '../testing/told.ts';
+import { styleChoiceSchema } from '../styles/index.ts';
+import { sundial, tableRequestsIn, usualOf } from '../testing/requests.ts';
+import { faultsInWords, toldSteps } from '../testing/told.ts';
 
 const holding: fc.Arbitrary<InsertChoice['holds']> = fc.oneof(
   fc.integer({ min: 8, max: 60 }).map((high) => ({
@@ -161,6 +161,54 @@ describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', 
 });
 
 describe('an insert', () => {
+  it('on legs has none before a window, whichever way the wall is turned', () => {
+    let windows = 0;
+    fc.assert(
+      fc.property(
+        fc.constantFrom('many-sided', 'lidded', 'basket'),
+        fc.constantFrom(5, 7, 8, 10),
+        fc.integer({ min: 8, max: 25 }),
+        fc.nat(9),
+        fc.constantFrom(4, 8),
+        (style, sides, raised, at, frame) => {
+          const usual = usualOf(style);
+          const own =
+            usual.style.style === 'many-sided'
+              ? { ...usual.style, options: { ...usual.style.options, sides, top: 'open' } }
+              : usual.style;
+          const parsed = styleChoiceSchema.parse(own);
+          const request = inserted(
+            { ...usual, style: parsed },
+            { by: 'a platform', raised: millimetres(raised) },
+          );
+          const bare = planBox(request);
+          if (!bare.ok) return;
+          const places = windowPlaces(request, bare.plan);
+          const place = places[at % Math.max(1, places.length)];
+          if (!place) return;
+          const asked: PlanRequest = {
+            ...request,
+            additions: [
+              ...request.additions,
+              {
+                addition: 'window',
+                id: 'window-1',
+                on: place.face,
+                opening: { shape: 'straight', frame: millimetres(frame) },
+              },
+            ],
+          };
+          const result = planBox(asked);
+          if (!result.ok) return;
+          windows++;
+          expect(faultsInSpace(result.plan, asked)).toEqual([]);
+        },
+      ),
+      { numRuns: 60 },
+    );
+    expect(windows).toBeGreaterThan(15);
+  });
+
   it.each([
     ['notches', 'Put two elastics round the insert', 'Put the gift in, under the elastics.'],
     ['slits', 'Lay the insert in', 'Put the gift in, its ends through the slits of the insert.'],
@@ -169,9 +217,8 @@ describe('an insert', () => {
     const request = inserted({ ...usualRequest(sundial, 'mm'), gift }, { by });
     const result = planBox(request);
     if (!result.ok) throw new Error(result.problems[0]?.message);
-    const job = planJob(result.plan, request, { boxes: 1 });
-    const told = job.steps
-      .map((step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text)
+    const told = toldSteps(result.plan, request, 1)
+      .map(({ text }) => text)
       .join(' ');
     expect(told).toContain(before);
     expect(told.indexOf(then)).toBeGreaterThan(told.indexOf(before));
@@ -202,10 +249,7 @@ describe('an insert', () => {
     if (!result.ok) throw new Error(result.problems[0]?.message);
     const insert = result.plan.pieces.find(({ name }) => name === 'Insert');
     expect(insert?.grid.cutouts.filter(({ use }) => use === 'holder')).toHaveLength(3);
-    const job = planJob(result.plan, request, { boxes: 1 });
-    const told = job.steps.map(
-      (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
-    );
+    const told = toldSteps(result.plan, request, 1).map(({ text }) => text);
     const at = (part: string) => told.findIndex((text) => text.includes(part));
     expect(at('opening 21 mm across')).toBeGreaterThan(0);
     expect(at('Stand the insert in the base, its legs on the floor.')).toBeGreaterThan(

@@ -8,9 +8,7 @@ import {
   minus,
   papersOf,
   planBox,
-  planJob,
   plus,
-  sayStep,
   stockPaper,
   usualRequest,
   type PlanRequest,
@@ -18,6 +16,7 @@ import {
 import { showsDrawnSide } from '../make/index.ts';
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { anyPaper, anyRequest, sundial, usualOf } from '../testing/requests.ts';
+import { toldSteps } from '../testing/told.ts';
 
 type Lines = 'box' | 'lid' | 'box and lid';
 
@@ -70,8 +69,7 @@ describe('a liner', () => {
     const plan = planned(request);
     const plates = plan.pieces.filter(({ paper }) => paper >= request.papers.length);
     expect(plates.reduce((sum, { copies }) => sum + copies, 0)).toBe(6);
-    const job = planJob(plan, request, { boxes: 1 });
-    const told = job.steps.map((step) => sayStep(step, { job, box: plan, kit: request.kit }).text);
+    const told = toldSteps(plan, request, 1).map(({ text }) => text);
     expect(told.join('\n')).toContain('onto the inside of the top of the lid, in the middle');
     expect(told.join('\n')).toContain('standing on the floor, as far from both ends');
     const at = (part: string) => told.findIndex((text) => text.includes(part));

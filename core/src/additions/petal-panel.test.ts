@@ -7,15 +7,13 @@ import {
   newPanel,
   papersOf,
   planBox,
-  planJob,
-  sayStep,
   stockPaper,
   type PlanRequest,
 } from '../index.ts';
 import { boxInSpace, middleOf } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
 import { usualOf } from '../testing/requests.ts';
-import { faultsInWords } from '../testing/told.ts';
+import { faultsInWords, toldSteps } from '../testing/told.ts';
 import { wornFaults } from '../testing/worn-in-space.ts';
 
 const graphite = stockPaper('graphite');
@@ -98,10 +96,7 @@ it('on petals is pressed on in one step for all four, before they are folded', (
   const request = withPetals('half-round', 60, 60, 2);
   const result = planBox(request);
   if (!result.ok) throw new Error(result.problems[0]?.message);
-  const job = planJob(result.plan, request, { boxes: 1 });
-  const told = job.steps.map(
-    (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
-  );
+  const told = toldSteps(result.plan, request, 1).map(({ text }) => text);
   const pressed = told.findIndex((text) =>
     text.includes('the petals of all four walls of the base, its wide end along the fold, '),
   );

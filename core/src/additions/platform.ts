@@ -15,9 +15,7 @@ import {
 import type { Cutout, GridLine, Point, ScoreGrid } from '../piece/index.ts';
 import { cutUnit, scoringMeans, type Kit } from '../tools/index.ts';
 import type { Undressed } from './addition.ts';
-import type { BoxSide } from '../make/index.ts';
 import { roomSides, type RoomSide } from './inside-faces.ts';
-import { boundsOfOpening } from './openings.ts';
 import {
   areaOf,
   boundsOf,
@@ -29,8 +27,8 @@ import {
 } from './outline.ts';
 import { leastPanel } from './panel-shape.ts';
 import { narrowed, roomAt } from './room-at.ts';
-import { sideOf } from './room-plates.ts';
 import type { RoomTaken } from './room-taken.ts';
+import { openingsBehind, type UprightCard } from './wall-openings.ts';
 
 /** How a card on legs is cut, and where it stands. */
 export interface PlatformBrief {
@@ -201,17 +199,28 @@ function isObstructed(
   });
 }
 
+/** So far legs keep from an opening of the wall behind them, in millimetres. */
+const fromOpening = 1;
+
 /** Where legs may stand: not before an opening of the wall behind them. */
-function legsBefore(walls: readonly RoomSide[], high: number): Legs {
-  const isFree = ({ behind, outline }: RoomSide) => {
-    const floor = boundsOf(outline).bottom;
-    return (behind?.openings ?? []).every(
-      (opening) => boundsOfOpening(opening).bottom > floor + high + 1,
+function legsBefore(
+  walls: readonly RoomSide[],
+  { left, right, bottom, top }: Bounds,
+  { low, high }: { readonly low: number; readonly high: number },
+): Legs {
+  const [across, back] = [vector(1, 0, 0), vector(0, 1, 0)];
+  const isFree = (card: UprightCard, from: number, to: number) =>
+    openingsBehind(walls, card).every(
+      (opening) =>
+        opening.right < from - fromOpening ||
+        opening.left > to + fromOpening ||
+        opening.top < low - fromOpening ||
+        opening.bottom > high + fromOpening,
     );
+  return {
+    atSides: isFree({ out: across, aside: back }, bottom, top),
+    atEnds: isFree({ out: back, aside: across }, left, right),
   };
-  const at = (...sides: readonly BoxSide[]) =>
-    walls.filter((wall) => sides.includes(sideOf(wall))).every(isFree);
-  return { atSides: at('left', 'right'), atEnds: at('front', 'back') };
 }
 
 /** A raised card on legs, which the gift lies on or stands through; undefined where there is no floor for it. */
@@ -248,7 +257,7 @@ export function platform(bare: Undressed, brief: PlatformBrief): Worn | undefine
     x: giftX + at.x - x + size.wide / 2,
     y: size.deep / 2 - (giftY + at.y - y),
   });
-  const legs = legsBefore(walls, toMillimetres(raised));
+  const legs = legsBefore(walls, place, { low, high: low + toMillimetres(raised) });
   if (!legs.atSides && !legs.atEnds) return undefined;
   const before = (isThere: boolean) => (isThere ? toMillimetres(leg) : 0);
   const from = { x: before(legs.atSides), y: before(legs.atEnds) };

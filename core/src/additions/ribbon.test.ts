@@ -25,7 +25,7 @@ import {
 import { casesWanted } from '../testing/cases.ts';
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
-import { faultsInWords } from '../testing/told.ts';
+import { faultsInWords, toldSteps } from '../testing/told.ts';
 import { requestsIn, usualOf } from '../testing/requests.ts';
 
 const choice = fc.record({
@@ -247,10 +247,7 @@ describe('a ribbon', () => {
           expect(Math.abs(a.x + b.x) + Math.abs(a.y + b.y)).toBeLessThan(
             round === 'walls' ? 1000 : 2,
           );
-          const job = planJob(plan, request, { boxes: 1 });
-          const told = job.steps.map(
-            (step) => sayStep(step, { job, box: plan, kit: request.kit }).text,
-          );
+          const told = toldSteps(plan, request, 1).map(({ text }) => text);
           const at = (part: string) => told.findIndex((text) => text.includes(part));
           expect(at('out through each slit')).toBeGreaterThan(0);
           expect(at('out through each slit')).toBeLessThan(at('Slide the band over'));
@@ -261,6 +258,35 @@ describe('a ribbon', () => {
       { numRuns: 40 },
     );
     expect(Math.min(through, narrow)).toBeGreaterThan(3);
+  });
+
+  it('too wide for a band that can be no wider is refused, with a narrower one and another way', () => {
+    const usual = usualOf('lidded');
+    const high = planBox(usual);
+    if (!high.ok) throw new Error(high.problems[0]?.message);
+    const band = {
+      addition: 'band' as const,
+      id: 'band-1',
+      round: 'walls' as const,
+      width: millimetres(14),
+      closing: 'seam' as const,
+      paper: stockPaper('comet'),
+    };
+    const ribbon = (width: number): AdditionChoice => ({
+      addition: 'ribbon',
+      id: 'r',
+      way: 'band',
+      width: millimetres(width),
+      bow: zero,
+    });
+    const request = { ...usual, additions: [ribbon(25), band] };
+    const result = planBox(request);
+    if (result.ok) throw new Error('Planned');
+    expect(result.problems[0]?.message).toContain('take a narrower ribbon, or let it go round');
+    const ways = waysOut(request, result.problems);
+    expect(ways.map(({ said }) => said)).toContain('A ribbon 1/8 in wide');
+    expect(ways.some(({ said }) => said.startsWith('The ribbon'))).toBe(true);
+    expect(ways.every(({ said }) => !said.startsWith('The band'))).toBe(true);
   });
 
   it('goes twice round the gift and its insert, laid under that and tied when the gift is in', () => {
@@ -292,8 +318,7 @@ describe('a ribbon', () => {
     expect(tied?.once).toBeGreaterThan(2 * across + 1.5 * high);
     expect(tied?.once).toBeLessThan(2 * (wide + high));
     expect(tied?.cut).toBeGreaterThan((tied?.once ?? 0) + 3 * bow);
-    const job = planJob(plan, request, { boxes: 1 });
-    const told = job.steps.map((step) => sayStep(step, { job, box: plan, kit: request.kit }).text);
+    const told = toldSteps(plan, request, 1).map(({ text }) => text);
     const at = (part: string) => told.findIndex((text) => text.includes(part));
     expect(at('Cut two pieces of ribbon')).toBeGreaterThan(0);
     expect(at('Cut two pieces of ribbon')).toBeLessThan(at('Lay the insert in the base'));

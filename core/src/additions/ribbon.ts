@@ -212,7 +212,7 @@ function putThrough(way: RibbonWay, { worn }: Tied): Pick<Ribbon, 'through' | 't
   if (way !== 'notches' && way !== 'band') return {};
   const part = partWith(worn, way === 'band' ? 'ribbon slit' : 'elastic notch');
   if (!part) return {};
-  const ties = part.wraps === 'walls' ? 'at the front' : 'on top';
+  const ties = part.wraps === 'walls' || part.wraps === 'foot' ? 'at the front' : 'on top';
   return { through: part.piece, ties };
 }
 

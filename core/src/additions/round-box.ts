@@ -43,6 +43,8 @@ export interface RoundOf {
   readonly right: Reach;
   readonly back: Reach;
   readonly along: Reach;
+  /** Where along the box the middle of the band comes. */
+  readonly middle: number;
 }
 
 export function reachOf(places: readonly Vector[], way: Vector): Reach {
@@ -82,8 +84,11 @@ export function placesOf(box: FoldingBox): readonly (readonly Vector[])[] {
   ];
 }
 
-/** How far from its corner a box may begin: what its lid overhangs, and what it wears. */
-const roundedBy = 5;
+/** How far from its corner a box may begin: what its lid overhangs, and what it wears; and so much of its shorter side. */
+const roundedBy = { most: 5, share: 0.35 };
+
+/** What is thinner than this has no sides for a band to be folded round, in millimetres. */
+const leastThick = 4;
 
 /** What a band must leave open, in words: it is seen through, held or tied by. */
 const leftOpen: ReadonlyMap<CutoutUse, string> = new Map([
@@ -171,20 +176,26 @@ export type RoundAnswer =
   | { readonly ok: false; readonly why: 'handle' }
   | { readonly ok: false; readonly why: 'opening'; readonly covers: string };
 
+/** Where along a box a band is looked for: in its middle, or at the lower end of it. */
+export type PlaceAlong = 'middle' | 'foot';
+
 /**
- * What a band of this width would go round in the middle of the box, this way. The box must be square enough there to
+ * What a band of this width would go round in that place of the box, this way. The box must be square enough there to
  * hold it, with no handle on it and no hole that must stay open. What it goes round may be given. Millimetres.
  */
 export function roundOf(
   box: FoldingBox,
   way: WayRound,
   width: number,
-  rings = placesOf(box),
+  {
+    rings = placesOf(box),
+    at = 'middle',
+  }: { readonly rings?: readonly (readonly Vector[])[]; readonly at?: PlaceAlong } = {},
 ): RoundAnswer {
   const { right, back, along } = axesRound[way];
   const whole = reachOf(rings.flat(), along);
   if (whole.to - whole.from < width - 1e-3) return { ok: false, why: 'too short', along: whole };
-  const middle = (whole.from + whole.to) / 2;
+  const middle = at === 'middle' ? (whole.from + whole.to) / 2 : whole.from + width / 2;
   const [from, to] = [middle - width / 2, middle + width / 2];
   const isUnder = (place: Vector, spare: number) =>
     dot(place, along) >= from - spare && dot(place, along) <= to + spare;
@@ -195,18 +206,30 @@ export function roundOf(
     return said !== undefined && reach.to >= from && reach.from <= to ? [said] : [];
   });
   if (covered !== undefined) return { ok: false, why: 'opening', covers: covered };
-  const under = rings.flatMap((ring) => [
-    ...ring.filter((place) => isUnder(place, 0)),
-    ...crossings(ring, along, from),
-    ...crossings(ring, along, to),
-  ]);
-  const [across, deep] = [reachOf(under, right), reachOf(under, back)];
-  const hasCorner = (x: number, y: number) =>
-    under.some((place) => Math.hypot(dot(place, right) - x, dot(place, back) - y) < roundedBy);
-  const isSquare = [across.from, across.to].every((x) =>
-    [deep.from, deep.to].every((y) => hasCorner(x, y)),
+  // A box with sides that slant has corners at one edge of a band, and none at the other.
+  const halves = [
+    { edge: from, isIn: (place: Vector) => dot(place, along) <= middle },
+    { edge: to, isIn: (place: Vector) => dot(place, along) >= middle },
+  ].map(({ edge, isIn }) =>
+    rings.flatMap((ring) => [
+      ...ring.filter((place) => isUnder(place, 0) && isIn(place)),
+      ...crossings(ring, along, edge),
+    ]),
   );
+  const under = halves.flat();
+  const [across, deep] = [reachOf(under, right), reachOf(under, back)];
+  const shorter = Math.min(across.to - across.from, deep.to - deep.from);
+  const near = Math.min(roundedBy.most, roundedBy.share * shorter);
+  const hasCorner = (places: readonly Vector[], x: number, y: number) =>
+    places.some((place) => Math.hypot(dot(place, right) - x, dot(place, back) - y) < near);
+  const isSquare =
+    shorter >= leastThick &&
+    halves.every((places) =>
+      [across.from, across.to].every((x) =>
+        [deep.from, deep.to].every((y) => hasCorner(places, x, y)),
+      ),
+    );
   return isSquare
-    ? { ok: true, of: { right: across, back: deep, along: whole } }
+    ? { ok: true, of: { right: across, back: deep, along: whole, middle } }
     : { ok: false, why: 'not square', along: whole };
 }

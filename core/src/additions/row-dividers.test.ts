@@ -5,9 +5,14 @@ import {
   millimetres,
   planBox,
   stockPaper,
+  windowPlaces,
+  type AdditionChoice,
+  type Length,
+  type Paper,
   type PlacedFace,
   type PlanRequest,
   type Vector,
+  type WindowPlace,
 } from '../index.ts';
 import { between, boxInSpace, dot } from '../testing/joints-in-space.ts';
 import { isInRing } from '../testing/reader/index.ts';
@@ -43,6 +48,19 @@ function placesOver({ ring: [a, b, , d] }: PlacedFace): readonly Vector[] {
   );
 }
 
+function platformOf(raised: Length, paper: Paper): AdditionChoice {
+  return { addition: 'insert', id: 'insert-1', holds: { by: 'a platform', raised }, paper };
+}
+
+function windowIn({ face, frame }: WindowPlace): AdditionChoice {
+  return {
+    addition: 'window',
+    id: 'window-1',
+    on: face,
+    opening: { shape: 'straight', frame },
+  };
+}
+
 it('the tabs of dividers in one row never stand before an opening of the wall that they are folded along', () => {
   let beside = 0;
   fc.assert(
@@ -52,7 +70,8 @@ it('the tabs of dividers in one row never stand before an opening of the wall th
       fc.boolean(),
       fc.integer({ min: 14, max: 45 }),
       fc.integer({ min: 14, max: 60 }),
-      (style, count, isAcross, thing, high) => {
+      fc.constantFrom(0, 0, 10, 25),
+      (style, count, isAcross, thing, high, raised) => {
         const gift = {
           shape: 'several',
           item: {
@@ -66,9 +85,21 @@ it('the tabs of dividers in one row never stand before an opening of the wall th
           high: 1,
           packing: 'in rows',
         } as const;
-        const request: PlanRequest = {
+        const paper = stockPaper('graphite');
+        const bare: PlanRequest = {
           ...usualOf(style, gift),
-          additions: [{ addition: 'dividers', id: 'dividers-1', paper: stockPaper('graphite') }],
+          additions: [
+            { addition: 'dividers', id: 'dividers-1', paper },
+            // The strips stand on it, and not on the floor.
+            ...(raised > 0 ? [platformOf(millimetres(raised), paper)] : []),
+          ],
+        };
+        const plain = planBox(bare);
+        if (!plain.ok) return;
+        const [place] = raised > 0 ? windowPlaces(bare, plain.plan) : [];
+        const request: PlanRequest = {
+          ...bare,
+          additions: [...bare.additions, ...(place ? [windowIn(place)] : [])],
         };
         const result = planBox(request);
         if (!result.ok) return;

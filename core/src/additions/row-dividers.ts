@@ -8,7 +8,6 @@ import {
   type FoldingBox,
   type FoldingPart,
   type Part,
-  type Vector,
 } from '../fold/index.ts';
 import type { Worn } from '../forms/index.ts';
 import { extentsOf, type SeveralGift } from '../gift/index.ts';
@@ -27,9 +26,9 @@ import {
 import type { GridLine, ScoreGrid } from '../piece/index.ts';
 import { scoringMeans, type Kit } from '../tools/index.ts';
 import type { RoomSide } from './inside-faces.ts';
-import { boundsOfOpening } from './openings.ts';
-import { boundsOf, type Bounds } from './outline.ts';
+import type { Bounds } from './outline.ts';
 import { leastPanel } from './panel-shape.ts';
+import { openingsBehind, type UprightCard } from './wall-openings.ts';
 
 /** Strips that stand between things in one row: their tabs, folded along the walls, keep them upright. */
 export interface RowBrief {
@@ -86,22 +85,15 @@ const belowOpening = 1;
 /** How high strips may be whose tabs lie along the walls at both ends, within so far of these places: below what is open there. */
 function highestBeside(
   walls: readonly RoomSide[],
-  { along, aside }: { readonly along: Vector; readonly aside: Vector },
+  card: UprightCard,
   { places, tab }: { readonly places: readonly number[]; readonly tab: number },
 ): number {
-  const ends = walls.filter(({ axes: { out } }) => Math.abs(dot(out, along)) > 0.9);
-  const heights = ends.flatMap(({ axes, outline, behind }) => {
-    const floor = boundsOf(outline).bottom;
-    const sense = dot(axes.right, aside);
-    return (behind?.openings ?? []).flatMap((opening) => {
-      const { left, right, bottom } = boundsOfOpening(opening);
-      const [from, to] = [left * sense, right * sense].sort((a, b) => a - b);
-      const isBeside = places.some(
-        (place) =>
-          place + tab > (from ?? 0) - belowOpening && place - tab < (to ?? 0) + belowOpening,
-      );
-      return isBeside ? [bottom - floor - belowOpening] : [];
-    });
+  const heights = openingsBehind(walls, card).flatMap(({ left, right, bottom, top }) => {
+    const isBeside = places.some(
+      (place) => place + tab > left - belowOpening && place - tab < right + belowOpening,
+    );
+    // Where things stand on a platform the walls may be open below that.
+    return isBeside && top > -belowOpening ? [bottom - belowOpening] : [];
   });
   return Math.min(Infinity, ...heights);
 }
@@ -129,7 +121,7 @@ export function rowDividers(brief: RowBrief): Worn | undefined {
   );
   const open = highestBeside(
     walls,
-    { along, aside },
+    { out: along, aside },
     { places: offsets.map((each) => centre + each), tab: toMillimetres(tab) },
   );
   const free = nanometres(Math.max(0, Math.floor(Math.min(open, toMillimetres(brief.high)) * 1e6)));

@@ -7,14 +7,13 @@ import {
   minus,
   papersOf,
   planBox,
-  planJob,
   plus,
-  sayStep,
   stockPaper,
   usualRequest,
   type PlanRequest,
 } from '../index.ts';
 import { anyPaper, anyRequest, sundial } from '../testing/requests.ts';
+import { toldSteps } from '../testing/told.ts';
 
 function stiffened(request: PlanRequest, paper = stockPaper('graphite')): PlanRequest {
   return {
@@ -64,10 +63,7 @@ describe('a stiffener', () => {
     const request = stiffened(usualRequest(sundial, 'inch'));
     const result = planBox(request);
     if (!result.ok) throw new Error(result.problems[0]?.message);
-    const job = planJob(result.plan, request, { boxes: 1 });
-    const told = job.steps.map(
-      (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
-    );
+    const told = toldSteps(result.plan, request, 1).map(({ text }) => text);
     const at = (part: string) => told.findIndex((text) => text.includes(part));
     expect(at('Lay the stiffener in the base, flat on the floor.')).toBeGreaterThan(0);
     expect(at('Put the gift in.')).toBeGreaterThanOrEqual(at('Lay the stiffener in'));

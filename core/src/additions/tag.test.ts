@@ -4,8 +4,6 @@ import {
   cutSizeOf,
   millimetres,
   planBox,
-  planJob,
-  sayStep,
   stockPaper,
   usualRequest,
   zero,
@@ -13,6 +11,7 @@ import {
   type TagChoice,
 } from '../index.ts';
 import { sundial } from '../testing/requests.ts';
+import { toldSteps } from '../testing/told.ts';
 
 const tags: fc.Arbitrary<TagChoice> = fc.record({
   addition: fc.constant('tag' as const),
@@ -140,10 +139,7 @@ describe('a tag', () => {
     const result = planBox(request);
     if (!result.ok || !bare.ok) throw new Error('No plan');
     expect(result.plan.sheets.length).toBe(bare.plan.sheets.length);
-    const job = planJob(result.plan, request, { boxes: 1 });
-    const told = job.steps.map(
-      (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
-    );
+    const told = toldSteps(result.plan, request, 1).map(({ text }) => text);
     const last = told.at(-1) ?? '';
     expect(last).toContain('Put foam squares on the back of the second tag layer');
     expect(last).toMatch(

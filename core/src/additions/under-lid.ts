@@ -76,7 +76,7 @@ export function cardUnderLid(
   if (!under) return [];
   const { piece, walls } = under;
   const base = baseOf(box.plain, piece);
-  const round = roundOf(base, 'walls', toMillimetres(band.width), cornersOfBox(base));
+  const round = roundOf(base, 'walls', toMillimetres(band.width), { rings: cornersOfBox(base) });
   if (!round.ok) return [];
   const heapOn = (side: BoxSide) =>
     toMillimetres(
@@ -87,11 +87,11 @@ export function cardUnderLid(
           .map(({ card }) => card),
       ),
     );
-  const { right, back, along } = round.of;
+  const { right, back } = round.of;
   const of = {
+    ...round.of,
     right: { from: right.from - heapOn('left'), to: right.to + heapOn('right') },
     back: { from: back.from - heapOn('front'), to: back.to + heapOn('back') },
-    along,
   };
   const cut = cutBand(band, { of, way: 'walls' }, brief);
   if (!cut.ok) return [];
@@ -128,9 +128,7 @@ export function roundUnderLid(bare: Undressed, width: number): UnderLidAnswer {
   if (!under) return { ok: false, why: 'no lid' };
   const { piece, from } = under;
   const base = baseOf(outsideBox(bare), piece);
-  const answer = roundOf(base, 'walls', width, cornersOfBox(base));
+  const answer = roundOf(base, 'walls', width, { rings: cornersOfBox(base) });
   if (!answer.ok) return answer;
-  const { along } = answer.of;
-  const lower = (along.from + along.to) / 2 - width / 2;
-  return lower >= from ? { ok: false, why: 'hidden' } : answer;
+  return answer.of.middle - width / 2 >= from ? { ok: false, why: 'hidden' } : answer;
 }

@@ -9,8 +9,6 @@ import {
   millimetres,
   papersOf,
   planBox,
-  planJob,
-  sayStep,
   stockPaper,
   usualRequest,
   wearable,
@@ -23,6 +21,7 @@ import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
 import { sundial, tableRequestsIn } from '../testing/requests.ts';
 import { wornFaults } from '../testing/worn-in-space.ts';
+import { toldSteps } from '../testing/told.ts';
 
 const drawn = fc.record({
   face: fc.nat(40),
@@ -177,8 +176,7 @@ describe('a window', () => {
     const film = plan.pieces.find(({ name }) => name === 'Window film');
     if (!film) throw new Error('There is no film');
     expect(cutSizeOf(film.grid).width - wide).toBeGreaterThan(12_000_000);
-    const job = planJob(plan, asked, { boxes: 1 });
-    const told = job.steps.map((step) => sayStep(step, { job, box: plan, kit: asked.kit }).text);
+    const told = toldSteps(plan, asked, 1).map(({ text }) => text);
     const at = (part: string) => told.findIndex((text) => text.includes(part));
     expect(at('or the window, cut away a block from')).toBeGreaterThan(0);
     expect(at('Press it onto the inside of the top of the lid, over its window.')).toBeGreaterThan(

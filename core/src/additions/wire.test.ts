@@ -5,8 +5,6 @@ import {
   allStyles,
   millimetres,
   planBox,
-  planJob,
-  sayStep,
   type PlanRequest,
   type WireChoice,
   waysOut,
@@ -14,6 +12,7 @@ import {
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
 import { requestsIn, usualOf } from '../testing/requests.ts';
+import { toldSteps } from '../testing/told.ts';
 
 function wired(request: PlanRequest, over: WireChoice['over'] = 'across'): PlanRequest {
   return { ...request, additions: [{ addition: 'wire', id: 'wire-1', over }] };
@@ -99,10 +98,7 @@ describe('a wire', () => {
     const request = wired(openBox());
     const result = planBox(request);
     if (!result.ok) throw new Error(result.problems[0]?.message);
-    const job = planJob(result.plan, request, { boxes: 1 });
-    const told = job.steps.map(
-      (step) => sayStep(step, { job, box: result.plan, kit: request.kit }).text,
-    );
+    const told = toldSteps(result.plan, request, 1).map(({ text }) => text);
     const at = (part: string) => told.findIndex((text) => text.includes(part));
     expect(at('hole for the wire')).toBeGreaterThanOrEqual(0);
     expect(at('Bend a wire to a handle.')).toBeGreaterThan(at('hole for the wire'));

@@ -35,10 +35,10 @@ const partSchema = z.object({
   /** Whether it is a handle that is worn, and no part of the box itself. */
   isHandle: z.literal(true).optional(),
   /**
-   * How it goes round the closed box: round the walls, over the top from left to right, or from front to back; or round
-   * the walls of its base, before the lid goes on.
+   * How it goes round the closed box: round the walls, or their foot, over the top from left to right, or from front to
+   * back; or round the walls of its base, before the lid goes on.
    */
-  wraps: z.enum(['walls', 'across', 'deep', 'under lid']).optional(),
+  wraps: z.enum(['walls', 'foot', 'across', 'deep', 'under lid']).optional(),
   /**
    * The piece that it is laid in: on its floor, stood against the inside of its wall on a side or between the things, or
    * on legs, under the gift or round the things that stand through it.

@@ -35,6 +35,8 @@ export interface FaceName {
   readonly above?: 'slope' | 'top' | 'neck' | 'brim';
   /** Whether it is a flap with a free edge round or pointed, one of several that close over one another. */
   readonly isPetal?: true;
+  /** Whether it is an end of a strip that hooks into the other end: the left or the right one of the flat piece. */
+  readonly hooks?: 'left' | 'right';
   /** Which of the walls it is from left to right, where there are too many to be told by where they face. */
   readonly nth?: number;
 }
@@ -122,7 +124,19 @@ export function faceNames(box: FoldingBox, part: FoldingPart): readonly FaceName
   };
   const names = placed.map((_, face) => nameOf(face));
   const hasBoth = names.some(({ isOnLid }) => isOnLid) && names.some(isOnFloor);
-  return numbered(hasBoth ? names : names.map(withoutLid), part);
+  return withHooks(numbered(hasBoth ? names : names.map(withoutLid), part), part);
+}
+
+/** Names in which the ends of a strip that are slit to hook into each other are told as such. */
+function withHooks(names: readonly FaceName[], part: FoldingPart): readonly FaceName[] {
+  const isHooked = part.piece.grid.cutouts.some(({ use }) => use === 'hook');
+  if (!isHooked || names.every(({ role }) => role !== 'seam')) return names;
+  const [, row] = mainRow(part);
+  const [left, right] = [row[0], row.at(-1)];
+  return names.map((name): FaceName => {
+    if (name.at === left) return { ...name, hooks: 'left' };
+    return name.at === right ? { ...name, hooks: 'right' } : name;
+  });
 }
 
 /** Whether the free corners of a face are taken off to make a petal of it. */

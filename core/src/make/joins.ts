@@ -98,6 +98,7 @@ export function joinsOf({
 
 const waysRound = {
   walls: 'round the walls',
+  foot: 'round the foot of the walls',
   'under lid': 'round the base',
   across: 'round from left to right',
   deep: 'round from front to back',

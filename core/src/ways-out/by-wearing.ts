@@ -1,11 +1,21 @@
 import {
   bandWays,
+  ribbonLimits,
   ribbonWays,
+  widestThrough,
   withWornPaper,
   type AdditionChoice,
   type RibbonChoice,
 } from '../additions/index.ts';
-import { formatWithUnit, type Length } from '../length/index.ts';
+import {
+  formatWithUnit,
+  inchFraction,
+  largest,
+  millimetres,
+  roundDown,
+  zero,
+  type Length,
+} from '../length/index.ts';
 import { papersOf, type PlanRequest, type Problem } from '../request/index.ts';
 import { styleSummary } from '../styles/index.ts';
 import { sheetsFor } from './by-sheet.ts';
@@ -71,20 +81,43 @@ const roundSaid = {
   'under lid': 'The band round the base, under the lid',
 } as const;
 
-/** The band another way round, or narrower. */
-function byBand(request: PlanRequest, at: number, { nearest }: Problem): readonly WayOut[] {
+/** The band as wide as would do. */
+function byBandWidth(request: PlanRequest, at: number, { nearest }: Problem): readonly WayOut[] {
+  const choice = request.additions[at];
+  if (choice?.addition !== 'band' || nearest === undefined) return [];
+  const said = `A band ${formatWithUnit(nearest, request.unit)} wide`;
+  return [way(said, replaced(request, at, { ...choice, width: nearest }))];
+}
+
+/** The ribbon that goes through a band: so narrow that it does, or another way. */
+function byThreaded(request: PlanRequest, at: number): readonly WayOut[] {
+  const { additions, unit } = request;
+  const band = additions[at];
+  const threaded = additions.findIndex((each) => each.addition === 'ribbon' && each.way === 'band');
+  const ribbon = additions[threaded];
+  if (band?.addition !== 'band' || ribbon?.addition !== 'ribbon') return [];
+  const widest = roundDown(
+    largest(zero, widestThrough(band.width)),
+    unit === 'inch' ? inchFraction(1, 8) : millimetres(1),
+  );
+  const narrower =
+    widest < ribbon.width && widest >= ribbonLimits.least
+      ? [
+          way(
+            `A ribbon ${formatWithUnit(widest, unit)} wide`,
+            replaced(request, threaded, { ...ribbon, width: widest }),
+          ),
+        ]
+      : [];
+  return [...narrower, ...byRibbon(request, threaded)];
+}
+
+/** The band another way round, or with its ends glued. */
+function byBand(request: PlanRequest, at: number): readonly WayOut[] {
   const choice = request.additions[at];
   if (choice?.addition !== 'band') return [];
   const others = bandWays.filter((round) => round !== choice.round);
   return [
-    ...(nearest === undefined
-      ? []
-      : [
-          way(
-            `A band ${formatWithUnit(nearest, request.unit)} wide`,
-            replaced(request, at, { ...choice, width: nearest }),
-          ),
-        ]),
     ...(choice.closing === 'hooks'
       ? [way('The band with glued ends', replaced(request, at, { ...choice, closing: 'seam' }))]
       : []),
@@ -249,7 +282,9 @@ export function waysByWearing(
     return [
       ...byMargin(request, at, problem),
       ...byCover(request, at),
-      ...byBand(request, at, problem),
+      ...byBandWidth(request, at, problem),
+      ...byThreaded(request, at),
+      ...byBand(request, at),
       ...byRibbon(request, at),
       ...bySpot(request, at, problem),
       ...byWindow(request, at, problem),

@@ -6,7 +6,6 @@ import type {
   FoldCornersOperation,
   FoldOperation,
   FoldUpOperation,
-  HookOperation,
   GlueOperation,
   OutFolds,
   ThreadOperation,
@@ -190,9 +189,9 @@ function cornerSentences({ count, on, side, isHooked }: FoldCornersOperation): r
   ];
 }
 
-function hookSentences({ faces, onto }: HookOperation): readonly string[] {
+function hookSentences(): readonly string[] {
   return [
-    `Bring the walls round, and hook ${facesInWords(faces)} and ${facesInWords(onto)} into each other by their slits, both tips inside; nothing is glued.`,
+    'Bring the walls round, and hook both ends into each other by their slits, both tips inside; nothing is glued.',
   ];
 }
 
@@ -365,7 +364,7 @@ export function assemblySentences(
     case 'fold corners':
       return cornerSentences(operation);
     case 'hook':
-      return hookSentences(operation);
+      return hookSentences();
     case 'thread':
       return threadSentences(operation);
     case 'join':

@@ -10,7 +10,8 @@ function wallBelow(face: FaceName): FaceName {
 
 /** The bare name of a face: `front wall`, `floor`, `rim of the back wall`, `front flap`. */
 export function faceInWords(face: FaceName): string {
-  const { role, faces, leans, of, end, isOnLid, nth, above, isPetal } = face;
+  const { role, faces, leans, of, end, isOnLid, nth, above, isPetal, hooks } = face;
+  if (hooks !== undefined) return hooks === 'left' ? 'one end' : 'other end';
   switch (role) {
     case 'floor':
       return 'floor';

@@ -43,6 +43,8 @@ export function joinSentences(
       ];
     case 'round the walls':
       return [`Slide the ${one} over the closed box from above, to half its height${behind}.`];
+    case 'round the foot of the walls':
+      return [`Slide the ${one} over the closed box from above, down to the table${behind}.`];
     case 'round the base':
       return [`Slide the ${one} over the ${other} from above, to half its height${behind}.`];
     case 'round from left to right':

@@ -104,7 +104,11 @@ export interface ThreadOperation {
 
 /** How something goes round the closed box: round its walls, or over its top; or round its base, under the lid. */
 export type WayRound =
-  'round the walls' | 'round from left to right' | 'round from front to back' | 'round the base';
+  | 'round the walls'
+  | 'round the foot of the walls'
+  | 'round from left to right'
+  | 'round from front to back'
+  | 'round the base';
 
 /** Put a piece to the others. */
 export interface JoinOperation {

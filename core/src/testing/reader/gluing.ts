@@ -293,10 +293,9 @@ export class Gluing {
       /^Lay (?:it|them) flat against the (inside|outside) of (.+); nothing is glued\.$/.exec(
         sentence,
       ) ?? [];
-    const [, hooked, hookedOn] =
-      /^Bring the walls round, and hook (.+) and the (.+) into each other by their slits, both tips inside; nothing is glued\.$/.exec(
-        sentence,
-      ) ?? [];
+    const isHooked =
+      sentence ===
+      'Bring the walls round, and hook both ends into each other by their slits, both tips inside; nothing is glued.';
     if (flaps !== undefined) {
       for (const name of namesOfFaces(flaps)) {
         const wall = behind ?? `the ${name.split(' ')[0] ?? ''} wall`;
@@ -304,14 +303,14 @@ export class Gluing {
         const piece = this.piece;
         this.joints.push({ holds: 'tuck', piece, faces, onPiece: piece, on: this.faces(wall) });
       }
-    } else if (hooked !== undefined) {
+    } else if (isHooked) {
       const piece = this.piece;
       this.joints.push({
         holds: 'tuck',
         piece,
-        faces: this.faces(hooked),
+        faces: this.faces('the other end'),
         onPiece: piece,
-        on: this.faces(`the ${hookedOn ?? ''}`),
+        on: this.faces('the one end'),
       });
     } else if (walls !== undefined) {
       const on = this.faces(walls);

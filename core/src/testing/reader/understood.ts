@@ -40,7 +40,7 @@ export const others = [
   /^Stand each .+ on its long edge, slots up\.$/,
   /^Push each .+ down over all of them, slots down, until their edges are level\.$/,
   /^Stand the joined dividers in the .+, down to the floor, as far from every wall\.$/,
-  /^Slide the .+ over the .+ from above, to half its height(?:, its hooked ends at the back)?\.$/,
+  /^Slide the .+ over the .+ from above, (?:to half its height|down to the table)(?:, its hooked ends at the back)?\.$/,
   /^Slide the .+ over the closed box from the (?:front|right), to the middle, its (?:seam|hooked ends) at the bottom\.$/,
   /^Lay the .+ flat, .+\.$/,
   /^Turn it over like a page, outside up\.$/,
