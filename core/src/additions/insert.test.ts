@@ -165,13 +165,18 @@ describe('an insert', () => {
     let windows = 0;
     fc.assert(
       fc.property(
-        fc.constantFrom('many-sided', 'lidded', 'basket'),
-        fc.constantFrom(5, 7, 8, 10),
-        fc.integer({ min: 8, max: 25 }),
+        fc.constantFrom('many-sided', 'many-sided', 'many-sided', 'basket'),
+        fc.constantFrom(6, 8, 10),
+        fc.integer({ min: 8, max: 40 }),
         fc.nat(9),
-        fc.constantFrom(4, 8),
-        (style, sides, raised, at, frame) => {
-          const usual = usualOf(style);
+        fc.constantFrom(3, 5),
+        fc.integer({ min: 20, max: 90 }),
+        (style, sides, raised, at, frame, high) => {
+          const across = millimetres(36);
+          const usual = usualOf(style, {
+            ...{ shape: 'block', across, deep: across },
+            high: millimetres(high),
+          });
           const own =
             usual.style.style === 'many-sided'
               ? { ...usual.style, options: { ...usual.style.options, sides, top: 'open' } }
