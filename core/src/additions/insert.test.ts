@@ -4,6 +4,7 @@ import { closedFaces, type Vector } from '../fold/index.ts';
 import {
   allStyles,
   apart,
+  assemblyScenes,
   cutSizeOf,
   extentsOf,
   hair,
@@ -13,10 +14,12 @@ import {
   outermostPoints,
   papersOf,
   planBox,
+  planJob,
   plus,
   stockPaper,
   usualRequest,
   windowPlaces,
+  type AssemblyStep,
   type InsertChoice,
   type PlanRequest,
 } from '../index.ts';
@@ -227,6 +230,22 @@ describe('an insert', () => {
       .join(' ');
     expect(told).toContain(before);
     expect(told.indexOf(then)).toBeGreaterThan(told.indexOf(before));
+    // The base has been glued by then, and is shown so.
+    const box = boxInSpace(result.plan, request);
+    const step = planJob(result.plan, request, { boxes: 1 }).steps.find(
+      (each): each is AssemblyStep =>
+        each.kind === 'assembly' && each.operations.some(({ kind }) => kind === 'join'),
+    );
+    if (!step) throw new Error('No step');
+    const { faces } = assemblyScenes(box, step)({ at: 0, share: 0 });
+    const ringsOf = (all: typeof faces) =>
+      all.flatMap(({ part, ring }) => (part === 'base' ? ring : []));
+    const whole = ringsOf(closedFaces(box));
+    expect(whole.length).toBeGreaterThan(0);
+    ringsOf(faces).forEach((place, i) => {
+      const there = whole[i] ?? place;
+      expect(Math.hypot(place.x - there.x, place.y - there.y, place.z - there.z)).toBeLessThan(1);
+    });
     expect(faultsInWords(result.plan, request, 1, () => 0)).toEqual([]);
   });
 

@@ -283,6 +283,9 @@ function sceneOf(shown: Shown, { at, share }: AssemblyMoment): AssemblyScene {
   const done = Math.max(step.from, ...motions.slice(0, at).map(({ to }) => to));
   // What no operation names goes along as time passes.
   const time = done + share * (Math.max(done, now?.to ?? done) - done);
+  // What lines a box or lies in it comes when all has been folded that is before the gift.
+  const comesIn = step.operations.every(({ kind }) => kind === 'join' || kind === 'line');
+  const folded = comesIn ? Math.max(time, box.assembly.giftEnters) : time;
 
   const progressIn = (part: FoldingPart): FoldProgress => {
     const above = parents.get(part) ?? new Map<number, number>();
@@ -293,7 +296,7 @@ function sceneOf(shown: Shown, { at, share }: AssemblyMoment): AssemblyScene {
           ? -1
           : motions.findIndex(({ piece, turns }) => piece === part.piece.id && turns.has(face));
       const motion = motions[by];
-      if (!motion) return progressOf(crease.stage, time);
+      if (!motion) return progressOf(crease.stage, folded);
       if (by !== at) return by < at ? 1 : 0;
       return progressOf(crease.stage, motion.from + share * (motion.to - motion.from));
     };
