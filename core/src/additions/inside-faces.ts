@@ -101,10 +101,18 @@ function boundsBetween(
   axes: FaceAxes,
   { plane, from, to }: { readonly plane: number; readonly from: number; readonly to: number },
 ): Bounds | undefined {
-  const depths = ring.map((place) => dot(place, axes.out) - plane);
-  if (depths.every((depth) => depth < from) || depths.every((depth) => depth > to))
-    return undefined;
-  const corners = ring.map((place, i) => ({ ...onFace(axes, place), depth: depths[i] ?? 0 }));
+  // Most faces lie before it or behind it with all their corners.
+  let [nearest, farthest] = [Infinity, -Infinity];
+  for (const place of ring) {
+    const depth = dot(place, axes.out) - plane;
+    nearest = Math.min(nearest, depth);
+    farthest = Math.max(farthest, depth);
+  }
+  if (farthest < from || nearest > to) return undefined;
+  const corners = ring.map((place) => ({
+    ...onFace(axes, place),
+    depth: dot(place, axes.out) - plane,
+  }));
   let [left, right, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
   const take = (x: number, y: number) => {
     left = Math.min(left, x);

@@ -107,7 +107,7 @@ const states = ['holds', 'loose', 'tight'] as const;
 /** What holds first, then the fewest sheets, then how much of them is used. */
 function byCard(one: Standing, other: Standing): number {
   const rank = ({ leans }: Standing) => states.indexOf(worstState(leans.box));
-  return rank(one) - rank(other) || compareCard(one.card, other.card);
+  return rank(one) - rank(other) || compareCard(one.card(), other.card());
 }
 
 /** Whether something jams in a box even where it is rather made loose than tight. */
@@ -174,7 +174,7 @@ function allHolding(begun: readonly Begun[]): ReadonlyMap<Begun, Standing> {
   const found = eachByLeastCard(
     begun,
     (each) => ({ each, standing: standHolding(each) }),
-    ({ standing }) => standing?.card,
+    ({ standing }) => standing?.card(),
   );
   return new Map(found.flatMap(({ each, standing }) => (standing ? [[each, standing]] : [])));
 }
@@ -196,7 +196,7 @@ function standAsNearAsCan(
     },
     (stood) =>
       stood.ok && worstState(stood.standing.leans.box) === 'loose'
-        ? stood.standing.card
+        ? stood.standing.card()
         : undefined,
   );
 }
@@ -217,6 +217,8 @@ function eachByLeastCard<Tried>(
     if (best && compareCard(least, best) > 0) continue;
     const found = tryOut(each);
     tried.set(each, found);
+    // With nothing to compare it to it is no matter what it takes.
+    if (ways.length === 1) break;
     const card = goodEnough(found);
     if (card && (!best || compareCard(card, best) < 0)) best = card;
   }

@@ -1,5 +1,5 @@
 import type { StyleFrame, Worn } from '../forms/index.ts';
-import { layOut, type SheetUse } from '../make/index.ts';
+import { layOut as onSheets, type SheetUse } from '../make/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { cutSizeOf } from '../piece/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
@@ -30,13 +30,16 @@ export type LaidOut =
 export interface Standing {
   readonly request: PlanRequest;
   readonly leans: BothLeans;
-  /** What the box takes without what it wears. */
-  readonly card: CardUse;
+  /** What the box takes without what it wears; worked out once, and only where ways up are compared. */
+  readonly card: () => CardUse;
   /** Works out all of its sheets, once. */
   readonly layOut: () => LaidOut;
 }
 
-function cardUse(sheets: readonly SheetUse[]): CardUse {
+/** How much of its sheets a box takes; what can't be laid out takes more than any that can. */
+function cardUse(laidOut: LaidOut): CardUse {
+  if (!laidOut.ok) return { sheets: Infinity, used: Infinity };
+  const { sheets } = laidOut;
   return {
     sheets: sheets.reduce((sum, use) => sum + use.sheets, 0),
     used: sheets.reduce((sum, use) => sum + use.sheets * (1 - use.leftOver), 0),
@@ -50,18 +53,21 @@ export function standOnSheets(
   box: SolvedFrame,
   request: PlanRequest,
 ): { readonly ok: true; readonly standing: Standing } | Unlaid {
-  const own = layOutOwn(box, request);
-  if (!own.ok) return own;
-  let laidOut: LaidOut | undefined = box.frame.wears ? undefined : own;
+  const own = once(() => layOutOwn(box, request));
+  const layOut = box.frame.wears ? once(() => layOutDrawn(box, request)) : own;
+  // What it wears may turn its prints: whether its own pieces go on their sheets is known with that.
+  const known = box.frame.wears ? undefined : own();
+  if (known?.ok === false) return known;
   return {
     ok: true,
-    standing: {
-      request,
-      leans: bothLeans(box, request),
-      card: cardUse(own.sheets),
-      layOut: () => (laidOut ??= layOutDrawn(box, request)),
-    },
+    standing: { request, leans: bothLeans(box, request), card: () => cardUse(own()), layOut },
   };
+}
+
+/** A value that is worked out the first time that it is asked for. */
+function once<Value>(work: () => Value): () => Value {
+  let known: { readonly value: Value } | undefined;
+  return () => (known ??= { value: work() }).value;
 }
 
 /** The box without what it wears on its sheets. */
@@ -78,7 +84,7 @@ function layOutOwn(box: SolvedFrame, request: PlanRequest): LaidOut {
     copies,
     ...cutSizeIn(box.solution, id),
   }));
-  return { ok: true, sheets: layOut(sized, request.papers) };
+  return { ok: true, sheets: onSheets(sized, request.papers) };
 }
 
 /** What a box wears is cut to its pieces, and a print is turned to what it comes to: they are drawn first. */
@@ -97,7 +103,7 @@ function layOutDrawn(box: SolvedFrame, request: PlanRequest): LaidOut {
   const tooLarge = pieces.flatMap((piece) => tooLargeForSheet(piece, request));
   if (tooLarge.length > 0)
     return { ok: false, why: 'too large for its sheet', problems: () => tooLarge };
-  return { ok: true, sheets: layOut(pieces, request.papers), drawn };
+  return { ok: true, sheets: onSheets(pieces, request.papers), drawn };
 }
 
 /** The other lean is worked out once, and only where it is asked for. */
