@@ -32,6 +32,9 @@ for (const [width, height] of [
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
     );
     expect(overflow).toBe(0);
+    const menu = page.getByRole('button', { name: 'all views' });
+    if (width < 680) await menu.click();
+    expect(await seriousFindings(page)).toEqual([]);
     await page.getByRole('link', { name: 'Make', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('in');
     expect(await seriousFindings(page)).toEqual([]);
@@ -49,6 +52,55 @@ for (const [width, height] of [
     await expect(page.getByText('This computer only.')).toBeVisible();
     expect(await seriousFindings(page)).toEqual([]);
   });
+
+/** What stands in the bar and can be seen, as it lies in the window. */
+function barOf(page: Page) {
+  return page.locator('header.bar').evaluate((bar) => {
+    const own = bar.getBoundingClientRect();
+    const parts = [...bar.querySelectorAll('a, button, input, strong, label')]
+      .map((each) => ({ text: each.textContent.trim(), box: each.getBoundingClientRect() }))
+      .filter(({ box }) => box.width > 1 && box.height > 1)
+      .map(({ text, box: { left, right, top, bottom } }) => ({ text, left, right, top, bottom }));
+    return { height: own.height, width: document.documentElement.clientWidth, parts };
+  });
+}
+
+test('the bar is one row at every width, with all of it in reach', async ({ demo, page }) => {
+  test.slow();
+  await openFromShelf(page, demo, 'Planet marbles, nine in a row');
+  const address = page.url();
+  for (const view of ['', '/compare', '/limits', '/make']) {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto(`${address}${view}`);
+    // The field of the Box view, or a name that is no field.
+    await expect(page.locator('header.bar .name input, header.bar .box-name')).toBeVisible();
+    for (const width of [1400, 1280, 1239, 844, 768, 680, 390, 320]) {
+      await page.setViewportSize({ width, height: width === 844 ? 390 : 800 });
+      const { height: high, width: whole, parts } = await barOf(page);
+      const where = `${view} at ${width}`;
+      expect(high, where).toBeLessThanOrEqual(53);
+      for (const part of parts) {
+        expect(part.left, `${part.text}, ${where}`).toBeGreaterThanOrEqual(0);
+        expect(part.right, `${part.text}, ${where}`).toBeLessThanOrEqual(whole);
+        expect(part.bottom, `${part.text}, ${where}`).toBeLessThanOrEqual(high);
+      }
+      for (const one of parts)
+        for (const other of parts) {
+          // A field lies in its label.
+          const isIn = one === other || one.text === '' || other.text === '';
+          const isApart = one.right <= other.left + 0.5 || other.right <= one.left + 0.5;
+          expect(isIn || isApart, `${one.text} and ${other.text}, ${where}`).toBe(true);
+        }
+    }
+  }
+  // What has no room in the row is in the menu, which a key closes.
+  const menu = page.getByRole('button', { name: 'all views' });
+  await menu.click();
+  await expect(page.getByRole('link', { name: 'Papers', exact: true })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('link', { name: 'Papers', exact: true })).toBeHidden();
+  await expect(menu).toBeFocused();
+});
 
 test('the main work needs no scrolling at 1280 × 800', async ({ demo, page }) => {
   for (const name of ['Pocket sundial', 'Rolled star chart', 'Meteorite jar', 'Hand lens']) {

@@ -9,6 +9,7 @@ import {
   type WireChoice,
   waysOut,
 } from '../index.ts';
+import { styleChoiceSchema } from '../styles/index.ts';
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
 import { requestsIn, usualOf } from '../testing/requests.ts';
@@ -92,6 +93,35 @@ describe('a wire', () => {
       { numRuns: 200 },
     );
     expect(boxes).toBeGreaterThan(20);
+  });
+
+  it('of a cup of many sides keeps off the seam, whichever of the walls that look that way has it', () => {
+    let [boxes, refused] = [0, 0];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(6, 8, 10, 12),
+        fc.integer({ min: 5, max: 50 }),
+        fc.integer({ min: 5, max: 50 }),
+        fc.constantFrom('across' as const, 'deep' as const),
+        (sides, across, deep, over) => {
+          const usual = usualOf('many-sided', {
+            shape: 'block',
+            ...{ across: millimetres(across), deep: millimetres(deep), high: millimetres(60) },
+          });
+          const style = styleChoiceSchema.parse({
+            ...usual.style,
+            options: { ...usual.style.options, sides, top: 'open' },
+          });
+          const request = wired({ ...usual, style }, over);
+          const result = planBox(request);
+          if (result.ok) boxes++;
+          else refused++;
+          if (result.ok) expect(faultsInSpace(result.plan, request)).toEqual([]);
+        },
+      ),
+      { numRuns: 60 },
+    );
+    expect(Math.min(boxes, refused)).toBeGreaterThan(5);
   });
 
   it('is bent before the gift goes in, its holes are punched while the card is flat', () => {

@@ -18,7 +18,6 @@ import { onFace } from './face-axes.ts';
 import type { FlatFace } from './flat-faces.ts';
 import { roomSides } from './inside-faces.ts';
 import { boundsOf, isWithinOutline } from './outline.ts';
-import { sideOf } from './room-plates.ts';
 import { noRoomTaken } from './room-taken.ts';
 
 /** A wire that an open box is carried by, through a hole in each of two walls that face each other. */
@@ -63,10 +62,13 @@ function placeOn({ outline }: FlatFace, { radius, down }: WireHole): Point | und
 function isSingle(face: FlatFace, bare: Undressed, place: Point, { radius }: WireHole): boolean {
   const { walls, top } = roomSides(bare, noRoomTaken);
   if (top.behind) return false;
-  const side = walls.find((wall) => sideOf(wall) === face.name.faces);
+  // Of a cup of many sides several walls look the same way.
+  const side = walls.find(
+    ({ behind: card }) =>
+      card?.part.part.id === face.part && card.part.pattern.faceAt(card.spot) === face.name.at,
+  );
   const behind = side?.behind;
-  if (!side || behind?.part.part.id !== face.part || behind.glued.part !== face.part) return false;
-  if (behind.role !== 'wall') return false;
+  if (!side || behind?.glued.part !== face.part || behind.role !== 'wall') return false;
   const { right, up, at } = face.axes;
   const inSpace = add(at, add(scale(right, place.x), scale(up, place.y)));
   const seen = onFace(side.axes, inSpace);

@@ -149,9 +149,13 @@ async function keepBoth(): Promise<void> {
           :project="project.id"
           @change="(name) => project.change('name', (whole) => ({ ...whole, name }))"
         />
-        <span class="saved quiet" :class="project.saveState.kind" role="status">{{
-          saveWords(project.saveState)
-        }}</span>
+        <span
+          class="saved quiet"
+          :class="project.saveState.kind"
+          :title="saveWords(project.saveState)"
+          role="status"
+          >{{ saveWords(project.saveState) }}</span
+        >
         <QuietButton v-if="project.saveState.kind === 'refused'" @click="project.tryAgain()"
           >Try again</QuietButton
         >
@@ -172,6 +176,8 @@ async function keepBoth(): Promise<void> {
           @click="turn()"
           ><component :is="icon" :size="18"
         /></Button>
+      </template>
+      <template v-if="project.document" #more>
         <Choice
           label="Ruler"
           :value="project.document.box.unit"
@@ -266,7 +272,11 @@ async function keepBoth(): Promise<void> {
 }
 
 .saved {
+  overflow: hidden;
+  min-width: 0;
   font-size: 13px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 
 .failure {
@@ -293,6 +303,21 @@ async function keepBoth(): Promise<void> {
   min-height: 480px;
   background: var(--mat);
   grid-column: 2 / -1;
+}
+
+/* What is kept as it should be is told by the menu’s mark where there is little room. */
+@media (max-width: 1399px) {
+  .saved:not(.refused, .gone, .conflict, .unreachable) {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+}
+
+@media (max-width: 679px) {
+  .saved.unreachable {
+    position: absolute;
+    clip-path: inset(50%);
+  }
 }
 
 @media (max-width: 1100px) {

@@ -41,7 +41,8 @@ function read(event: Event): void {
 <style scoped>
 .name {
   position: relative;
-  min-width: 0;
+  flex: 0 1 auto;
+  min-width: 72px;
 }
 
 input {

@@ -88,7 +88,7 @@ async function take(compared: Compared): Promise<void> {
 <template>
   <div class="view">
     <TopBar place="compare" :project="id">
-      <strong v-if="project.document" class="name">{{ project.document.name }}</strong>
+      <strong v-if="project.document" class="box-name">{{ project.document.name }}</strong>
     </TopBar>
     <ToolsNote />
     <main v-if="request && gift">
@@ -219,9 +219,5 @@ h1 {
 .none {
   padding: 60px 20px;
   text-align: center;
-}
-
-.name {
-  font: 700 17px var(--figures);
 }
 </style>

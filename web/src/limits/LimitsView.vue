@@ -111,7 +111,7 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
 <template>
   <div class="view">
     <TopBar place="limits" :project="id">
-      <strong v-if="project.document" class="name">{{ project.document.name }}</strong>
+      <strong v-if="project.document" class="box-name">{{ project.document.name }}</strong>
     </TopBar>
     <ToolsNote />
     <main v-if="request && size" class="desk">
@@ -213,10 +213,6 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
 .view {
   display: flex;
   flex-direction: column;
-}
-
-.name {
-  font: 700 17px var(--figures);
 }
 
 .desk {

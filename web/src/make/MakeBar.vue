@@ -29,8 +29,19 @@ onMounted(() => {
 
 <template>
   <TopBar place="make" :project="id">
-    <span class="name">{{ name }}</span>
+    <strong class="box-name">{{ name }}</strong>
     <template #tools>
+      <button
+        v-if="aloud.isSupported.value"
+        type="button"
+        class="tool aloud"
+        :aria-pressed="aloud.isOn.value"
+        @click="aloud.isOn.value = !aloud.isOn.value"
+      >
+        <Volume2 :size="17" aria-hidden="true" /><span>Read aloud</span>
+      </button>
+    </template>
+    <template #more>
       <label class="boxes"
         ><InputNumber
           :model-value="making.progress.boxes"
@@ -44,15 +55,6 @@ onMounted(() => {
         />
         {{ making.progress.boxes === 1 ? 'box' : 'boxes' }}</label
       >
-      <button
-        v-if="aloud.isSupported.value"
-        type="button"
-        class="tool"
-        :aria-pressed="aloud.isOn.value"
-        @click="aloud.isOn.value = !aloud.isOn.value"
-      >
-        <Volume2 :size="17" aria-hidden="true" />Read aloud
-      </button>
       <RouterLink class="tool" :to="{ name: 'print', params: { id } }"
         ><Printer :size="17" aria-hidden="true" />Print</RouterLink
       >
@@ -62,13 +64,6 @@ onMounted(() => {
 </template>
 
 <style scoped>
-.name {
-  overflow: hidden;
-  font: 700 16px var(--figures);
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
 .boxes {
   display: flex;
   align-items: center;
@@ -80,7 +75,8 @@ onMounted(() => {
   display: flex;
   align-items: center;
   gap: 6px;
-  padding: 6px 12px;
+  min-height: 36px;
+  padding: 0 12px;
   border: 1px solid var(--rule);
   border-radius: var(--radius);
   font: 600 14px var(--text);
@@ -95,34 +91,16 @@ onMounted(() => {
   background: var(--ink);
 }
 
-@media (max-width: 560px) {
+@media (min-width: 1240px) and (max-width: 1399px) {
   .quiet {
-    display: none;
-  }
-
-  .tool {
-    padding: 6px 8px;
-    font-size: 13px;
-  }
-
-  .name {
     display: none;
   }
 }
 
-@media (min-width: 561px) and (max-width: 920px) and (max-height: 520px) {
-  .bar {
-    flex-wrap: nowrap;
-  }
-
-  .bar :deep(nav a) {
-    padding: 5px 8px;
-    white-space: nowrap;
-  }
-
-  .name,
-  .quiet {
-    display: none;
+@media (max-width: 1399px) {
+  .aloud span {
+    position: absolute;
+    clip-path: inset(50%);
   }
 }
 </style>

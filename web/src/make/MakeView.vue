@@ -167,7 +167,7 @@ const boxesMade = computed(() => {
           @forget="project.forgetMade()"
         />
         <template v-if="step && words && now && !rests">
-          <header>
+          <header class="step">
             <div class="said" aria-live="polite">
               <StepsButton
                 :number="number"
@@ -290,7 +290,7 @@ main {
   background: var(--turmeric-pale);
 }
 
-header {
+.step {
   display: flex;
   align-items: flex-start;
   justify-content: space-between;
@@ -345,7 +345,7 @@ header {
 }
 
 @media (max-width: 560px) {
-  header {
+  .step {
     flex-direction: column;
     gap: 10px;
   }
@@ -365,7 +365,7 @@ header {
     grid-column: 1 / -1;
   }
 
-  .bench > header {
+  .bench > .step {
     grid-column: 1;
     flex-wrap: wrap;
     gap: 8px;

@@ -92,7 +92,8 @@ function print(): void {
 <template>
   <div class="view">
     <TopBar place="make" :project="id" class="no-print">
-      <span class="quiet">One sheet or two, to lie beside the board</span>
+      <strong class="box-name">{{ project.document?.name }}</strong>
+      <span class="quiet note">One sheet or two, to lie beside the board</span>
       <template #tools>
         <Button size="small" @click="print"><Printer :size="16" />Print</Button>
       </template>
@@ -146,6 +147,18 @@ function print(): void {
 </template>
 
 <style scoped>
+.note {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+@media (max-width: 1239px) {
+  .note {
+    display: none;
+  }
+}
+
 .view {
   background: var(--ground);
 }

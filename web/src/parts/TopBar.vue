@@ -1,90 +1,135 @@
 <script setup lang="ts">
-import { CircleCheck, HardDriveUpload } from '@lucide/vue';
-import { computed } from 'vue';
-import { RouterLink } from 'vue-router';
+import { Menu } from '@lucide/vue';
+import { onClickOutside } from '@vueuse/core';
+import { computed, ref, useId, useTemplateRef, watch } from 'vue';
+import { RouterLink, useRoute } from 'vue-router';
 import { useKeeping } from '../stores/keeping.ts';
+import KeptMark from './KeptMark.vue';
 
-/** The bar over every view: the way back to the shelf, and the view's own tools. */
-defineProps<{
-  place: 'shelf' | 'box' | 'compare' | 'limits' | 'make' | 'kit' | 'papers' | 'kept';
+type Place = 'shelf' | 'box' | 'compare' | 'limits' | 'make' | 'kit' | 'papers' | 'kept';
+
+/**
+ * The bar over every view, one row at every width: the way back to the shelf, the other views, the name of the open box
+ * and the view’s own tools. What a narrow window has no room for is in its menu.
+ */
+const props = defineProps<{
+  place: Place;
   /** The open project, whose views the bar leads to. */
   project?: string;
 }>();
 
+const places = [
+  { place: 'shelf', to: '/', said: 'Shelf' },
+  { place: 'kit', to: '/kit', said: 'Tools' },
+  { place: 'papers', to: '/papers', said: 'Papers' },
+] as const;
+
+const viewsOfBox = [
+  { place: 'box', said: 'Box' },
+  { place: 'compare', said: 'Compare' },
+  { place: 'limits', said: 'What fits' },
+  { place: 'make', said: 'Make' },
+] as const;
+
+const views = computed(() =>
+  props.project === undefined
+    ? []
+    : viewsOfBox.map((each) => ({
+        ...each,
+        to: { name: each.place, params: { id: props.project } },
+      })),
+);
+const here = computed(() => viewsOfBox.find(({ place }) => place === props.place)?.said ?? 'Menu');
+
 const keeping = useKeeping();
-/** How many changes the server does not have yet; told in every view, and in full where it leads to. */
-const kept = computed(() => {
-  const count = keeping.waiting.length;
-  if (count > 0)
-    return { title: 'Some changes are only on this device', figure: count, text: 'only here' };
-  return keeping.isAway
-    ? { title: 'The server doesn’t answer', figure: undefined, text: 'server away' }
-    : { title: 'Everything is kept', figure: undefined, text: undefined };
-});
+const waits = computed(() => keeping.waiting.length > 0 || keeping.isAway);
+
+const menu = useId();
+const isOpen = ref(false);
+const opener = useTemplateRef('opener');
+onClickOutside(useTemplateRef('panel'), () => (isOpen.value = false), { ignore: [opener] });
+const route = useRoute();
+watch(
+  () => route.fullPath,
+  () => (isOpen.value = false),
+);
+
+function close(): void {
+  if (!isOpen.value) return;
+  isOpen.value = false;
+  opener.value?.focus();
+}
 </script>
 
 <template>
-  <header class="bar">
+  <header class="bar" :class="{ 'of-box': project !== undefined }" @keydown.esc="close">
     <RouterLink to="/" class="brand"
       ><img src="/rangoli.svg" alt="" width="26" height="26" /><span>Rangoli</span></RouterLink
     >
-    <nav aria-label="Views">
-      <RouterLink to="/" :class="{ here: place === 'shelf' }">Shelf</RouterLink>
-      <RouterLink to="/kit" :class="{ here: place === 'kit' }">Tools</RouterLink>
-      <RouterLink to="/papers" :class="{ here: place === 'papers' }">Papers</RouterLink>
-      <template v-if="project !== undefined">
+    <button
+      v-if="project !== undefined"
+      ref="opener"
+      type="button"
+      class="opener"
+      :aria-expanded="isOpen"
+      :aria-controls="menu"
+      @click="isOpen = !isOpen"
+    >
+      <Menu :size="19" aria-hidden="true" /><span class="now">{{ here }}</span
+      ><span class="hidden">, all views</span>
+    </button>
+    <div :id="menu" ref="panel" class="panel" :class="{ open: isOpen }">
+      <nav class="links places" aria-label="Views">
         <RouterLink
-          :to="{ name: 'box', params: { id: project } }"
-          :class="{ here: place === 'box' }"
-          >Box</RouterLink
+          v-for="each in places"
+          :key="each.place"
+          :to="each.to"
+          :class="{ here: place === each.place }"
+          >{{ each.said }}</RouterLink
         >
+        <KeptMark :is-here="place === 'kept'" />
+      </nav>
+      <nav v-if="views.length > 0" class="links in-menu" aria-label="Views of the box">
         <RouterLink
-          :to="{ name: 'compare', params: { id: project } }"
-          :class="{ here: place === 'compare' }"
-          >Compare</RouterLink
+          v-for="each in views"
+          :key="each.place"
+          :to="each.to"
+          :class="{ here: place === each.place }"
+          >{{ each.said }}</RouterLink
         >
-        <RouterLink
-          :to="{ name: 'limits', params: { id: project } }"
-          :class="{ here: place === 'limits' }"
-          >What fits</RouterLink
-        >
-        <RouterLink
-          :to="{ name: 'make', params: { id: project } }"
-          :class="{ here: place === 'make' }"
-          >Make</RouterLink
-        >
-      </template>
+      </nav>
+      <div class="tools more"><slot name="more" /></div>
+    </div>
+    <nav v-if="views.length > 0" class="links views" aria-label="Views of the box">
       <RouterLink
-        to="/kept"
-        class="kept"
-        :class="{ here: place === 'kept', waits: kept.text !== undefined }"
-        :title="kept.title"
-        :aria-label="kept.title"
-        ><HardDriveUpload v-if="kept.text" :size="17" aria-hidden="true" /><CircleCheck
-          v-else
-          :size="17"
-          aria-hidden="true"
-        />{{ kept.figure }}<span>{{ kept.text }}</span></RouterLink
+        v-for="each in views"
+        :key="each.place"
+        :to="each.to"
+        :class="{ here: place === each.place }"
+        >{{ each.said }}</RouterLink
       >
     </nav>
     <div class="middle"><slot /></div>
-    <div class="tools"><slot name="tools" /></div>
+    <KeptMark v-if="waits && project !== undefined" class="waits-here" :is-here="false" />
+    <div class="tools own"><slot name="tools" /></div>
   </header>
 </template>
 
 <style scoped>
 .bar {
+  position: relative;
   display: flex;
   align-items: center;
-  gap: 18px;
-  min-height: 52px;
-  padding: 6px 16px;
+  gap: 14px;
+  height: 52px;
+  padding: 0 16px;
   border-bottom: 1px solid var(--rule);
   background: var(--paper);
 }
 
 .brand {
   display: flex;
+  flex: none;
   align-items: center;
   gap: 9px;
   font: 700 20px var(--figures);
@@ -92,49 +137,106 @@ const kept = computed(() => {
   text-decoration: none;
 }
 
-nav {
+.hidden {
+  position: absolute;
+  clip-path: inset(50%);
+}
+
+.opener {
+  display: none;
+  flex: none;
+  align-items: center;
+  gap: 7px;
+  min-height: 36px;
+  padding: 0 9px;
+  border: 1px solid var(--rule);
+  border-radius: var(--radius);
+  font: 600 15px var(--text);
+  color: var(--ink);
+  background: var(--paper);
+  cursor: pointer;
+}
+
+.opener[aria-expanded='true'] {
+  background: var(--leaf-pale);
+}
+
+/* In a wide window all of it stands in the row. */
+.panel {
+  display: contents;
+}
+
+.places {
+  order: 1;
+}
+
+.views {
+  order: 2;
+}
+
+.middle {
+  order: 3;
+}
+
+.waits-here {
+  display: none;
+  order: 4;
+}
+
+.own {
+  order: 5;
+}
+
+.more {
+  order: 6;
+}
+
+.links {
   display: flex;
+  flex: none;
   align-items: center;
   gap: 4px;
   font-weight: 600;
 }
 
-nav a,
-nav span {
+.links a {
   padding: 5px 9px;
   border-radius: var(--radius);
   color: var(--ink-soft);
   text-decoration: none;
+  white-space: nowrap;
 }
 
-nav .here {
+.links .here {
   color: var(--ink);
   background: var(--leaf-pale);
 }
 
-nav .kept span {
-  padding: 0;
-  color: inherit;
+.bar .in-menu {
+  display: none;
 }
 
-nav .kept {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  white-space: nowrap;
-}
-
-nav .waits {
-  background: var(--turmeric-pale);
+.of-box .places {
+  padding-right: 10px;
+  border-right: 1px solid var(--rule);
 }
 
 .middle {
   flex: 1;
   display: flex;
   align-items: center;
-  justify-content: center;
   gap: 12px;
   min-width: 0;
+}
+
+/* The name of the box stands where it is edited in the Box view. */
+.middle :slotted(.box-name) {
+  overflow: hidden;
+  min-width: 0;
+  padding: 4px 9px;
+  font: 700 16px var(--figures);
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 
 .tools {
@@ -154,43 +256,129 @@ nav .waits {
   width: 112px;
 }
 
-@media (max-width: 1100px) {
-  .bar {
+@media (max-width: 1399px) {
+  .of-box .brand span {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+}
+
+@media (max-width: 1239px) {
+  .of-box .opener {
+    display: flex;
+  }
+
+  .of-box .now {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+
+  .of-box .waits-here {
+    display: flex;
+    flex: none;
+    padding: 5px 9px;
+    border-radius: var(--radius);
+  }
+
+  .waits-here :deep(span) {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+
+  .of-box .panel {
+    position: absolute;
+    z-index: 60;
+    top: 100%;
+    left: 8px;
+    display: none;
+    gap: 10px;
+    min-width: 240px;
+    max-width: calc(100vw - 16px);
+    max-height: calc(100vh - 60px);
+    padding: 12px;
+    overflow: auto;
+    border: 1px solid var(--rule);
+    border-radius: 0 0 var(--radius) var(--radius);
+    background: var(--paper);
+    box-shadow: 0 10px 30px rgb(20 40 36 / 0.22);
+  }
+
+  .of-box .panel :deep(.kept span) {
+    display: none;
+  }
+
+  .of-box .panel :deep(.kept .in-full) {
+    position: static;
+    display: inline;
+    clip-path: none;
+  }
+
+  .of-box .panel.open {
+    display: grid;
+  }
+
+  .of-box .panel .links {
+    display: grid;
+    gap: 2px;
+    padding: 0;
+    border: 0;
+  }
+
+  .of-box .panel .in-menu {
+    display: none;
+  }
+
+  .of-box .panel a {
+    display: flex;
+    align-items: center;
+    min-height: 40px;
+    padding: 0 12px;
+  }
+
+  .panel .more:not(:empty) {
     flex-wrap: wrap;
-    gap: 8px 12px;
+    padding-top: 10px;
+    border-top: 1px solid var(--rule);
   }
 
-  .middle {
-    order: 5;
-    flex-basis: 100%;
-    justify-content: flex-start;
+  .bar {
+    gap: 10px;
   }
+}
 
-  .tools {
-    margin-left: auto;
+@media (max-width: 679px) {
+  .bar {
+    gap: 8px;
+    padding: 0 10px;
   }
 
   .brand span {
     position: absolute;
     clip-path: inset(50%);
   }
-}
 
-@media (max-width: 920px) {
-  .kept span {
+  .of-box .views {
+    display: none;
+  }
+
+  .of-box .panel .in-menu {
+    display: grid;
+    order: -1;
+    padding-bottom: 8px;
+    border-bottom: 1px solid var(--rule);
+  }
+
+  .of-box .now {
+    position: static;
+    clip-path: none;
+  }
+
+  .places :deep(.kept span) {
     position: absolute;
     clip-path: inset(50%);
   }
-}
 
-@media (max-width: 560px) {
-  nav {
-    flex-wrap: wrap;
-    gap: 0;
-    font-size: 14px;
-  }
-
-  nav a {
+  .links a {
     padding: 5px 8px;
   }
 }
