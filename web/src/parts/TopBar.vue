@@ -46,8 +46,10 @@ const waits = computed(() => keeping.waiting.length > 0 || keeping.isAway);
 
 const menu = useId();
 const isOpen = ref(false);
-const opener = useTemplateRef('opener');
-onClickOutside(useTemplateRef('panel'), () => (isOpen.value = false), { ignore: [opener] });
+const opener = useTemplateRef<HTMLElement>('opener');
+onClickOutside(useTemplateRef<HTMLElement>('panel'), () => (isOpen.value = false), {
+  ignore: [opener],
+});
 const route = useRoute();
 watch(
   () => route.fullPath,
