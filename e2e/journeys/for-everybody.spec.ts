@@ -102,6 +102,53 @@ test('the bar is one row at every width, with all of it in reach', async ({ demo
   await expect(menu).toBeFocused();
 });
 
+test('a phone shows one piece at a time, large, with nothing over anything', async ({
+  demo,
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const name of ['Pocket sundial', 'Meteorite jar', 'Planet marbles, nine in a row']) {
+    await openFromShelf(page, demo, name);
+    const names = page.getByRole('group', { name: 'Which piece' }).getByRole('button');
+    await expect(names.first()).toBeVisible();
+    for (const [at, button] of (await names.all()).entries()) {
+      await button.click();
+      await expect(button).toHaveAttribute('aria-pressed', 'true');
+      const drawing = page.locator('.strip .one').nth(at).locator('svg[role=img]');
+      const where = `${name}, ${(await button.textContent()) ?? ''}`;
+      // It is swiped there, and comes to rest.
+      await expect
+        .poll(async () => Math.round((await drawing.boundingBox())?.x ?? 1), { message: where })
+        .toBe(0);
+      const { piece, texts } = await drawing.evaluate((svg) => {
+        const rect = (of: Element) => {
+          const { left, right, top, bottom } = of.getBoundingClientRect();
+          return { text: of.textContent, left, right, top, bottom };
+        };
+        const drawn = svg.querySelector('g:has(> .title) > g');
+        const said = [...svg.querySelectorAll('text')];
+        return { piece: drawn && rect(drawn), texts: said.map(rect) };
+      });
+      if (!piece) throw new Error(`Nothing is drawn: ${where}`);
+      const size = Math.max(piece.right - piece.left, piece.bottom - piece.top);
+      expect(size, where).toBeGreaterThan(150);
+      for (const one of [piece, ...texts]) {
+        expect(one.left, `${one.text}, ${where}`).toBeGreaterThanOrEqual(0);
+        expect(one.right, `${one.text}, ${where}`).toBeLessThanOrEqual(390);
+      }
+      for (const [i, one] of texts.entries())
+        for (const other of texts.slice(i + 1)) {
+          const isApart =
+            one.right <= other.left + 1 ||
+            other.right <= one.left + 1 ||
+            one.bottom <= other.top + 3 ||
+            other.bottom <= one.top + 3;
+          expect(isApart, `${one.text} and ${other.text}, ${where}`).toBe(true);
+        }
+    }
+  }
+});
+
 test('the main work needs no scrolling at 1280 × 800', async ({ demo, page }) => {
   for (const name of ['Pocket sundial', 'Rolled star chart', 'Meteorite jar', 'Hand lens']) {
     await openFromShelf(page, demo, name);

@@ -355,8 +355,9 @@ async function keepBoth(): Promise<void> {
   }
 
   .desk > :deep(.mat) {
-    height: 400px;
-    min-height: 400px;
+    flex: none;
+    grid-template-rows: 430px 290px;
+    height: 720px;
   }
 }
 </style>

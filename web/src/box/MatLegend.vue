@@ -17,15 +17,19 @@ const bar = computed(() =>
     ? { text: '1 in', size: 25.4 * props.scale }
     : { text: '20 mm', size: 20 * props.scale },
 );
+/** How wide the legend is, at the right end. */
+const legend = computed(() => (props.hasMountains ? 372 : 262));
+/** Beside the legend of a narrow mat there may be no room for it. */
+const hasRoomForBar = computed(() => bar.value.size + 76 < props.width - legend.value);
 </script>
 
 <template>
   <g>
-    <g class="foot" :transform="`translate(20 ${height - 24})`">
+    <g v-if="hasRoomForBar" class="foot" :transform="`translate(20 ${height - 24})`">
       <path :d="`M0 -5V5M0 0H${bar.size}M${bar.size} -5V5`" />
       <text :x="bar.size + 9" y="4">{{ bar.text }}</text>
     </g>
-    <g class="foot" :transform="`translate(${width - (hasMountains ? 372 : 262)} ${height - 24})`">
+    <g class="foot" :transform="`translate(${Math.max(12, width - legend)} ${height - 24})`">
       <line class="cut" x1="0" x2="30" y1="0" y2="0" />
       <text x="38" y="4">cut</text>
       <line class="fold" x1="76" x2="108" y1="0" y2="0" />
