@@ -149,6 +149,39 @@ test('a phone shows one piece at a time, large, with nothing over anything', asy
   }
 });
 
+test('at the bench the drawing keeps half of the height, and the buttons their place', async ({
+  demo,
+  page,
+}) => {
+  test.slow();
+  await openFromShelf(page, demo, 'Meteorite jar');
+  await page.getByRole('link', { name: 'Make', exact: true }).click();
+  for (const [width, height] of [
+    [1280, 800],
+    [768, 1024],
+    [390, 844],
+    [844, 390],
+    // 1280 × 800 at 200 %.
+    [640, 400],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await expect(page.locator('.tool-drawing')).toBeVisible();
+    const feet = new Set<number>();
+    for (let step = 0; step < 21; step++) {
+      await page.keyboard.press(width % 4 === 0 ? 'ArrowRight' : 'ArrowLeft');
+      const at = await page.evaluate(() => {
+        const rect = (of: string) => document.querySelector(of)?.getBoundingClientRect();
+        return { drawing: rect('.tool-drawing'), foot: rect('.bench > footer') };
+      });
+      const where = `step ${step} at ${width}`;
+      expect(at.drawing?.height, where).toBeGreaterThanOrEqual(height / 2 - 1);
+      expect(at.foot?.bottom, where).toBeLessThanOrEqual(height + 1);
+      feet.add(Math.round(at.foot?.bottom ?? 0));
+    }
+    expect([...feet], `the foot at ${width}`).toHaveLength(1);
+  }
+});
+
 test('the main work needs no scrolling at 1280 × 800', async ({ demo, page }) => {
   for (const name of ['Pocket sundial', 'Rolled star chart', 'Meteorite jar', 'Hand lens']) {
     await openFromShelf(page, demo, name);

@@ -23,7 +23,7 @@ export interface AtCorners {
 const same = 20_000;
 
 /** The nearest corner to the middle of these spots; the left and the upper one where two are as near. */
-function cornerOf(spots: readonly Spot[], { width, height }: Size): Corner {
+export function nearestCorner(spots: readonly Spot[], { width, height }: Size): Corner {
   const middle = (values: readonly Length[]) => plus(...values) / values.length;
   const isLeft = middle(spots.map(({ x }) => x)) <= width / 2 + same;
   const isTop = middle(spots.map(({ y }) => y)) <= height / 2 + same;
@@ -68,7 +68,7 @@ export function groupAtCorners(
 ): readonly AtCorners[] {
   const groups: AtCorners[] = [];
   things.forEach((spots, place) => {
-    const corner = cornerOf(spots, size);
+    const corner = nearestCorner(spots, size);
     const measured = spots.map((spot) => fromCorner(spot, corner, size));
     const at = groups.findIndex(
       (group) => !group.corners.includes(corner) && isAlike(group.spots, measured),

@@ -1,6 +1,6 @@
 import type { Length, Unit } from '../length/index.ts';
 import type { Corner, FromCorner } from '../make/index.ts';
-import { formatNearest } from './measures.ts';
+import { formatNearest, nearestMark } from './measures.ts';
 import { inRow } from './plain.ts';
 
 /** The edges that something is measured from, at one corner or at several. */
@@ -31,20 +31,18 @@ export function cornersInWords(corners: readonly Corner[]): string {
 }
 
 /** A place by how far it is from two named edges. */
-export function placeInWords(
-  { across, down }: FromCorner,
-  corners: readonly Corner[],
-  unit: Unit,
-): string {
+export function placeInWords(from: FromCorner, corners: readonly Corner[], unit: Unit): string {
   const { side, end } = edgesOf(corners);
   const [corner] = corners;
+  // What no ruler tells from the edge is on it.
+  const [across, down] = [nearestMark(from.across, unit), nearestMark(from.down, unit)];
   if (across === 0 && down === 0)
     return corners.length === 1 && corner ? `the ${corner} corner` : 'the corner';
-  if (across === 0) return `the point on the ${side} ${from(down, end, unit)}`;
-  if (down === 0) return `the point on the ${end} ${from(across, side, unit)}`;
-  return `the point ${from(across, side, unit)} and ${from(down, end, unit)}`;
+  if (across === 0) return `the point on the ${side} ${farFrom(down, end, unit)}`;
+  if (down === 0) return `the point on the ${end} ${farFrom(across, side, unit)}`;
+  return `the point ${farFrom(across, side, unit)} and ${farFrom(down, end, unit)}`;
 }
 
-function from(distance: Length, edge: string, unit: Unit): string {
+function farFrom(distance: Length, edge: string, unit: Unit): string {
   return `${formatNearest(distance, unit)} from the ${edge}`;
 }

@@ -48,7 +48,7 @@ function pointsInRow(points: readonly string[]): string {
 
 /** A straight-sided shape: the places of its corners, one after the other. */
 export function outlineSentences({ points }: OutlineOperation, unit: Unit): readonly string[] {
-  const places = points.map((point) => placeInWords(point, ['top left'], unit));
+  const places = points.map(({ corner, from }) => placeInWords(from, [corner], unit));
   return [
     `Mark these points in pencil: ${pointsInRow(places)}.`,
     'Cut straight from each to the next, and from the last to the first.',

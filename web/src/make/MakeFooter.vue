@@ -13,10 +13,17 @@ const emit = defineEmits<{ back: [] }>();
 </template>
 
 <style scoped>
+/* They stay at the foot of the bench, whatever is scrolled over them. */
 footer {
+  position: sticky;
+  z-index: 2;
+  bottom: 0;
   display: flex;
   align-items: center;
   gap: 12px;
+  margin: auto -30px 0 -34px;
+  padding: 6px 30px 18px 34px;
+  background: var(--mat);
 }
 
 .left {
@@ -52,19 +59,21 @@ footer :deep(.big:focus-visible) {
   outline-offset: 2px;
 }
 
+@media (max-width: 920px) {
+  footer {
+    margin: auto -16px 0;
+    padding: 6px 16px 14px;
+  }
+}
+
 @media (max-width: 560px), (max-height: 520px) {
   footer {
-    position: sticky;
-    bottom: 0;
-    margin: 0 -16px -14px;
     padding: 10px 16px;
-    background: var(--mat);
   }
 }
 
 @media (min-width: 561px) and (max-height: 520px) {
   footer {
-    margin-bottom: 0;
     padding: 6px 16px;
   }
 

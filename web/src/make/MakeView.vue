@@ -274,9 +274,9 @@ main {
   flex-direction: column;
   gap: 14px;
   min-width: 0;
-  /* The drawing gives way to a longer text, and not the buttons. */
   min-height: 0;
-  padding: 20px 30px 18px 34px;
+  padding: 20px 30px 0 34px;
+  overflow: hidden auto;
   color: #ffffff;
   background: radial-gradient(circle, var(--mat-dot) 1px, transparent 1.3px) 0 0 / 25px 25px
     var(--mat);
@@ -297,10 +297,10 @@ main {
   gap: 20px;
 }
 
+/* A longer text is scrolled; the drawing keeps half of the height, and the buttons their place at the foot. */
 .tool-drawing {
-  flex: 1;
+  flex: 1 0 50dvh;
   min-width: 0;
-  min-height: 0;
 }
 
 @media (max-width: 920px) {
@@ -320,7 +320,7 @@ main {
   }
 
   .bench {
-    padding: 14px 16px;
+    padding: 14px 16px 0;
   }
 }
 
@@ -333,6 +333,7 @@ main {
 
   .bench {
     min-height: auto;
+    overflow: visible;
   }
 
   .tool-drawing {
@@ -340,7 +341,7 @@ main {
   }
 
   .tool-drawing > :not(.picture) {
-    height: 300px;
+    height: max(300px, 50dvh);
   }
 }
 
@@ -356,7 +357,8 @@ main {
   .bench {
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    align-content: start;
+    /* The buttons stand at the foot, however little is told. */
+    align-content: space-between;
     gap: 8px 16px;
     padding: 8px 16px 0;
   }
@@ -378,8 +380,8 @@ main {
     align-self: start;
   }
 
-  .tool-drawing > :not(.picture) {
-    height: calc(100dvh - 130px);
+  .tool-drawing > * {
+    height: calc(100dvh - 138px);
     min-height: 150px;
   }
 }

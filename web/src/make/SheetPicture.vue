@@ -109,6 +109,13 @@ const scale = computed(() => {
   return Math.min(width.value / sheet.value.width, room / (count * sheet.value.height));
 });
 const grain = computed(() => 1 / scale.value);
+
+/** Which way the name of a piece goes on it; undefined where it is too small for that. */
+function labelWay({ name, width, height }: LaidPiece): 'across' | 'down' | undefined {
+  const [long, high] = [name.length * 8.4 * grain.value, 17 * grain.value];
+  if (long <= width && high <= height) return 'across';
+  return long <= height && high <= width ? 'down' : undefined;
+}
 </script>
 
 <template>
@@ -144,8 +151,9 @@ const grain = computed(() => 1 / scale.value);
             :stroke-width="1.2 * grain"
           />
           <text
-            :x="laid.x + laid.width / 2"
-            :y="laid.y + laid.height / 2 + 5 * grain"
+            v-if="labelWay(laid)"
+            :transform="`translate(${laid.x + laid.width / 2} ${laid.y + laid.height / 2})${labelWay(laid) === 'down' ? ' rotate(-90)' : ''}`"
+            :y="5 * grain"
             :font-size="14 * grain"
             :fill="isDark(paper.colour) ? '#ffffff' : '#14302d'"
           >

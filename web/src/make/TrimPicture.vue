@@ -58,6 +58,16 @@ const colour = computed(() => {
   flex: 1;
 }
 
+@media (min-width: 561px) and (max-height: 520px) {
+  .picture {
+    gap: 14px;
+  }
+
+  .map {
+    width: 120px;
+  }
+}
+
 @media (max-width: 560px) {
   .picture {
     flex-direction: column;

@@ -44,7 +44,7 @@ const emit = defineEmits<{ choose: [pass: number] }>();
 
   .drawing {
     flex: none;
-    height: 300px;
+    height: max(300px, 50dvh);
   }
 }
 </style>

@@ -1,13 +1,13 @@
 import { nanometres, type Length } from '../../length/index.ts';
 import { cutSizeOf, outlinesOf, subdivide, type ScoreGrid } from '../../piece/index.ts';
-import type { FromCorner } from '../at-corners.ts';
+import { fromCorner, nearestCorner, type Corner, type FromCorner } from '../at-corners.ts';
 
 /** A straight-sided shape that is cut out of its rectangle: its corners, one after the other. */
 export interface OutlineOperation {
   readonly kind: 'cut to shape';
   readonly piece: string;
-  /** From the left and the top edge, clockwise. */
-  readonly points: readonly FromCorner[];
+  /** Clockwise, each from the corner that it is nearest to. */
+  readonly points: readonly { readonly corner: Corner; readonly from: FromCorner }[];
   /** Places among the cutouts of the piece. */
   readonly cutouts: readonly number[];
 }
@@ -31,12 +31,17 @@ export function outlineOperations(piece: {
   if (cutouts.length === 0) return [];
   const [ring] = outlinesOf(subdivide(grid));
   if (!ring) return [];
-  const { width, height } = cutSizeOf(grid);
+  const size = cutSizeOf(grid);
+  const points = ring.map(({ x, y }) => {
+    const spot = { x: exact(x, size.width), y: exact(y, size.height) };
+    const corner = nearestCorner([spot], size);
+    return { corner, from: fromCorner(spot, corner, size) };
+  });
   return [
     {
       kind: 'cut to shape',
       piece: piece.id,
-      points: ring.map(({ x, y }) => ({ across: exact(x, width), down: exact(y, height) })),
+      points,
       cutouts,
     },
   ];
