@@ -62,6 +62,11 @@ test('an option changes the pieces, and the box folds under the slider and the k
 
 test('several alike go in together', async ({ demo, page }) => {
   await openFromShelf(page, demo, 'Pocket sundial');
+  // What is too many stays as it was typed, with what would do.
+  await page.getByLabel('How many high').fill('30');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toContainText('a whole number from 1 to 24');
+  await expect(page.getByLabel('How many high')).toHaveValue('30');
   await page.getByLabel('How many high').fill('2');
   await page.keyboard.press('Tab');
   await expect(sizeOf(page, 'base')).not.toHaveText(/^3 3\/4/);

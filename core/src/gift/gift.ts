@@ -64,7 +64,9 @@ const itemSchema = z.discriminatedUnion('shape', itemSchemas);
 /** One thing to be boxed, by its measures. A lying cylinder lies with its length across the box. */
 export type GiftItem = z.infer<typeof itemSchema>;
 
-const rows = z.int().min(1).max(24);
+/** So many things may stand in a row, each way. */
+export const mostInRow = 24;
+const rows = z.int().min(1).max(mostInRow);
 
 const severalSchema = z.object({
   shape: z.literal('several'),

@@ -13,6 +13,7 @@ export { apart, standsInARow, standsInRows } from './apart.ts';
 export { reshape } from './reshape.ts';
 export { measuresOf, type GiftMeasure } from './measures.ts';
 export {
+  mostInRow,
   giftLimits,
   giftSchema,
   type BlockGift,

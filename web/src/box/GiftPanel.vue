@@ -224,6 +224,7 @@ function setItem(changed: GiftItem, what: string): void {
       v-if="!request.finished && request.gift.shape !== 'set'"
       :gift="request.gift"
       :rows="rowsOf(request.gift)"
+      :project="project.id"
       @rows="(rows) => setGift(inRows(request.gift, rows), 'rows')"
       @packing="
         (packing) =>

@@ -64,7 +64,7 @@ const freeRoom = computed(() => {
         between: 12,
         border: 14,
       }
-    : { title: 34, titleWidth: (longest + 13) * 8.5, measures: 46, between: 20, border: 20 };
+    : { title: 34, titleWidth: (longest + 15) * 8.5, measures: 46, between: 20, border: 20 };
 });
 const layout = computed(() =>
   layPieces(props.pieces, props.width, props.height - props.head - foot, freeRoom.value),
@@ -178,7 +178,7 @@ const lines = computed(() =>
         <template v-if="!isMany">{{ placed.piece.name }} {{ ' ' }}</template>
         <MeasureSpan :length="cutSizeOf(placed.piece.grid).width" :unit="unit" />
         ×
-        <MeasureSpan :length="cutSizeOf(placed.piece.grid).height" :unit="unit" />
+        <MeasureSpan :length="cutSizeOf(placed.piece.grid).height" :unit="unit" with-unit />
       </text>
       <g
         :transform="

@@ -1,18 +1,14 @@
 <script setup lang="ts">
-import type { Gift, SeveralGift, Rows } from '@rangoli/core';
+import { mostInRow, type Gift, type SeveralGift, type Rows } from '@rangoli/core';
 import { computed } from 'vue';
 import Pick from '../parts/Pick.vue';
+import { useDrafts } from '../stores/drafts.ts';
 
 /** How many of the gift go in together, in rows each way, and how rounds lie. */
-const props = defineProps<{ gift: Gift; rows: Rows }>();
+const props = defineProps<{ gift: Gift; rows: Rows; project: string }>();
 const emit = defineEmits<{ rows: [rows: Rows]; packing: [packing: SeveralGift['packing']] }>();
 
-const ways = [
-  { key: 'across', label: 'across' },
-  { key: 'deep', label: 'deep' },
-  { key: 'high', label: 'high' },
-] as const;
-const most = 24;
+const ways = ['across', 'deep', 'high'] as const;
 const mayNest = computed(
   () => props.gift.shape === 'several' && props.gift.deep > 1 && props.gift.item.shape !== 'block',
 );
@@ -21,30 +17,45 @@ const packings = [
   { value: 'nested', label: 'Nested' },
 ] as const;
 
-function set(key: keyof Rows, event: Event): void {
+const drafts = useDrafts();
+const fields = ways.map((way) => {
+  const field = `${props.project} rows ${way}`;
+  return { way, field, draft: drafts.of(field) };
+});
+const fault = computed(() => fields.flatMap(({ draft }) => draft.value?.message ?? [])[0]);
+
+/** Takes a whole number that may be; anything else stays as it was typed, with what would do. */
+function set({ way, field }: (typeof fields)[number], event: Event): void {
   if (!(event.target instanceof HTMLInputElement)) return;
-  const typed = Math.round(Number(event.target.value));
-  const count = Number.isFinite(typed) ? Math.min(most, Math.max(1, typed)) : props.rows[key];
-  event.target.value = String(count);
-  if (count !== props.rows[key]) emit('rows', { ...props.rows, [key]: count });
+  const text = event.target.value.trim();
+  const count = /^\d+$/.test(text) ? Number(text) : 0;
+  if (count < 1 || count > mostInRow) {
+    drafts.keep(field, {
+      text,
+      message: `How many ${way}: a whole number from 1 to ${mostInRow}. More of them go in another box.`,
+    });
+    return;
+  }
+  drafts.forget(field);
+  if (count !== props.rows[way]) emit('rows', { ...props.rows, [way]: count });
 }
 </script>
 
 <template>
   <div class="rows" role="group" aria-label="How many together">
     <span>How many</span>
-    <label v-for="(way, i) in ways" :key="way.key">
-      <template v-if="i > 0">× </template
-      ><input
-        type="number"
-        min="1"
-        :max="most"
-        :value="rows[way.key]"
-        :aria-label="`How many ${way.label}`"
-        :title="way.label"
-        @change="(event) => set(way.key, event)"
-      />
+    <label v-for="each in fields" :key="each.way" :class="{ fault: each.draft.value }">
+      <input
+        inputmode="numeric"
+        maxlength="4"
+        :value="each.draft.value?.text ?? rows[each.way]"
+        :aria-label="`How many ${each.way}`"
+        :aria-invalid="each.draft.value !== undefined"
+        :aria-describedby="each.draft.value ? 'rows-fault' : undefined"
+        @change="(event) => set(each, event)"
+      />{{ each.way }}
     </label>
+    <p v-if="fault" id="rows-fault" class="message" role="alert">{{ fault }}</p>
     <Pick
       v-if="mayNest && gift.shape === 'several'"
       label="Packing"
@@ -60,7 +71,7 @@ function set(key: keyof Rows, event: Event): void {
 .rows {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 6px;
+  gap: 4px;
   align-items: center;
   font-size: 12px;
   color: var(--ink-soft);
@@ -70,13 +81,41 @@ function set(key: keyof Rows, event: Event): void {
   font-weight: 600;
 }
 
-input {
-  width: 44px;
-  padding: 3px 2px 3px 6px;
+label {
+  display: flex;
+  align-items: center;
+  gap: 2px;
+  padding-right: 4px;
   border: 1px solid var(--rule);
   border-radius: 6px;
-  font: inherit;
+  font-size: 11px;
+  letter-spacing: -0.01em;
+  background: var(--paper);
+}
+
+label:focus-within {
+  outline: 2px solid var(--leaf);
+}
+
+label.fault {
+  border-color: var(--vermilion);
+}
+
+input {
+  width: 23px;
+  min-height: 26px;
+  padding: 2px 0 2px 5px;
+  border: 0;
+  outline: none;
+  font: 600 13px var(--text);
   color: var(--ink);
+  background: none;
+}
+
+.message {
+  flex-basis: 100%;
+  margin: 0;
+  color: var(--vermilion);
 }
 
 .packing {

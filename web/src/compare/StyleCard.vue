@@ -120,7 +120,7 @@ const figures = computed(() => (props.compared.ok ? props.compared.figures : und
             <b
               ><MeasureText :length="largest.across" :unit="request.unit" coarse /> ×
               <MeasureText :length="largest.deep" :unit="request.unit" coarse /> ×
-              <MeasureText :length="largest.high" :unit="request.unit" coarse /></b
+              <MeasureText :length="largest.high" :unit="request.unit" with-unit coarse /></b
           ></template>
           <template v-else>&nbsp;</template>
         </span>

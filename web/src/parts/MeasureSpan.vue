@@ -3,7 +3,7 @@ import { measureParts, type Length, type Unit } from '@rangoli/core';
 import { computed } from 'vue';
 
 /** A length inside an SVG text, with a real fraction; in another unit than its ruler's it says so. */
-const props = defineProps<{ length: Length; unit: Unit }>();
+const props = defineProps<{ length: Length; unit: Unit; withUnit?: boolean }>();
 
 const parts = computed(() => measureParts(props.length, props.unit));
 </script>
@@ -18,12 +18,18 @@ const parts = computed(() => measureParts(props.length, props.unit));
   ><tspan v-else
     >{{ parts.exact ? '' : '≈ ' }}{{ parts.text
     }}{{ parts.unit === unit ? '' : `\u2009${parts.unit}` }}</tspan
-  >
+  ><tspan v-if="withUnit && (parts.kind === 'fraction' || parts.unit === unit)" class="unit">{{
+    `\u2009${unit === 'inch' ? 'in' : 'mm'}`
+  }}</tspan>
 </template>
 
 <style scoped>
 .gap {
   font-size: 0.5em;
   white-space: pre;
+}
+
+.unit {
+  font-size: 0.78em;
 }
 </style>
