@@ -143,7 +143,8 @@ const faceUp = computed(() => {
 }
 
 .stale .folding,
-.stale .drawn {
+.stale svg.drawn,
+.stale .drawn :deep(svg) {
   filter: grayscale(1);
   opacity: 0.45;
 }

@@ -103,8 +103,8 @@ label.fault {
 
 input {
   width: 23px;
-  min-height: 26px;
-  padding: 2px 0 2px 5px;
+  height: 24px;
+  padding: 0 0 0 5px;
   border: 0;
   outline: none;
   font: 600 13px var(--text);
