@@ -67,6 +67,11 @@ test('several alike go in together', async ({ demo, page }) => {
   await page.keyboard.press('Tab');
   await expect(page.getByRole('alert')).toContainText('a whole number from 1 to 24');
   await expect(page.getByLabel('How many high')).toHaveValue('30');
+  // With a second gift nothing is counted, and no entry waits that nobody sees.
+  await page.getByRole('button', { name: 'Add a second gift' }).click();
+  await expect(page.getByLabel('How many high')).toHaveCount(0);
+  await expect(page.getByText('One entry can’t be taken yet')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByLabel('How many high').fill('2');
   await page.keyboard.press('Tab');
   await expect(sizeOf(page, 'base')).not.toHaveText(/^3 3\/4/);

@@ -11,7 +11,7 @@ export interface UprightCard {
   readonly aside: Vector;
 }
 
-/** Walls that are turned farther from upright card than by this are beside it, and not behind it. */
+/** Walls that are turned from upright card by more than the angle of this cosine are beside it, and not behind it. */
 const behind = 0.49;
 
 /**

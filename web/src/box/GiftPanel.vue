@@ -27,13 +27,15 @@ import {
   reshape,
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import Pick from '../parts/Pick.vue';
 import Worded from '../parts/Worded.vue';
+import { useDrafts } from '../stores/drafts.ts';
 import { useProject } from '../stores/project.ts';
 import DressControl from '../dress/DressControl.vue';
 import PaperControl from './PaperControl.vue';
 import GiftDrawing from './GiftDrawing.vue';
+import { rowsField, rowWays } from './rows-fields.ts';
 import RowsControl from './RowsControl.vue';
 import SetControl from './SetControl.vue';
 import StyleControl from './StyleControl.vue';
@@ -44,6 +46,18 @@ import ToolControl from './ToolControl.vue';
 const props = defineProps<{ request: PlanRequest }>();
 
 const project = useProject();
+const drafts = useDrafts();
+const hasRows = computed(
+  () => props.request.finished === undefined && props.request.gift.shape !== 'set',
+);
+// A count that can't be taken must not wait where there is no field for it.
+watch(
+  hasRows,
+  (has) => {
+    if (!has) for (const way of rowWays) drafts.forget(rowsField(project.id, way));
+  },
+  { immediate: true },
+);
 const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan : undefined));
 
 /** Whether a piece of the box is cut from a paper; where there is no plan, any might be. */

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { mostInRow, type Gift, type SeveralGift, type Rows } from '@rangoli/core';
-import { computed } from 'vue';
+import { computed, watch } from 'vue';
 import Pick from '../parts/Pick.vue';
 import { useDrafts } from '../stores/drafts.ts';
+import { rowsField, rowWays } from './rows-fields.ts';
 
 /** How many of the gift go in together, in rows each way, and how rounds lie. */
 const props = defineProps<{ gift: Gift; rows: Rows; project: string }>();
 const emit = defineEmits<{ rows: [rows: Rows]; packing: [packing: SeveralGift['packing']] }>();
 
-const ways = ['across', 'deep', 'high'] as const;
 const mayNest = computed(
   () => props.gift.shape === 'several' && props.gift.deep > 1 && props.gift.item.shape !== 'block',
 );
@@ -18,10 +18,16 @@ const packings = [
 ] as const;
 
 const drafts = useDrafts();
-const fields = ways.map((way) => {
-  const field = `${props.project} rows ${way}`;
+const fields = rowWays.map((way) => {
+  const field = rowsField(props.project, way);
   return { way, field, draft: drafts.of(field) };
 });
+// What was typed gives way to a count that is changed elsewhere, or taken back.
+for (const { way, field } of fields)
+  watch(
+    () => props.rows[way],
+    () => drafts.forget(field),
+  );
 const fault = computed(() => fields.flatMap(({ draft }) => draft.value?.message ?? [])[0]);
 
 /** Takes a whole number that may be; anything else stays as it was typed, with what would do. */
