@@ -43,9 +43,17 @@ export interface LaidCard {
   readonly card: Length;
 }
 
-/** How what is laid there is cut, and what lies there already. */
-export type LaidBrief = Pick<DressBrief, 'step' | 'kit' | 'firstPaper'> & {
+/** A band round the walls of a piece that a lid comes down over, and between which heights it lies, in millimetres. */
+export interface BandUnderLid {
+  readonly piece: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** How what is laid there is cut, what lies there already, and the band that goes over it there. */
+export type LaidBrief = DressBrief & {
   readonly laid: readonly LaidCard[];
+  readonly band?: BandUnderLid;
 };
 
 /**

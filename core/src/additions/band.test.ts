@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  allStyles,
   closedFaces,
   cutSizeOf,
   hair,
@@ -15,30 +14,11 @@ import {
   type PlanRequest,
   type Vector,
 } from '../index.ts';
+import { banded, type Round } from '../testing/banded.ts';
 import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
-import { anyPaper, anyRequest, tableRequestsIn, usualOf } from '../testing/requests.ts';
+import { anyPaper, anyRequest, usualOf } from '../testing/requests.ts';
 import { faultsInWords, toldSteps } from '../testing/told.ts';
-
-type Round = 'walls' | 'across' | 'deep' | 'under lid';
-
-function banded(
-  request: PlanRequest,
-  round: Round,
-  width = 20,
-  paper = stockPaper('comet'),
-  closing: 'seam' | 'hooks' = 'seam',
-) {
-  const band: AdditionChoice = {
-    addition: 'band',
-    id: 'band-1',
-    round,
-    width: millimetres(width),
-    closing,
-    paper,
-  };
-  return { ...request, additions: [...request.additions, band] };
-}
 
 function reach(values: readonly number[]): number {
   return Math.max(...values) - Math.min(...values);
@@ -234,58 +214,6 @@ describe('a band', () => {
     expect(message).toContain(way);
   });
 
-  it('under the lid goes round the base, is seen below the lid, and the lid goes on over it', () => {
-    const lidded = allStyles.filter(({ id }) =>
-      ['lidded', 'tall-box', 'rolled-rim', 'tower'].includes(id),
-    );
-    let boxes = 0;
-    fc.assert(
-      fc.property(
-        fc.oneof(...lidded.map(tableRequestsIn)),
-        anyPaper,
-        fc.integer({ min: 8, max: 40 }),
-        fc.boolean(),
-        (request, paper, width, hasPanels) => {
-          const card = { ...paper, sheet: request.papers[0].sheet };
-          const panels: AdditionChoice = {
-            addition: 'panel',
-            id: 'panel-1',
-            on: { which: 'walls', piece: 'base' },
-            layers: [{ margin: millimetres(1), paper: card }],
-            underCover: 'ends',
-          };
-          const bare = { ...request, additions: hasPanels ? [panels] : [] };
-          const asked = banded(bare, 'under lid', width, card);
-          const result = planBox(asked);
-          if (!result.ok) return;
-          const { plan } = result;
-          boxes++;
-          expect(faultsInSpace(plan, asked)).toEqual([]);
-          const faces = closedFaces(boxInSpace(plan, asked));
-          const lowest = (of: typeof faces) =>
-            Math.min(...of.flatMap(({ ring }) => ring.map(({ z }) => z)));
-          const bands = plan.assembly.parts.filter(({ wraps }) => wraps === 'under lid');
-          const isBand = (part: string) => bands.some(({ id }) => id === part);
-          const lids = plan.pairs.flatMap(({ kind, outer }) => (kind === 'lid' ? [outer] : []));
-          const pieces = new Map(plan.assembly.parts.map(({ id, piece }) => [id, piece]));
-          const lid = faces.filter(({ part }) => lids.includes(pieces.get(part) ?? ''));
-          expect(bands.length).toBeGreaterThan(0);
-          expect(lowest(faces.filter(({ part }) => isBand(part)))).toBeLessThan(lowest(lid));
-          // It is on before the lid, which is no wider without it.
-          const joins = (of: (part: string, piece: string) => boolean) =>
-            plan.assembly.parts.flatMap((part) =>
-              of(part.id, part.piece) && !part.worn ? [part.joins] : [],
-            );
-          expect(Math.max(...joins(isBand))).toBeLessThan(
-            Math.min(...joins((_, piece) => lids.includes(piece))),
-          );
-        },
-      ),
-      { numRuns: 60 },
-    );
-    expect(boxes).toBeGreaterThan(10);
-  });
-
   it('goes over another one that is there already', () => {
     const rounds: readonly (readonly [Round, Round])[] = [
       ['under lid', 'under lid'],
@@ -371,40 +299,5 @@ describe('a band', () => {
     expect(result.problems[0]?.message).toMatch(/is one strip, here .+ in long/);
     const [first] = waysOut(request, result.problems);
     expect(first?.said).toBe('The band with glued ends');
-  });
-
-  it('under the lid makes the lid larger by its card, and is told before the lid is put on', () => {
-    const usual = usualOf('lidded');
-    const request = banded(usual, 'under lid', 10);
-    const [bare, result] = [planBox(usual), planBox(request)];
-    if (!bare.ok || !result.ok) throw new Error('No box');
-    const lidOf = ({ pieces }: typeof result.plan) =>
-      pieces.find(({ id }) => id === 'lid')?.grid.columns[1] ?? 0;
-    const card = stockPaper('comet').thickness;
-    expect(lidOf(result.plan) - lidOf(bare.plan)).toBeGreaterThan(3 * card);
-    expect(faultsInWords(result.plan, request, 1, () => 0)).toEqual([]);
-    const told = toldSteps(result.plan, request, 1).map(({ text }) => text);
-    const at = (part: string) => told.findIndex((text) => text.includes(part));
-    const closing = told[at('Slide the band over the base from above, to half its height.')] ?? '';
-    expect(closing.indexOf('Slide the lid over the base.')).toBeGreaterThan(
-      closing.indexOf('Slide the band over the base'),
-    );
-    // The base without its band is no measure of the lid.
-    expect(at('over the finished base')).toBe(-1);
-  });
-
-  it.each([
-    ['mailer', 'no lid that comes off'],
-    ['petal-top', 'no lid that comes off'],
-  ])('under the lid is refused on a %s, with the ways that it would go', (style, why) => {
-    const request = banded(usualOf(style), 'under lid', 10);
-    const result = planBox(request);
-    if (result.ok) throw new Error('It was not refused');
-    expect(result.problems[0]?.field).toBe('additions.0.round');
-    expect(result.problems[0]?.message).toContain(why);
-    const others = waysOut(request, result.problems).filter(
-      (way) => way.kind === 'dress' && way.said.startsWith('The band'),
-    );
-    expect(others.length).toBeGreaterThan(0);
   });
 });

@@ -171,12 +171,14 @@ function joinsAt(round: BandWay, box: FoldingBox): number {
   return Math.max(box.assembly.giftEnters, Math.min(...joins) - 1);
 }
 
-/** A band as wide as the marks make it. */
-function toCut(
-  { id, paper, width, closing }: BandChoice,
-  { step }: Pick<DressBrief, 'step'>,
-): BandToCut {
-  return { id, paper, closing, width: largest(step, roundDown(width, step)) };
+/** How wide a band is cut: as wide as the marks make it. */
+export function widthCut({ width }: BandChoice, step: Length): Length {
+  return largest(step, roundDown(width, step));
+}
+
+function toCut(choice: BandChoice, { step }: Pick<DressBrief, 'step'>): BandToCut {
+  const { id, paper, closing } = choice;
+  return { id, paper, closing, width: widthCut(choice, step) };
 }
 
 function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {

@@ -5,13 +5,14 @@ import {
   type SizeOf,
   type StyleFrame,
 } from '../forms/index.ts';
-import { plus, zero } from '../length/index.ts';
+import { largest, plus, zero } from '../length/index.ts';
 import type { LaidCard, LeftOff, Undressed } from './addition.ts';
+import { widthCut, type BandChoice } from './band.ts';
 import type { FlatFace } from './flat-faces.ts';
-import { eachInTurn, type DressRequest } from './in-turn.ts';
+import { eachInTurn, stepOfCuts, type DressRequest } from './in-turn.ts';
 import { makeRoom } from './make-room.ts';
 import { additionOf, type AdditionChoice } from './registry.ts';
-import { pieceUnderLid } from './under-lid.ts';
+import { bandUnderLid, pieceUnderLid } from './under-lid.ts';
 import { undressed, type DressedBox } from './undress.ts';
 import { wearAll } from './wear-all.ts';
 
@@ -57,7 +58,7 @@ export function dressFrame(frame: StyleFrame, request: DressRequest, near: SizeO
   return { ok: true, frame: { ...roomy, wears } };
 }
 
-function isBandUnderLid(choice: AdditionChoice): boolean {
+function isBandUnderLid(choice: AdditionChoice): choice is BandChoice {
   return choice.addition === 'band' && choice.round === 'under lid';
 }
 
@@ -84,7 +85,12 @@ function keptAs(frame: StyleFrame, piece: string | undefined, size: SizeOf): Sty
 
 /** All card that is laid on faces which something goes over: what lies on one face is one heap. */
 function laidUnder(request: DressRequest, bare: Undressed): readonly LaidCard[] {
-  const hasBand = hasBandUnderLid(request);
+  const step = stepOfCuts(request.kit);
+  const widest = largest(
+    zero,
+    ...request.additions.filter(isBandUnderLid).map((choice) => widthCut(choice, step)),
+  );
+  const band = widest > zero ? bandUnderLid(bare, widest) : undefined;
   const heaps = new Map<string, LaidCard>();
   const each = eachInTurn(request, bare, (choice, box, brief) => ({ choice, box, brief }));
   // A band lies over all else that is on those walls.
@@ -93,13 +99,8 @@ function laidUnder(request: DressRequest, bare: Undressed): readonly LaidCard[] 
     ...each.filter(({ choice }) => isBandUnderLid(choice)),
   ];
   for (const { choice, box, brief } of inOrder) {
-    // It lies over a panel there even where that ends below the lid.
-    const isCounted = hasBand && choice.addition === 'panel';
-    const whole: AdditionChoice = isCounted ? { ...choice, underCover: 'counted' } : choice;
-    for (const { face, card } of additionOf(whole).laid(box, {
-      ...brief,
-      laid: [...heaps.values()],
-    })) {
+    const under = { ...brief, laid: [...heaps.values()], ...(band && { band }) };
+    for (const { face, card } of additionOf(choice).laid(box, under)) {
       const key = `${face.part} ${face.name.at}`;
       heaps.set(key, { face, card: plus(heaps.get(key)?.card ?? zero, card) });
     }

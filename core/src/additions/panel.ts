@@ -12,10 +12,11 @@ import {
 } from '../length/index.ts';
 import { paperSchema } from '../paper/index.ts';
 import type { Piece, Point } from '../piece/index.ts';
-import type { Addition, DressBrief, LeftOff, Undressed } from './addition.ts';
+import type { Addition, DressBrief, LaidBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
 import { chosenFrom, choiceOf, faceChoiceSchema, isSameFace } from './face-choice.ts';
 import { uncovered, type FlatFace } from './flat-faces.ts';
 import { widened } from './openings.ts';
+import { boundsOf } from './outline.ts';
 import { faceSaid, panelName } from './panel-names.ts';
 import { noRoomTaken } from './room-taken.ts';
 import { leastPanel, panelGrid, panelShape, widestMargin, type PanelShape } from './panel-shape.ts';
@@ -201,6 +202,33 @@ function alikeIn(all: readonly OnFace[]): readonly Alike[] {
   return [...found.values()].sort((a, b) => a.layer - b.layer);
 }
 
+/** The card of the layers that a band lies over. */
+function cardUnderBand(face: FlatFace, choice: PanelChoice, brief: LaidBrief): Length {
+  const { band } = brief;
+  if (face.name.piece !== band?.piece) return zero;
+  const answer = cut(face, choice, brief);
+  if (!answer.ok) return zero;
+  return plus(
+    zero,
+    ...choice.layers.flatMap(({ paper }, layer) => {
+      const { bottom, top } = boundsOf(answer.on.shapes[layer]?.outline ?? []);
+      return top > band.from && bottom < band.to ? [paper.thickness] : [];
+    }),
+  );
+}
+
+/** What goes over a face goes over all its layers, or over the band on them. */
+function laid(choice: PanelChoice, box: Undressed, brief: LaidBrief): readonly LaidCard[] {
+  const { underCover } = choice;
+  return takes(choice, box)
+    .filter(({ covers }) => covers.length > 0)
+    .map((face) => ({
+      face,
+      card: underCover === 'ends' ? cardUnderBand(face, choice, brief) : thicknessOf(choice),
+    }))
+    .filter(({ card }) => card > zero);
+}
+
 function partId(choice: PanelChoice, { face }: OnFace, layer: number): string {
   return `${choice.id} ${layer + 1} on ${face.part} ${face.name.at}`;
 }
@@ -310,11 +338,6 @@ export const panel: Addition<PanelChoice> = {
   leftOff,
   isCutToFace: true,
   goesUnder: ({ underCover }) => underCover === 'counted',
-  laid: (choice, box) =>
-    choice.underCover === 'ends'
-      ? []
-      : takes(choice, box)
-          .filter(({ covers }) => covers.length > 0)
-          .map((face) => ({ face, card: thicknessOf(choice) })),
+  laid,
   wear,
 };

@@ -1,7 +1,7 @@
 import { foldingBox, scale, type FoldingBox, type Vector } from '../fold/index.ts';
-import { nanometres, plus, toMillimetres, zero } from '../length/index.ts';
+import { nanometres, plus, toMillimetres, zero, type Length } from '../length/index.ts';
 import type { BoxSide } from '../make/index.ts';
-import type { LaidBrief, LaidCard, Undressed } from './addition.ts';
+import type { BandUnderLid, LaidBrief, LaidCard, Undressed } from './addition.ts';
 import { cutBand, type BandToCut } from './band-cut.ts';
 import type { FlatFace } from './flat-faces.ts';
 import { lidParts } from './lids.ts';
@@ -63,6 +63,28 @@ function baseOf(box: FoldingBox, piece: string): FoldingBox {
   };
 }
 
+/** What a band goes round there; undefined where it finds no hold, or lies wholly below the lid. */
+function heldUnderLid(box: Pick<Undressed, 'plain' | 'faces'>, width: Length) {
+  const under = wallsUnderLid(box);
+  if (!under) return undefined;
+  const base = baseOf(box.plain, under.piece);
+  const wide = toMillimetres(width);
+  const round = roundOf(base, 'walls', wide, { rings: cornersOfBox(base) });
+  if (!round.ok || round.of.middle + wide / 2 <= under.from) return undefined;
+  return { ...under, base, of: round.of };
+}
+
+/** Where a band of that width lies under the lid; undefined where that doesn’t come down over any of it. */
+export function bandUnderLid(
+  box: Pick<Undressed, 'plain' | 'faces'>,
+  width: Length,
+): BandUnderLid | undefined {
+  const held = heldUnderLid(box, width);
+  if (!held) return undefined;
+  const half = toMillimetres(width) / 2;
+  return { piece: held.piece, from: held.of.middle - half, to: held.of.middle + half };
+}
+
 /**
  * The card that a band lays on the walls that a lid goes over, with the room that it has to slide, and where its seam
  * is with that: what else lies there is under it.
@@ -72,12 +94,9 @@ export function cardUnderLid(
   box: Undressed,
   { laid, ...brief }: LaidBrief,
 ): readonly LaidCard[] {
-  const under = wallsUnderLid(box);
-  if (!under) return [];
-  const { piece, walls } = under;
-  const base = baseOf(box.plain, piece);
-  const round = roundOf(base, 'walls', toMillimetres(band.width), { rings: cornersOfBox(base) });
-  if (!round.ok) return [];
+  const held = heldUnderLid(box, band.width);
+  if (!held) return [];
+  const { piece, walls, base } = held;
   const heapOn = (side: BoxSide) =>
     toMillimetres(
       plus(
@@ -87,9 +106,9 @@ export function cardUnderLid(
           .map(({ card }) => card),
       ),
     );
-  const { right, back } = round.of;
+  const { right, back } = held.of;
   const of = {
-    ...round.of,
+    ...held.of,
     right: { from: right.from - heapOn('left'), to: right.to + heapOn('right') },
     back: { from: back.from - heapOn('front'), to: back.to + heapOn('back') },
   };

@@ -1,5 +1,6 @@
 import {
   checkFolding,
+  closedFaces,
   foldingBox,
   measureGap,
   outermostPoints,
@@ -35,15 +36,16 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
         : [],
     ),
   ];
-  // What ends below a lid is not under it, but for what a band lies over that is.
+  // What ends below a lid is not under it; a band that lies on that is, where the lid comes down as far.
   const bands = plan.assembly.parts.filter(({ wraps }) => wraps === 'under lid');
   const isCounted = (id: string) =>
     request.additions.some(
       (each) =>
-        each.addition === 'panel' &&
-        id.startsWith(`${each.id} `) &&
-        (each.underCover === 'counted' || bands.length > 0),
+        each.addition === 'panel' && id.startsWith(`${each.id} `) && each.underCover === 'counted',
     );
+  const faces = closedFaces(box);
+  const heightsOf = (parts: readonly string[]) =>
+    faces.filter(({ part }) => parts.includes(part)).flatMap(({ ring }) => ring.map(({ z }) => z));
   /** Parts with what they wear outside. */
   const withWorn = (parts: readonly string[]) => [
     ...parts,
@@ -51,9 +53,14 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
       worn && parts.includes(worn.part) ? [id] : [],
     ),
   ];
-  const bandsUnder = (kind: string) => (kind === 'lid' ? bands.map(({ id }) => id) : []);
-  const gaps = plan.pairs.flatMap(({ kind, outer, inner, fits }) =>
-    fits.flatMap(({ direction, gap }): readonly string[] => {
+  const bandsUnder = ({ kind, outer }: Plan['pairs'][number]) => {
+    if (kind !== 'lid') return [];
+    const edge = Math.min(...heightsOf(partsOf(outer)));
+    return bands.map(({ id }) => id).filter((id) => Math.max(...heightsOf([id])) > edge);
+  };
+  const gaps = plan.pairs.flatMap((pair) => {
+    const { outer, inner, fits } = pair;
+    return fits.flatMap(({ direction, gap }): readonly string[] => {
       // A piece that closes on itself is proven by nothing going through anything.
       const [part] = partsOf(outer);
       if (outer === inner || part === undefined) return [];
@@ -65,7 +72,7 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
       const inners = [
         ...partsOf(inner),
         ...withWorn(partsOf(inner)).filter(isCounted),
-        ...(direction === 'high' ? [] : bandsUnder(kind)),
+        ...(direction === 'high' ? [] : bandsUnder(pair)),
       ];
       const outers = withLining([part]).filter((each) => !inners.includes(each));
       const measured = measureGap(box, outers, inners, axes[direction]);
@@ -77,20 +84,23 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
       return off > 2e-3 && !isBeyond
         ? [`gap of ${outer} over ${inner}, ${direction}: ${measured.toFixed(3)} mm, planned ${gap}`]
         : [];
-    }),
-  );
+    });
+  });
   // What is planned to jam, because the maker asked to err on that side, goes through its partner, and where
   // the jam is large one of the two stands in the gift's room; nothing else may.
   const tight = plan.pairs.filter(({ state }) => state === 'tight');
-  const jams = tight.flatMap(({ kind, outer, inner }) => [
+  const jams = tight.flatMap((pair) => [
     {
-      over: withWorn(withLining(partsOf(outer))),
-      under: [...withWorn(partsOf(inner)), ...bandsUnder(kind)],
+      over: withWorn(withLining(partsOf(pair.outer))),
+      under: [...withWorn(partsOf(pair.inner)), ...bandsUnder(pair)],
     },
     // What is forced through its cover meets what goes over that.
     ...plan.pairs
-      .filter((next) => next.inner === outer)
-      .map((next) => ({ over: withWorn(partsOf(next.outer)), under: withWorn(partsOf(inner)) })),
+      .filter((next) => next.inner === pair.outer)
+      .map((next) => ({
+        over: withWorn(partsOf(next.outer)),
+        under: withWorn(partsOf(pair.inner)),
+      })),
   ]);
   // What lies inside of walls that are pushed in or forced out is pressed by them.
   const isPressed = (parts: readonly string[]) =>
