@@ -91,26 +91,43 @@ describe('a band under the lid', () => {
     expect(at('over the finished base')).toBe(-1);
   });
 
-  it('leaves a lid as it is that ends above it', () => {
+  it('makes the lid larger by the layers that it lies on, and not at all where the lid ends above it', () => {
     const jar: Gift = {
       shape: 'block',
-      across: millimetres(70),
-      deep: millimetres(70),
-      high: millimetres(120),
+      across: millimetres(40),
+      deep: millimetres(40),
+      high: millimetres(60),
     };
-    const usual = {
-      ...usualOf('lidded', jar),
-      style: withOption(usualOf('lidded', jar).style, 'lidDepth', 'shallow'),
+    const withLid = (lidDepth: 'shallow' | 'half') => {
+      const usual = usualOf('lidded', jar);
+      return { ...usual, style: withOption(usual.style, 'lidDepth', lidDepth) };
     };
     const lidOf = (request: PlanRequest) => {
       const result = planBox(request);
       if (!result.ok) throw new Error('No box');
       expect(faultsInSpace(result.plan, request)).toEqual([]);
-      return result.plan.pieces.find(({ id }) => id === 'lid')?.grid.columns;
+      return result.plan.pieces.find(({ id }) => id === 'lid')?.grid.columns[1] ?? 0;
     };
-    expect(lidOf(banded(usual, 'under lid', 10))).toEqual(lidOf(usual));
-    // One that is wider comes up to it.
-    expect(lidOf(banded(usual, 'under lid', 90))).not.toEqual(lidOf(usual));
+    const shallow = withLid('shallow');
+    expect(lidOf(banded(shallow, 'under lid', 10))).toBe(lidOf(shallow));
+    expect(lidOf(banded(shallow, 'under lid', 50))).toBeGreaterThan(lidOf(shallow));
+
+    const half = withLid('half');
+    const card = { ...stockPaper('comet'), thickness: millimetres(0.8) };
+    const lidOver = (...margins: readonly number[]) => {
+      const panels: AdditionChoice = {
+        addition: 'panel',
+        id: 'panel-1',
+        on: { which: 'walls', piece: 'base' },
+        layers: margins.map((margin) => ({ margin: millimetres(margin), paper: card })),
+        underCover: 'ends',
+      };
+      return lidOf(banded({ ...half, additions: [panels] }, 'under lid', 10));
+    };
+    const alone = lidOf(banded(half, 'under lid', 10));
+    expect(lidOver(10)).toBe(alone);
+    expect(lidOver(1, 7) - alone).toBeGreaterThan(1.5 * card.thickness);
+    expect(lidOver(1, 1) - lidOver(1, 7)).toBeGreaterThan(1.5 * card.thickness);
   });
 
   it.each([
