@@ -95,7 +95,10 @@ test('undo and redo, the slider, the arrow keys and the other ruler', async ({ d
   if (!track) throw new Error('The slider is nowhere');
   await page.mouse.move(track.x + 9, track.y + 9);
   await page.mouse.down();
-  await page.mouse.move(track.x + 130, track.y + 9, { steps: 20 });
+  await page.mouse.move(track.x + 60, track.y + 9, { steps: 10 });
+  // However long it is held in between.
+  await page.waitForTimeout(1200);
+  await page.mouse.move(track.x + 130, track.y + 9, { steps: 10 });
   await page.mouse.up();
   await expect(base).not.toHaveText(before);
   // The whole drag is one step.

@@ -4,14 +4,18 @@ import { record, startHistory, stepBack, stepForward, type History } from './his
 
 describe('undo and redo', () => {
   it('lead back through every change and forward again, whatever was done between', () => {
-    const step = fc.record({ what: fc.constantFrom('room', 'gift'), wait: fc.nat(2000) });
+    const step = fc.record({
+      what: fc.constantFrom('room', 'gift'),
+      wait: fc.nat(2000),
+      press: fc.option(fc.integer({ min: 1, max: 2 }), { nil: undefined }),
+    });
     fc.assert(
       fc.property(fc.array(step, { minLength: 1, maxLength: 60 }), (steps) => {
         let at = 0;
         let history: History<number> = startHistory(0);
-        steps.forEach(({ what, wait }, i) => {
+        steps.forEach(({ wait, ...step }, i) => {
           at += wait;
-          history = record(history, i + 1, what, at);
+          history = record(history, i + 1, { ...step, at });
         });
         const seen: number[] = [];
         let back = history;
@@ -29,18 +33,20 @@ describe('undo and redo', () => {
         }
         expect(again).toEqual(seen);
         expect(stepForward(back)).toBe(back);
-        // A change to something else, or after a pause, is a step of its own.
-        const own = steps.filter(
-          ({ what, wait }, i) => i === 0 || what !== steps[i - 1]?.what || wait >= 900,
-        );
+        // A change to something else, or after a pause with nothing held, is a step of its own.
+        const own = steps.filter(({ what, wait, press }, i) => {
+          const before = steps[i - 1];
+          const isHeld = press !== undefined && press === before?.press;
+          return what !== before?.what || (wait >= 900 && !isHeld);
+        });
         expect(seen).toHaveLength(own.length);
       }),
     );
   });
 
   it('forget what was taken back once something else is done', () => {
-    const undone = stepBack(record(startHistory('a'), 'b', 'name', 0));
-    expect(record(undone, 'c', 'name', 1)).toMatchObject({
+    const undone = stepBack(record(startHistory('a'), 'b', { what: 'name', at: 0 }));
+    expect(record(undone, 'c', { what: 'name', at: 1 })).toMatchObject({
       past: ['a'],
       present: 'c',
       future: [],

@@ -1,35 +1,44 @@
+/**
+ * What a change was to, when, and during which press of a finger or a mouse button: changes to one thing in quick
+ * succession are one step, and so are all that come of one press, however long it is held.
+ */
+interface Moment {
+  readonly what: string;
+  readonly at: number;
+  readonly press?: number | undefined;
+}
+
 /** A state with what came before and after it. */
 export interface History<State> {
   readonly past: readonly State[];
   readonly present: State;
   readonly future: readonly State[];
-  /** What the last change was to, and when: changes to one thing in quick succession are one step. */
-  readonly last?: { readonly what: string; readonly at: number };
+  readonly last?: Moment;
 }
 
 /** Steps that can be taken back. */
 const depth = 200;
-/** Milliseconds within which changes to the same thing belong together, as while a number is dragged. */
+/** Milliseconds within which changes to the same thing belong together, as while an arrow key is pressed on and on. */
 const together = 900;
 
 export function startHistory<State>(present: State): History<State> {
   return { past: [], present, future: [] };
 }
 
-/** Takes a new state; `what` names the thing changed. */
+/** Takes a new state. */
 export function record<State>(
   history: History<State>,
   present: State,
-  what: string,
-  at: number,
+  now: Moment,
 ): History<State> {
   const { last } = history;
-  const merges = last?.what === what && at - last.at < together;
+  const isHeld = now.press !== undefined && now.press === last?.press;
+  const merges = last?.what === now.what && (isHeld || now.at - last.at < together);
   return {
     past: merges ? history.past : [...history.past, history.present].slice(-depth),
     present,
     future: [],
-    last: { what, at },
+    last: now,
   };
 }
 

@@ -22,6 +22,7 @@ import { asOwnBox, type Boxes } from '../keeping/boxes.ts';
 import type { Replica, Standing } from '../keeping/replica.ts';
 import { record, startHistory, stepBack, stepForward, type History } from './history.ts';
 import { useKeeping } from './keeping.ts';
+import { usePress } from './press.ts';
 import { useToolbox } from './toolbox.ts';
 import { useUsualUnit } from './usual-unit.ts';
 
@@ -48,6 +49,10 @@ interface LeftRuler {
   readonly became: Room;
 }
 
+function now(what: string, press?: number) {
+  return { what, at: Date.now(), press };
+}
+
 function isSameRoom(a: Room, b: Room): boolean {
   return directions.every((direction) => a[direction].target === b[direction].target);
 }
@@ -70,6 +75,7 @@ export const useProject = defineStore('project', () => {
   const usualUnit = useUsualUnit();
   const tools = useToolbox();
   const keeping = useKeeping();
+  const pressHeld = usePress();
   let replica: Replica<ProjectDocument> | undefined;
   let lastGood: GoodPlan | undefined;
 
@@ -91,9 +97,7 @@ export const useProject = defineStore('project', () => {
     lastGood = undefined;
     const before = startHistory(opened.heldValue);
     // A change that an earlier visit could not send goes on from where it was.
-    history.value = opened.isWaiting
-      ? record(before, opened.value, 'earlier change', Date.now())
-      : before;
+    history.value = opened.isWaiting ? record(before, opened.value, now('earlier change')) : before;
     saveState.value = opened.standing;
     openState.value = { kind: 'open' };
     boxes.keeper.listen(id.value, {
@@ -102,7 +106,7 @@ export const useProject = defineStore('project', () => {
       },
       onValue: (value) => {
         if (replica === opened && history.value)
-          history.value = record(history.value, value, 'elsewhere', Date.now());
+          history.value = record(history.value, value, now('elsewhere'));
       },
     });
   }
@@ -141,7 +145,7 @@ export const useProject = defineStore('project', () => {
   function change(what: string, make: (document: ProjectDocument) => ProjectDocument): void {
     if (!history.value) return;
     const next = projectDocumentSchema.safeParse(make(history.value.present));
-    if (next.success) adopt(record(history.value, next.data, what, Date.now()));
+    if (next.success) adopt(record(history.value, next.data, now(what, pressHeld())));
   }
 
   function changeBox(what: string, part: Partial<PlanRequest>): void {
