@@ -53,6 +53,28 @@ for (const [width, height] of [
     expect(await seriousFindings(page)).toEqual([]);
   });
 
+test('each view has a title and a heading of its own, and the keys go on in the view that has come', async ({
+  demo,
+  page,
+}) => {
+  await openFromShelf(page, demo, 'Pocket sundial');
+  const titles = new Set<string>();
+  const isInMain = () => page.evaluate(() => document.activeElement?.matches('main') === true);
+  for (const view of ['Compare', 'What fits', 'Make', 'Box', 'Shelf', 'Tools', 'Papers']) {
+    await page.getByRole('link', { name: view, exact: true }).first().press('Enter');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
+    await expect.poll(isInMain).toBe(true);
+    // The bar is not gone through again, where it is come to by the keys.
+    await page.locator('header.bar').getByRole('link').first().focus();
+    await page.keyboard.press('Shift+Tab');
+    await expect(page.getByRole('button', { name: 'Past the bar' })).toBeFocused();
+    await page.keyboard.press('Enter');
+    expect(await isInMain()).toBe(true);
+    titles.add(await page.title());
+  }
+  expect(titles.size).toBe(7);
+});
+
 /** What stands in the bar and can be seen, as it lies in the window. */
 function barOf(page: Page) {
   return page.locator('header.bar').evaluate((bar) => {

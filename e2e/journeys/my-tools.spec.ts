@@ -4,6 +4,7 @@ test('a maker tells about their board once, and every box goes by it', async ({ 
   await page.goto(demo.origin);
   await page.getByRole('link', { name: 'Tools', exact: true }).click();
   const row = page.getByRole('listitem').filter({ hasText: '1/8 in grooves' });
+  await row.getByRole('button', { name: 'Edit' }).click();
   await row.getByRole('button', { name: 'Copy' }).click();
   const mine = page.getByRole('listitem').filter({ hasText: 'mine' });
   await expect(mine.getByLabel('Name')).toBeFocused();
@@ -73,6 +74,28 @@ test('a diamond wrap is made on the maker’s own punch board, and a mistyped ma
   await page.getByRole('button', { name: 'Next punch' }).click();
   const heading = page.getByRole('heading', { level: 1 });
   await expect(heading).toHaveText('Follow the last lines, three sides');
+});
+
+test('what is on the table is ticked off at a glance, found by its name, and first the next time', async ({
+  demo,
+  page,
+}) => {
+  await page.goto(`${demo.origin}/kit`);
+  const region = page.getByRole('region', { name: 'Punches' });
+  const punches = region.getByRole('checkbox');
+  await page.getByLabel('Look for a tool').fill('nothing like it');
+  await expect(page.getByText('No tool is called that.')).toBeVisible();
+  await page.getByLabel('Look for a tool').fill('in grooves');
+  await expect(region).toHaveCount(0);
+  await expect(page.getByRole('checkbox', { name: '1/8 in grooves' })).toBeVisible();
+  await page.getByLabel('Look for a tool').fill('');
+  const name = await region.getByRole('listitem').last().locator('b').innerText();
+  await punches.last().check();
+  // It stays where it is under the hand.
+  await expect(punches.last()).toBeChecked();
+  await page.reload();
+  await expect(punches.first()).toBeChecked();
+  await expect(region.getByRole('listitem').first()).toContainText(name);
 });
 
 test('somebody with nothing to score with is told what is missing, and for what', async ({

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useDocumentVisibility, useEventListener } from '@vueuse/core';
-import { defineAsyncComponent, onErrorCaptured, onMounted, shallowRef, watch } from 'vue';
+import { defineAsyncComponent, nextTick, onErrorCaptured, onMounted, shallowRef, watch } from 'vue';
 import { RouterView, useRouter } from 'vue-router';
+import { focusNewView } from './parts/focus-main.ts';
 import { loadAhead } from './router.ts';
 import { useAccess } from './stores/access.ts';
 import { useKeeping } from './stores/keeping.ts';
@@ -43,8 +44,10 @@ const trouble = shallowRef<string>();
 router.onError(() => {
   trouble.value = 'This view can’t be loaded: the server doesn’t answer. Try it again in a moment.';
 });
-router.afterEach(() => {
+router.afterEach((to, from) => {
   trouble.value = undefined;
+  // Who has only keys or ears goes on in the view that has come, and not on a link that is gone.
+  if (from.name !== undefined && to.name !== from.name) void nextTick(focusNewView);
 });
 onErrorCaptured((error) => {
   console.error(error);

@@ -2,7 +2,7 @@
 import { capitalised, countInWords } from '@rangoli/core';
 import { useIntervalFn } from '@vueuse/core';
 import Button from 'primevue/button';
-import { computed, onBeforeUnmount, onMounted, shallowRef } from 'vue';
+import { computed, onMounted, shallowRef } from 'vue';
 import { RouterLink, type RouteLocationRaw } from 'vue-router';
 import TopBar from '../parts/TopBar.vue';
 import type { OnlyHere } from '../keeping/only-here.ts';
@@ -19,13 +19,8 @@ const offline = useOffline();
 const lookAgain = 2000;
 useIntervalFn(() => void keeping.count(), lookAgain);
 onMounted(() => {
-  document.title = 'What is kept where · Rangoli';
   void keeping.count();
   void access.refresh();
-});
-
-onBeforeUnmount(() => {
-  document.title = 'Rangoli';
 });
 
 const session = computed(() => access.session);

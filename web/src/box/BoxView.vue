@@ -36,14 +36,7 @@ watch(
   },
   { immediate: true },
 );
-watch(
-  () => project.document?.name,
-  (name) => (document.title = name === undefined ? 'Rangoli' : `${name} · Rangoli`),
-);
-onBeforeUnmount(() => {
-  project.flush();
-  document.title = 'Rangoli';
-});
+onBeforeUnmount(() => project.flush());
 
 function cameFromViewOf(id: string): boolean {
   const { back } = router.options.history.state;
@@ -205,6 +198,7 @@ async function keepBoth(): Promise<void> {
     <ToolsNote />
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     <main v-if="project.openState.kind === 'open' && project.document" class="desk">
+      <h1 class="visually-hidden">{{ project.document.name }}</h1>
       <GiftPanel :key="project.id" :request="project.document.box" />
       <CuttingMat
         v-if="project.shown"

@@ -8,7 +8,8 @@ import {
 } from '@rangoli/core';
 import { Plus } from '@lucide/vue';
 import ToggleSwitch from 'primevue/toggleswitch';
-import { computed, nextTick, onMounted, shallowRef } from 'vue';
+import InputText from 'primevue/inputtext';
+import { computed, nextTick, onMounted, shallowRef, watch } from 'vue';
 import KeptPage from '../parts/KeptPage.vue';
 import KeptSection from '../parts/KeptSection.vue';
 import QuietButton from '../parts/QuietButton.vue';
@@ -25,8 +26,6 @@ onMounted(() => void kit.refresh());
 interface Section {
   readonly title: string;
   readonly kinds: readonly ToolKind[];
-  /** Small tools stand closer together. */
-  readonly isSmall?: true;
   /** What it means to have none. */
   readonly none?: string;
 }
@@ -40,8 +39,8 @@ const sections: readonly Section[] = [
   { title: 'Trimmers', kinds: ['trimmers'], none: 'I have none: I cut along a ruler' },
   { title: 'Punch boards', kinds: ['diagonalBoards', 'cornerBoards'] },
   { title: 'Rulers', kinds: ['rulers'], none: 'I have none' },
-  { title: 'Punches', kinds: ['punches'], isSmall: true, none: 'I have none: I cut by hand' },
-  { title: 'Glue and tape', kinds: ['adhesives'], isSmall: true, none: 'I have none' },
+  { title: 'Punches', kinds: ['punches'], none: 'I have none: I cut by hand' },
+  { title: 'Glue and tape', kinds: ['adhesives'], none: 'I have none' },
 ];
 
 const editing = shallowRef<string>();
@@ -49,9 +48,40 @@ const hasAny = computed(() =>
   toolKindSchema.options.flatMap((kind) => drawerOf(kit.toolbox, kind)).some(({ owned }) => owned),
 );
 
-function toolsOf({ kinds }: Section): readonly KeptTool[] {
-  return kinds.flatMap((kind) => drawerOf(kit.toolbox, kind));
+/** The places that the tools had when the list was opened, what is owned first: nothing moves under the hand that ticks. */
+const places = shallowRef<ReadonlyMap<string, number>>(new Map());
+watch(
+  () => kit.isHere,
+  (isHere) => {
+    if (!isHere) return;
+    const all = toolKindSchema.options.flatMap((kind) => drawerOf(kit.toolbox, kind));
+    places.value = new Map(all.map(({ tool }, i) => [tool.id, i]));
+  },
+  { immediate: true },
+);
+
+const wanted = shallowRef('');
+
+function isWanted(kept: KeptTool): boolean {
+  const words = wanted.value.toLocaleLowerCase('en').split(/\s+/);
+  const said = `${kept.tool.name} ${toolFacts(kept)}`.toLocaleLowerCase('en');
+  return kept.tool.id === editing.value || words.every((word) => said.includes(word));
 }
+
+function toolsOf({ kinds }: Section): readonly KeptTool[] {
+  // What was added since stands at the top, where it is seen.
+  const placeOf = ({ tool }: KeptTool) => places.value.get(tool.id) ?? -1;
+  return kinds
+    .flatMap((kind) => drawerOf(kit.toolbox, kind))
+    .filter(isWanted)
+    .sort((a, b) => placeOf(a) - placeOf(b));
+}
+
+const shown = computed(() =>
+  sections
+    .map((section) => ({ section, tools: toolsOf(section) }))
+    .filter(({ tools }) => wanted.value === '' || tools.length > 0),
+);
 
 function hasNone({ kinds }: Section): boolean {
   return kinds.every((kind) => kit.toolbox.without.includes(kind));
@@ -115,11 +145,20 @@ function edit(id: string): void {
           : 'Mark the ones on your table. Until then every box may choose from all of these.'
       }}
     </template>
+    <template #acts>
+      <InputText
+        v-model="wanted"
+        type="search"
+        size="small"
+        placeholder="Look for a tool"
+        aria-label="Look for a tool"
+      />
+    </template>
+    <p v-if="shown.length === 0" class="quiet" role="status">No tool is called that.</p>
     <KeptSection
-      v-for="section in sections"
+      v-for="{ section, tools } in shown"
       :key="section.title"
       :title="section.title"
-      :is-small="section.isSmall === true"
       :is-dim="hasNone(section)"
     >
       <template #acts>
@@ -136,14 +175,13 @@ function edit(id: string): void {
         </span>
       </template>
       <ToolRow
-        v-for="kept in toolsOf(section)"
+        v-for="kept in tools"
         :id="kept.tool.id"
         :key="kept.tool.id"
         :name="kept.tool.name"
         :facts="toolFacts(kept)"
         :owned="kept.owned"
         :is-edited="editing === kept.tool.id"
-        :is-small="section.isSmall === true"
         :can-go="!shipped.has(kept.tool.id)"
         @owned="(has) => kit.setOwned(kept.kind, kept.tool.id, has)"
         @edit="edit(kept.tool.id)"

@@ -100,7 +100,6 @@ function edit(id: string): void {
       v-for="section in sections"
       :key="section.title"
       :title="section.title"
-      :is-small="false"
       :is-dim="false"
     >
       <template v-if="section.isShipped" #acts>
@@ -123,7 +122,6 @@ function edit(id: string): void {
         :facts="paperFacts(placed.paper)"
         :is-lit="!placed.away"
         :is-edited="editing === placed.paper.id"
-        :is-small="false"
         class="paper"
       >
         <template #picture><PaperPicture :paper="placed.paper" /></template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FormGrid from './FormGrid.vue';
 import Worded from './Worded.vue';
 
 /** One thing that a maker keeps: its picture, what it is, what can be done with it, and the form to change it. */
@@ -10,19 +11,18 @@ defineProps<{
   /** Whether it is one of those that are used; the others are dim. */
   isLit: boolean;
   isEdited: boolean;
-  isSmall: boolean;
 }>();
 </script>
 
 <template>
-  <li :id="id" :class="{ lit: isLit, small: isSmall, edited: isEdited }">
+  <li :id="id" :class="{ lit: isLit, edited: isEdited }">
     <slot name="picture" />
     <div class="said">
       <h3><Worded :text="name" /></h3>
       <p><Worded :text="facts" />.</p>
       <slot name="notes" />
       <div class="acts"><slot name="acts" /></div>
-      <slot v-if="isEdited" name="form" />
+      <FormGrid v-if="isEdited" class="form-grid"><slot name="form" /></FormGrid>
     </div>
   </li>
 </template>
@@ -35,16 +35,6 @@ li {
   align-items: start;
   padding: 12px 0;
   border-top: 1px solid var(--rule);
-}
-
-li.small {
-  grid-template-columns: 84px 1fr;
-  gap: 12px;
-  padding: 9px 0;
-}
-
-li.small.edited {
-  grid-column: 1 / -1;
 }
 
 li > :deep(svg) {
@@ -81,28 +71,8 @@ h3 {
   font-weight: 600;
 }
 
-.said :deep(.form) {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
-  gap: 10px 12px;
-  align-items: end;
+.form-grid {
   margin-top: 12px;
-}
-
-.said :deep(.form > div > span:first-child),
-.said :deep(.form > label > span:first-child) {
-  display: block;
-  margin-bottom: 2px;
-  font-size: 12px;
-  color: var(--ink-soft);
-}
-
-.said :deep(.form .name) {
-  grid-column: span 2;
-}
-
-.said :deep(.form .name input) {
-  width: 100%;
 }
 
 @media (max-width: 560px) {

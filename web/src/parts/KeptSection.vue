@@ -1,6 +1,6 @@
 <script setup lang="ts">
-/** Kept things of one sort, in two columns; small ones stand closer together. */
-defineProps<{ title: string; isSmall: boolean; isDim: boolean }>();
+/** Kept things of one sort, in two columns. */
+defineProps<{ title: string; isDim: boolean }>();
 </script>
 
 <template>
@@ -9,7 +9,7 @@ defineProps<{ title: string; isSmall: boolean; isDim: boolean }>();
       <h2>{{ title }}</h2>
       <slot name="acts" />
     </header>
-    <ul :class="{ small: isSmall, dim: isDim }">
+    <ul :class="{ dim: isDim }">
       <slot />
     </ul>
   </section>
@@ -36,10 +36,6 @@ ul {
   margin: 0;
   padding: 0;
   list-style: none;
-}
-
-ul.small {
-  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
 }
 
 ul.dim {

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { Menu } from '@lucide/vue';
 import { onClickOutside } from '@vueuse/core';
-import { computed, ref, useId, useTemplateRef, watch } from 'vue';
+import { computed, ref, useId, useTemplateRef, watch, watchEffect } from 'vue';
 import { RouterLink, useRoute } from 'vue-router';
 import { useKeeping } from '../stores/keeping.ts';
+import { useProject } from '../stores/project.ts';
+import { focusMain } from './focus-main.ts';
 import KeptMark from './KeptMark.vue';
 
 type Place = 'shelf' | 'box' | 'compare' | 'limits' | 'make' | 'kit' | 'papers' | 'kept';
@@ -41,6 +43,25 @@ const views = computed(() =>
 );
 const here = computed(() => viewsOfBox.find(({ place }) => place === props.place)?.said ?? 'Menu');
 
+const titles: Readonly<Record<Place, string>> = {
+  shelf: 'Shelf',
+  box: 'Box',
+  compare: 'Compare',
+  limits: 'What fits',
+  make: 'Make',
+  kit: 'My tools',
+  papers: 'My papers',
+  kept: 'What is kept where',
+};
+const open = useProject();
+/** Every view is told from the others by its title, the box first. */
+watchEffect(() => {
+  const name = open.id === props.project ? open.document?.name : undefined;
+  document.title = [name, titles[props.place], 'Rangoli']
+    .filter((part) => part !== undefined)
+    .join(' · ');
+});
+
 const keeping = useKeeping();
 const waits = computed(() => keeping.waiting.length > 0 || keeping.isAway);
 
@@ -65,6 +86,7 @@ function close(): void {
 
 <template>
   <header class="bar" :class="{ 'of-box': project !== undefined }" @keydown.esc="close">
+    <button type="button" class="skip" @click="focusMain">Past the bar</button>
     <RouterLink to="/" class="brand"
       ><img src="/rangoli.svg" alt="" width="26" height="26" /><span>Rangoli</span></RouterLink
     >
@@ -78,7 +100,7 @@ function close(): void {
       @click="isOpen = !isOpen"
     >
       <Menu :size="19" aria-hidden="true" /><span class="now">{{ here }}</span
-      ><span class="hidden">, all views</span>
+      ><span class="visually-hidden">, all views</span>
     </button>
     <div :id="menu" ref="panel" class="panel" :class="{ open: isOpen }">
       <nav class="links places" aria-label="Views">
@@ -139,9 +161,21 @@ function close(): void {
   text-decoration: none;
 }
 
-.hidden {
+.skip {
   position: absolute;
+  z-index: 70;
+  left: 10px;
   clip-path: inset(50%);
+  min-height: 36px;
+  padding: 0 12px;
+  border: 2px solid var(--ink);
+  border-radius: var(--radius);
+  font: 600 15px var(--text);
+  background: var(--turmeric-pale);
+}
+
+.skip:focus-visible {
+  clip-path: none;
 }
 
 .opener {
