@@ -10,6 +10,7 @@ import type { LaidCard, LeftOff, Undressed } from './addition.ts';
 import { widthCut, type BandChoice } from './band.ts';
 import type { FlatFace } from './flat-faces.ts';
 import { eachInTurn, stepOfCuts, type DressRequest } from './in-turn.ts';
+import { lookAgain, type SeenDress } from './look-again.ts';
 import { makeRoom } from './make-room.ts';
 import { additionOf, type AdditionChoice } from './registry.ts';
 import { bandUnderLid, pieceUnderLid } from './under-lid.ts';
@@ -37,9 +38,30 @@ export function dressAsItIs(frame: StyleFrame, request: DressRequest): StyleFram
 
 /**
  * A style’s frame with what the box is to wear, and with room for it under what goes over it. Where that is, is seen
- * on the box at sizes near those that it will come to.
+ * on the box at sizes near those that it will come to; what a frame comes to is asked for where that matters.
  */
-export function dressFrame(frame: StyleFrame, request: DressRequest, near: SizeOf): DressAnswer {
+export function dressFrame(
+  frame: StyleFrame,
+  request: DressRequest,
+  near: SizeOf,
+  comesTo: (frame: StyleFrame) => SizeOf | undefined,
+): DressAnswer {
+  const first = dressAt(frame, request, near);
+  if (!first.ok || !hasBandUnderLid(request)) return first;
+  const widened = new Set(
+    frame.fits.flatMap(({ outer, inner, outerSection }) => (outer === inner ? [] : [outerSection])),
+  );
+  const again = (size: SizeOf) => {
+    const answer = dressAt(frame, request, size);
+    return answer.ok ? answer : undefined;
+  };
+  return lookAgain(first, { widened, near, comesTo, dressAt: again });
+}
+
+type DressedAt = SeenDress | Exclude<DressAnswer, { readonly ok: true }>;
+
+/** The same as it is seen on the box at these sizes, with the card that room is made for. */
+function dressAt(frame: StyleFrame, request: DressRequest, near: SizeOf): DressedAt {
   const bare = undressed(drawFrame(frame, near), request.papers, frame.fits);
   const laid = laidUnder(request, bare);
   const refusal = unlikeAllRound(laid, bare.faces);
@@ -55,7 +77,7 @@ export function dressFrame(frame: StyleFrame, request: DressRequest, near: SizeO
       laid.length === 0 && isSame ? { ...bare, drawn } : undressed(drawn, request.papers, fits);
     return wearAll(request, box, fits);
   };
-  return { ok: true, frame: { ...roomy, wears } };
+  return { ok: true, frame: { ...roomy, wears }, laid };
 }
 
 function isBandUnderLid(choice: AdditionChoice): choice is BandChoice {

@@ -47,9 +47,12 @@ function dress(frame: StyleFrame, request: PlanRequest, solver: StagedSolver): D
   const isUncovered = frame.fits.every(({ outer, inner }) => outer === inner);
   if (isUncovered || !mayGoUnder(request.additions))
     return { ok: true, frame: dressAsItIs(frame, request) };
-  const bare = solveAsWideAsFits(frame, request, solver).best();
-  if (!bare) return { ok: true, frame };
-  return dressFrame(frame, request, (id) => bare.solution.sections.get(id) ?? zero);
+  const comesTo = (it: StyleFrame) => {
+    const best = solveAsWideAsFits(it, request, solver).best();
+    return best && ((id: string) => best.solution.sections.get(id) ?? zero);
+  };
+  const bare = comesTo(frame);
+  return bare ? dressFrame(frame, request, bare, comesTo) : { ok: true, frame };
 }
 
 function asAnswer(dressed: DressAnswer): StyleAnswer {
