@@ -168,7 +168,7 @@ describe('an insert', () => {
     let windows = 0;
     fc.assert(
       fc.property(
-        fc.constantFrom('many-sided', 'many-sided', 'many-sided', 'basket'),
+        fc.constantFrom('many-sided', 'many-sided', 'many-sided', 'basket', 'tuck-end', 'tuck-end'),
         fc.constantFrom(6, 8, 10),
         fc.integer({ min: 8, max: 40 }),
         fc.nat(9),
@@ -180,17 +180,24 @@ describe('an insert', () => {
             ...{ shape: 'block', across, deep: across },
             high: millimetres(high),
           });
-          const own =
-            usual.style.style === 'many-sided'
-              ? { ...usual.style, options: { ...usual.style.options, sides, top: 'open' } }
-              : usual.style;
-          const parsed = styleChoiceSchema.parse(own);
+          // A flap that is tucked in lies before the foot of the wall with its window.
+          const more =
+            style === 'many-sided'
+              ? { sides, top: 'open' }
+              : style === 'tuck-end'
+                ? { bottom: 'tucked', window: true }
+                : {};
+          const parsed = styleChoiceSchema.parse({
+            ...usual.style,
+            options: { ...usual.style.options, ...more },
+          });
           const request = inserted(
             { ...usual, style: parsed },
             { by: 'a platform', raised: millimetres(raised) },
           );
           const bare = planBox(request);
           if (!bare.ok) return;
+          expect(faultsInSpace(bare.plan, request)).toEqual([]);
           const places = windowPlaces(request, bare.plan);
           const place = places[at % Math.max(1, places.length)];
           if (!place) return;
@@ -212,7 +219,7 @@ describe('an insert', () => {
           expect(faultsInSpace(result.plan, asked)).toEqual([]);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 70 },
     );
     expect(windows).toBeGreaterThan(15);
   });

@@ -46,6 +46,8 @@ export interface InsideFace {
   /** A place on it where there is card. */
   readonly spot: GridSpot;
   readonly openings: readonly Opening[];
+  /** Those of all card that lies here in layers, as a wall behind its seam or behind a flap that is tucked in. */
+  readonly openBehind: readonly Opening[];
   /** Its outline as the side of the room is measured. */
   readonly outline: readonly Point[];
   /** How far its inner surface is out along the side’s axes, in millimetres. */
@@ -180,6 +182,14 @@ function finder(bare: Undressed) {
   const faces = closedFaces(box)
     .filter(({ role }) => role !== 'film')
     .map((face) => ({ face, ball: ballRound(face) }));
+  const openingsIn = (
+    { part, at }: { readonly part: FoldingPart; readonly at: number },
+    seen: { readonly axes: FaceAxes; readonly outline: readonly Point[] },
+  ) =>
+    openingsOn(cutouts.get(part.piece.id) ?? [], {
+      ...seen,
+      frame: part.faces[at] ?? part.closed,
+    });
   const behind = (axes: FaceAxes, plane: number, place: Point): InsideFace | undefined => {
     const near: { face: PlacedFace; surface: number; hull: readonly Point[] }[] = [];
     const across: CardBefore[] = [];
@@ -209,8 +219,8 @@ function finder(bare: Undressed) {
     const worn = nearest.part.worn;
     const rounds = cutouts.get(part.piece.id) ?? [];
     const at = worn ? part.pattern.faceAt(worn.spot) : face.face;
-    const frame = part.faces[at] ?? part.closed;
     const spot = worn ? worn.spot : cardSpot(part, at, rounds);
+    const openings = openingsIn({ part, at }, { axes, outline });
     return {
       part,
       glued: worn
@@ -218,7 +228,18 @@ function finder(bare: Undressed) {
         : { part: face.part, spot },
       role: part.pattern.faces[at]?.role ?? face.role,
       spot,
-      openings: openingsOn(rounds, { frame, axes, outline }),
+      openings,
+      openBehind: [
+        ...openings,
+        ...near
+          .filter((each) => each !== found)
+          .flatMap((each) => {
+            const beyond = box.parts.find(({ part }) => part.id === each.face.part);
+            return beyond
+              ? openingsIn({ part: beyond, at: each.face.face }, { axes, outline: each.hull })
+              : [];
+          }),
+      ],
       outline,
       surface,
       before: near.flatMap(({ surface: own, hull }): readonly CardBefore[] => {

@@ -26,7 +26,7 @@ export function openingsBehind(
   return walls
     .filter(({ axes }) => Math.abs(dot(axes.out, out)) > behind)
     .flatMap(({ axes, behind: card }) =>
-      (card?.openings ?? []).map((opening) =>
+      (card?.openBehind ?? []).map((opening) =>
         boundsOf(
           cornersOf(boundsOfOpening(opening))
             .map(({ x, y }) => add(axes.at, add(scale(axes.right, x), scale(axes.up, y))))
