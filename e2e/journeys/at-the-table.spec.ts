@@ -112,9 +112,18 @@ test('undo and redo, the slider, the arrow keys and the other ruler', async ({ d
   await page.getByLabel('Height', { exact: true }).press('ArrowUp');
   await expect(page.getByLabel('Height', { exact: true })).toHaveValue('5/8');
 
+  // Figures in millimetres change no tool and no cut; the tools that go with them are another choice.
+  const trimmer = page.getByRole('combobox', { name: 'Trimmer' });
+  const [steps, read] = [await trimmer.innerText(), await base.innerText()];
   await page.getByRole('button', { name: 'mm', exact: true }).click();
-  await expect(page.getByRole('combobox', { name: 'Trimmer' })).toHaveText('1 mm steps');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('58.7');
+  await expect(trimmer).toHaveText(steps);
+  await expect(base).toHaveText(read);
+  await page.getByRole('button', { name: 'Use tools in mm' }).click();
+  await expect(trimmer).toHaveText('1 mm steps');
   await expect(base).toHaveText(/^\d+\s*×\s*\d+mm, cut 1/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(base).toHaveText(read);
   await page.getByRole('button', { name: 'inch', exact: true }).click();
   await page.getByLabel('Height', { exact: true }).press('ArrowDown');
   await expect.poll(() => base.innerText()).toBe(before);

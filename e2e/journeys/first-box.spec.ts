@@ -41,12 +41,14 @@ test('a gift goes in, a cut list comes out, and it is all there after a restart'
 
 test('a new user gets the card for a 74 × 52 × 31 mm gift, as the core plans it', async ({
   empty,
-  page,
+  browser,
 }) => {
+  // Where one measures in millimetres a box begins in them, with tools that are marked so.
+  const context = await browser.newContext({ locale: 'en-GB' });
+  const page = await context.newPage();
   await page.goto(empty.origin);
   await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
   await page.getByRole('main').getByRole('button', { name: 'New box' }).click();
-  await page.getByRole('button', { name: 'mm', exact: true }).click();
   for (const [label, value] of [
     ['Width', '74'],
     ['Depth', '52'],
@@ -75,6 +77,7 @@ test('a new user gets the card for a 74 × 52 × 31 mm gift, as the core plans i
     const marks = page.locator(`[data-piece=${id}] .strip`).first().locator('.mark text');
     await expect(marks.first()).toHaveText(formatLength(wall, 'mm'));
   }
+  await context.close();
 });
 
 test('the pattern leaves as SVG at true size', async ({ demo, page }) => {

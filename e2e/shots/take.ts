@@ -176,6 +176,7 @@ const shots: readonly Shot[] = [
     set: async (page, origin) => {
       await openBox(page, origin, 'Moon-phase top');
       await page.getByRole('button', { name: 'mm', exact: true }).click();
+      await page.getByRole('button', { name: 'Use tools in mm' }).click();
     },
   },
   {

@@ -65,6 +65,13 @@ describe('a length on an inch ruler', () => {
     expect(formatWithUnit(millimetres(0.39), 'inch')).toBe('0.39 mm');
   });
 
+  it('that was set on an inch ruler is about so much on one in millimetres, and is no figure to be set there', () => {
+    expect(formatWithUnit(inchFraction(37, 16), 'mm')).toBe('58.7 mm');
+    expect(measureParts(inchFraction(21, 16), 'mm')).toMatchObject({ text: '33.3', exact: false });
+    // A whole inch is a figure of both.
+    expect(measureParts(inches(2), 'mm')).toMatchObject({ text: '50.8', exact: true });
+  });
+
   it('that is exact in neither is about so much', () => {
     const odd = nanometres(12_345_678);
     expect(measureParts(odd, 'inch')).toEqual({

@@ -55,7 +55,7 @@ export function decimalText(length: Length, perUnit: number, decimals: number): 
  * A length as its ruler shows it. In inches a length on the 1/64 grid becomes a fraction in lowest
  * terms; one that is exact in millimetres only (a gift measured as 74 mm) stays in millimetres, so that
  * no figure is ever rounded in passing. In millimetres up to four decimals are exact, and two are shown
- * of a longer one, marked as not exact.
+ * of a longer one, marked as not exact; so is one decimal of what was set on an inch ruler, as no other can be set.
  */
 export function measureParts(length: Length, unit: Unit): MeasureParts {
   if (unit === 'inch') {
@@ -75,10 +75,11 @@ export function measureParts(length: Length, unit: Unit): MeasureParts {
       exact: false,
     };
   }
-  const exact = length % 100 === 0;
+  const isOfInches = length % (perInch / finest) === 0 && length % 10_000 !== 0;
+  const exact = length % 100 === 0 && !isOfInches;
   return {
     kind: 'decimal',
-    text: decimalText(length, 1_000_000, exact ? 4 : 2),
+    text: decimalText(length, 1_000_000, isOfInches ? 1 : exact ? 4 : 2),
     unit: 'mm',
     exact,
   };

@@ -23,6 +23,8 @@ export { genericRulers, type HandRuler } from './hand-ruler.ts';
 export {
   cuttingMeans,
   cutUnit,
+  readOnMarks,
+  type ReadLength,
   hasRuler,
   hasTip,
   kitOf,

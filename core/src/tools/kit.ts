@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import type { Length, Unit } from '../length/index.ts';
+import {
+  inchFraction,
+  isOnGrid,
+  millimetres,
+  roundToGrid,
+  type Length,
+  type Unit,
+} from '../length/index.ts';
 import { adhesiveSchema, genericAdhesives } from './adhesive.ts';
 import { cornerBoardSchema } from './corner-board.ts';
 import { diagonalBoardSchema } from './diagonal-board.ts';
@@ -84,6 +91,28 @@ export function cuttingMeans(kit: Kit): CuttingMeans | undefined {
 /** The unit that cut sizes are read in: the trimmer's, or that of the ruler which takes its place. */
 export function cutUnit(kit: Kit): Unit {
   return cuttingMeans(kit)?.unit ?? kit.trimmer.unit;
+}
+
+/** A length on a piece as it is read at its tools. */
+export interface ReadLength {
+  readonly length: Length;
+  readonly unit: Unit;
+  /** Whether it is on no marks of them, and so about as long. */
+  readonly isAbout: boolean;
+}
+
+/**
+ * A length on a piece as it is read on the marks that it is on: of what cuts, or of what scores where it is on those
+ * alone. Between an edge that is cut on one ruler and a line that is scored on another it is on neither’s: about so much.
+ */
+export function readOnMarks(length: Length, kit: Kit): ReadLength {
+  const [cuts, scores] = [cuttingMeans(kit), scoringMeans(kit)];
+  const on = [cuts, scores].find((means) => means && isOnGrid(length, means.step));
+  if (on) return { length, unit: on.unit, isAbout: false };
+  const unit = cutUnit(kit);
+  if (!scores || scores.unit === unit) return { length, unit, isAbout: false };
+  const fine = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
+  return { length: roundToGrid(length, fine), unit, isAbout: true };
 }
 
 /** What scores straight lines: the board, or the trimmer's tip, or a stylus along a ruler. */

@@ -172,7 +172,7 @@ async function keepBoth(): Promise<void> {
       </template>
       <template v-if="project.document" #more>
         <Choice
-          label="Ruler"
+          label="Figures in"
           :value="project.document.box.unit"
           :options="rulers"
           @change="project.readIn"

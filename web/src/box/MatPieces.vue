@@ -214,7 +214,11 @@ const lines = computed(() =>
           <title>{{ said }}</title>
         </path>
       </g>
-      <MatMeasures v-if="!isOver && !isPlainPiece(placed.piece)" :placed="placed" :unit="unit" />
+      <MatMeasures
+        v-if="!isOver && !isPlainPiece(placed.piece)"
+        :placed="placed"
+        :kit="request.kit"
+      />
       <g v-for="(line, at) in isOver ? [] : lines[i]" :key="at">
         <g v-if="highlight.isLit(placed.piece.id, line.of)" class="lit">
           <line v-bind="line.run" />

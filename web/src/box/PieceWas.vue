@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { cutUnit } from '@rangoli/core';
 import type { Kit, PieceChange } from '@rangoli/core';
+import MeasureSize from '../parts/MeasureSize.vue';
 import MeasureText from '../parts/MeasureText.vue';
 
 /** What a piece was in the box that this one was made from. */
@@ -14,8 +15,12 @@ defineProps<{ change: PieceChange | undefined; kit: Kit }>();
     <template v-else>
       <template v-if="change.sameSize">size stays{{ ', ' }}</template>
       <template v-else
-        >was <MeasureText :length="change.was.width" :unit="cutUnit(kit)" /> ×
-        <MeasureText :length="change.was.height" :unit="cutUnit(kit)" />{{ ', ' }}</template
+        >was
+        <MeasureSize
+          :lengths="[change.was.width, change.was.height]"
+          :unit="cutUnit(kit)"
+          with-unit
+        />{{ ', ' }}</template
       ><template v-if="change.sameScores">scores stay</template
       ><template v-else
         >scores were at

@@ -2,11 +2,14 @@
 import {
   formatLength,
   formatWithUnit,
+  cutUnit,
   inchFraction,
+  kitFor,
   largestEachWay,
   millimetres,
   planBox,
   roundDown,
+  scoringMeans,
   toolsAtHand,
   type Kit,
   type Length,
@@ -58,6 +61,14 @@ function setBoard(id: string): void {
   const found = box.toolbox.boards.find(({ tool }) => tool.id === id);
   if (found) emit('change', { ...props.kit, board: found.tool });
 }
+
+/** Figures are shown in a unit that none of the tools is marked in: those that are can be had in one go. */
+const inUnit = computed(() => {
+  const { kit, unit } = props;
+  if (cutUnit(kit) === unit || scoringMeans(kit)?.unit === unit) return undefined;
+  const other = kitFor(box.toolbox, unit);
+  return cutUnit(other) === unit && scoringMeans(other)?.unit === unit ? other : undefined;
+});
 
 /** Slanting lines go along a ruler, or on a punch board where the style has one. */
 const byRuler = 'ruler';
@@ -118,6 +129,12 @@ watchDebounced(
     <h3 id="tools-heading" class="visually-hidden">Tools</h3>
     <PickField label="Trimmer" :value="kit.trimmer.id" :options="trimmers" @change="setTrimmer" />
     <PickField label="Scoring board" :value="kit.board.id" :options="boards" @change="setBoard" />
+    <p v-if="inUnit" class="wide in-unit">
+      Cut sizes are on your tools in {{ unit === 'mm' ? 'inches' : 'mm' }}.
+      <button type="button" @click="emit('change', inUnit)">
+        Use tools in {{ unit === 'mm' ? 'mm' : 'inches' }}
+      </button>
+    </p>
     <div v-if="punchBoard" class="wide">
       <PickField
         label="Slanting lines"
@@ -139,6 +156,23 @@ watchDebounced(
 
 .tools > div {
   min-width: 0;
+}
+
+.in-unit {
+  margin: 0;
+  font-size: 13px;
+  color: var(--ink-soft);
+}
+
+.in-unit button {
+  min-height: 24px;
+  padding: 0;
+  border: 0;
+  font: 600 13px var(--text);
+  color: var(--ink);
+  text-decoration: underline;
+  background: none;
+  cursor: pointer;
 }
 
 .on-board {

@@ -14,7 +14,7 @@ import {
 } from '@rangoli/core';
 import { computed, onBeforeUnmount, ref, shallowReactive, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import MeasureText from '../parts/MeasureText.vue';
+import MeasureSize from '../parts/MeasureSize.vue';
 import OpeningNote from '../parts/OpeningNote.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
@@ -95,10 +95,11 @@ async function take(compared: Compared): Promise<void> {
       <header>
         <h1>Which box for this gift?</h1>
         <p class="quiet">
-          <MeasureText :length="gift.across" :unit="request.unit" /> ×
-          <MeasureText :length="gift.deep" :unit="request.unit" /> ×
-          <MeasureText :length="gift.high" :unit="request.unit" with-unit />, on
-          {{ request.papers[0].name }} {{ request.papers[0].sheet.name }}
+          <MeasureSize
+            :lengths="[gift.across, gift.deep, gift.high]"
+            :unit="request.unit"
+            with-unit
+          />, on {{ request.papers[0].name }} {{ request.papers[0].sheet.name }}
         </p>
         <p class="count">{{ fitting }} of {{ all.length }} fit</p>
       </header>

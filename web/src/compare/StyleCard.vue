@@ -11,6 +11,7 @@ import {
 } from '@rangoli/core';
 import { computed, defineAsyncComponent } from 'vue';
 import BoxPicture from '../fold/BoxPicture.vue';
+import MeasureSize from '../parts/MeasureSize.vue';
 import MeasureText from '../parts/MeasureText.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import Worded from '../parts/Worded.vue';
@@ -118,9 +119,11 @@ const figures = computed(() => (props.compared.ok ? props.compared.figures : und
           <template v-if="largest"
             >holds up to
             <b
-              ><MeasureText :length="largest.across" :unit="request.unit" coarse /> ×
-              <MeasureText :length="largest.deep" :unit="request.unit" coarse /> ×
-              <MeasureText :length="largest.high" :unit="request.unit" with-unit coarse /></b
+              ><MeasureSize
+                :lengths="[largest.across, largest.deep, largest.high]"
+                :unit="request.unit"
+                with-unit
+                coarse /></b
           ></template>
           <template v-else>&nbsp;</template>
         </span>

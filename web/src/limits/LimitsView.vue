@@ -22,6 +22,7 @@ import Button from 'primevue/button';
 import { computed, shallowRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import BoxPicture from '../fold/BoxPicture.vue';
+import MeasureSize from '../parts/MeasureSize.vue';
 import MeasureText from '../parts/MeasureText.vue';
 import Pick from '../parts/Pick.vue';
 import OpeningNote from '../parts/OpeningNote.vue';
@@ -134,9 +135,11 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
         <section aria-labelledby="today">
           <h2 id="today">Today’s gift</h2>
           <p class="size">
-            <MeasureText :length="size.across" :unit="request.unit" /> ×
-            <MeasureText :length="size.deep" :unit="request.unit" /> ×
-            <MeasureText :length="size.high" :unit="request.unit" with-unit />
+            <MeasureSize
+              :lengths="[size.across, size.deep, size.high]"
+              :unit="request.unit"
+              with-unit
+            />
           </p>
           <p v-if="plan && spare && spare.across + spare.high === 0">
             This is as large as it can be here, in both ways.

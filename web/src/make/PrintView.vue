@@ -125,7 +125,7 @@ function print(): void {
           <g :transform="`scale(${layout.scale})`">
             <PieceDrawing :piece="placed.piece" colour="#ffffff" :grain="1 / layout.scale" />
           </g>
-          <MatMeasures v-if="!isPlainPiece(placed.piece)" :placed="placed" :unit="cutUnit(kit)" />
+          <MatMeasures v-if="!isPlainPiece(placed.piece)" :placed="placed" :kit="kit" />
         </g>
       </svg>
       <section v-for="stage in making.job.stages" :key="stage.bench">

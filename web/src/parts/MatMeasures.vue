@@ -1,26 +1,33 @@
 <script setup lang="ts">
-import { measureParts, type Length, type Unit } from '@rangoli/core';
+import { cutUnit, measureParts, readOnMarks, type Kit, type Length } from '@rangoli/core';
 import { computed } from 'vue';
 import MeasureSpan from './MeasureSpan.vue';
 import type { LaidPiece } from './lay-pieces.ts';
 import { placeMeasures } from './place-measures.ts';
 
-/** The sections of a piece as measures below it and beside it. */
-const props = defineProps<{ placed: LaidPiece; unit: Unit }>();
+/** The sections of a piece as measures below it and beside it, each on the marks that it is on. */
+const props = defineProps<{ placed: LaidPiece; kit: Kit }>();
 
 const away = 13;
 const lineHeight = 15;
 /** Figures may stand a little closer than lines of text. */
 const figureHeight = 11;
 
+/** Whether a length is read on other marks than sizes are cut by: it says so then. */
+function isOther(length: Length): boolean {
+  return readOnMarks(length, props.kit).unit !== cutUnit(props.kit);
+}
+
 /** About as wide as the figures are drawn, with a little air. */
 function widthOf(length: Length, times: number): number {
-  const parts = measureParts(length, props.unit);
+  const read = readOnMarks(length, props.kit);
+  const parts = measureParts(read.length, read.unit);
   const figures =
     parts.kind === 'fraction'
       ? (parts.whole > 0 ? 9 * `${parts.whole}`.length : 0) + (parts.numerator > 0 ? 17 : 0)
-      : 8 * parts.text.length + (parts.unit === props.unit ? 0 : 24) + (parts.exact ? 0 : 12);
-  return figures + (times > 1 ? 24 : 0) + 5;
+      : 8 * parts.text.length;
+  const isAbout = read.isAbout || (parts.kind === 'decimal' && !parts.exact);
+  return figures + (isAbout ? 12 : 0) + (isOther(length) ? 24 : 0) + (times > 1 ? 24 : 0) + 5;
 }
 
 const below = computed(() =>
@@ -48,7 +55,10 @@ const besideWidth = computed(() =>
         text-anchor="middle"
       >
         <tspan v-if="measure.times > 1" class="times">{{ measure.times }} at </tspan
-        ><MeasureSpan :length="measure.length" :unit="unit" />
+        ><MeasureSpan
+          v-bind="readOnMarks(measure.length, kit)"
+          :with-unit="isOther(measure.length)"
+        />
       </text>
     </g>
     <g :transform="`translate(${placed.width + away} 0)`">
@@ -61,7 +71,10 @@ const besideWidth = computed(() =>
         :y="measure.at + 5"
       >
         <tspan v-if="measure.times > 1" class="times">{{ measure.times }} at </tspan
-        ><MeasureSpan :length="measure.length" :unit="unit" />
+        ><MeasureSpan
+          v-bind="readOnMarks(measure.length, kit)"
+          :with-unit="isOther(measure.length)"
+        />
       </text>
     </g>
   </g>

@@ -10,7 +10,14 @@ import {
 import { computed } from 'vue';
 
 /** A length on its ruler, with a real fraction; coarse where only its size matters. */
-const props = defineProps<{ length: Length; unit: Unit; withUnit?: boolean; coarse?: boolean }>();
+const props = defineProps<{
+  length: Length;
+  unit: Unit;
+  withUnit?: boolean;
+  coarse?: boolean;
+  /** One of a row of figures, which says itself that it is about so much. */
+  partOfSize?: 'with its unit' | 'figure alone';
+}>();
 
 const shown = computed(() =>
   props.coarse
@@ -20,7 +27,10 @@ const shown = computed(() =>
 const parts = computed(() => measureParts(shown.value, props.unit));
 const suffix = computed(() => {
   const given = parts.value.kind === 'decimal' ? parts.value.unit : 'inch';
-  if (!props.withUnit && given === props.unit) return '';
+  const isLeftOut = props.partOfSize
+    ? props.partOfSize === 'figure alone'
+    : !props.withUnit && given === props.unit;
+  if (isLeftOut) return '';
   return given === 'inch' ? ' in' : ' mm';
 });
 </script>
@@ -34,7 +44,7 @@ const suffix = computed(() => {
       ><span v-if="parts.numerator > 0" class="fraction"
         >{{ parts.numerator }}/{{ parts.denominator }}</span
       ></template
-    ><template v-else>{{ parts.exact ? '' : '≈ ' }}{{ parts.text }}</template
+    ><template v-else>{{ parts.exact || partOfSize ? '' : '≈ ' }}{{ parts.text }}</template
     >{{ suffix }}</span
   >
 </template>

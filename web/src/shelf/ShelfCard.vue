@@ -7,7 +7,7 @@ import { RouterLink } from 'vue-router';
 import type { StoredProject } from '../api/projects.ts';
 import BoxPicture from '../fold/BoxPicture.vue';
 import { layPieces } from '../parts/lay-pieces.ts';
-import MeasureText from '../parts/MeasureText.vue';
+import MeasureSize from '../parts/MeasureSize.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import { inTurn } from './in-turn.ts';
 
@@ -88,18 +88,17 @@ const actions = computed(() => {
       <span class="text">
         <strong>{{ project.document.name }}</strong>
         <span class="quiet"
-          >holds <MeasureText :length="gift.across" :unit="box.unit" /> ×
-          <MeasureText :length="gift.deep" :unit="box.unit" /> ×
-          <MeasureText :length="gift.high" :unit="box.unit" with-unit
+          >holds
+          <MeasureSize :lengths="[gift.across, gift.deep, gift.high]" :unit="box.unit" with-unit
         /></span>
         <span v-if="plan" class="cuts">
-          <span v-for="piece in plan.pieces" :key="piece.id">
+          <!-- All of them are read on one ruler, which the first names. -->
+          <span v-for="(piece, at) in plan.pieces" :key="piece.id">
             {{ piece.name }}
-            <MeasureText :length="cutSizeOf(piece.grid).width" :unit="cutUnit(box.kit)" /> ×
-            <MeasureText
-              :length="cutSizeOf(piece.grid).height"
+            <MeasureSize
+              :lengths="[cutSizeOf(piece.grid).width, cutSizeOf(piece.grid).height]"
               :unit="cutUnit(box.kit)"
-              :with-unit="cutUnit(box.kit) !== box.unit"
+              :with-unit="at === 0"
             />
           </span>
         </span>

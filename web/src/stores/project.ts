@@ -1,18 +1,14 @@
 import {
   directedRoom,
-  directions,
   planBox,
   projectDocumentSchema,
-  roundRoom,
   kitAsItIs,
-  kitFor,
   withFinishedSize,
   type Kit,
   type Plan,
   type DirectedRoom,
   type PlanRequest,
   type ProjectDocument,
-  type Room,
   type Unit,
 } from '@rangoli/core';
 import { defineStore } from 'pinia';
@@ -42,25 +38,8 @@ interface GoodPlan {
   readonly request: PlanRequest;
 }
 
-/** What was set on a ruler when it was left, and what the room became on the other one. */
-interface LeftRuler {
-  readonly kit: Kit;
-  readonly room: Room;
-  readonly became: Room;
-}
-
 function now(what: string, press?: number) {
   return { what, at: Date.now(), press };
-}
-
-function isSameRoom(a: Room, b: Room): boolean {
-  return directions.every((direction) => a[direction].target === b[direction].target);
-}
-
-/** Room is wished for, not measured, so on another ruler it is a round figure again. */
-function roundEvery(room: Room, unit: Unit): Room {
-  const round = (direction: keyof Room) => directedRoom(roundRoom(room[direction].target, unit));
-  return { across: round('across'), deep: round('deep'), high: round('high') };
 }
 
 /**
@@ -71,7 +50,6 @@ export const useProject = defineStore('project', () => {
   const openState = shallowRef<OpenState>({ kind: 'opening' });
   const saveState = shallowRef<SaveState>({ kind: 'saved' });
   const history = shallowRef<History<ProjectDocument>>();
-  const otherRulers = shallowRef<Partial<Record<Unit, LeftRuler>>>({});
   const usualUnit = useUsualUnit();
   const tools = useToolbox();
   const keeping = useKeeping();
@@ -194,18 +172,11 @@ export const useProject = defineStore('project', () => {
     if (history.value) adopt(stepForward(history.value));
   }
 
-  /** Reads the other ruler, with the tools that go with it; the way back leads to the same box. */
+  /** Shows figures in this unit: the box and its tools stay as they are. New boxes start in it. */
   function readIn(unit: Unit): void {
-    const box = document.value?.box;
-    if (!box || box.unit === unit) return;
-    const left = otherRulers.value[unit];
-    const room = left && isSameRoom(left.became, box.room) ? left.room : roundEvery(box.room, unit);
-    otherRulers.value = {
-      ...otherRulers.value,
-      [box.unit]: { kit: box.kit, room: box.room, became: room },
-    };
+    if (!document.value || document.value.box.unit === unit) return;
     usualUnit.value = unit;
-    changeBox('unit', { unit, kit: left?.kit ?? kitFor(tools.toolbox, unit), room });
+    changeBox('unit', { unit });
   }
 
   /** Ends a conflict: the fields in question become as they are here. */
