@@ -1,3 +1,4 @@
+import { dot } from '../fold/index.ts';
 import {
   checkFolding,
   closedFaces,
@@ -10,6 +11,7 @@ import {
   type FoldFault,
   type Plan,
   type PlanRequest,
+  type Vector,
 } from '../index.ts';
 
 const axes = { across: vector(1, 0, 0), deep: vector(0, 1, 0), high: vector(0, 0, 1) };
@@ -44,6 +46,9 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
         each.addition === 'panel' && id.startsWith(`${each.id} `) && each.underCover === 'counted',
     );
   const faces = closedFaces(box);
+  // The panel of the next wall is beside a handle, and not under it.
+  const looksAlong = (id: string, axis: Vector) =>
+    faces.some(({ part, out }) => part === id && Math.abs(dot(out, axis)) > 0.99);
   const heightsOf = (parts: readonly string[]) =>
     faces.filter(({ part }) => parts.includes(part)).flatMap(({ ring }) => ring.map(({ z }) => z));
   /** Parts with what they wear outside. */
@@ -71,7 +76,9 @@ export function faultsInSpace(plan: Plan, request: PlanRequest): readonly string
       if (isPushed) return [];
       const inners = [
         ...partsOf(inner),
-        ...withWorn(partsOf(inner)).filter(isCounted),
+        ...withWorn(partsOf(inner)).filter(
+          (id) => isCounted(id) && looksAlong(id, axes[direction]),
+        ),
         ...(direction === 'high' ? [] : bandsUnder(pair)),
       ];
       const outers = withLining([part]).filter((each) => !inners.includes(each));
