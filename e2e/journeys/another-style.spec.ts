@@ -15,7 +15,7 @@ test('every kind of box is compared for the gift, and another one taken', async 
   await expect(ring).toContainText(
     'one round thing that stands: a ball, a bottle or a standing round',
   );
-  await expect(ring.getByRole('button')).toBeDisabled();
+  await expect(ring.getByRole('button')).toHaveCount(0);
 
   await page.getByRole('button', { name: 'need no glue' }).click();
   await expect(styles.filter({ hasText: 'Lidded box' })).toHaveCount(0);
@@ -28,6 +28,29 @@ test('every kind of box is compared for the gift, and another one taken', async 
   await expect(sizeOf(page, 'mailer')).toHaveText(/×/);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(sizeOf(page, 'base')).toHaveText(/^3 3\/4/);
+});
+
+test('where no kind of box fits, each is had with what makes it possible', async ({
+  demo,
+  page,
+}) => {
+  await openFromShelf(page, demo, 'Rolled star chart');
+  await page.getByLabel('Length', { exact: true }).fill('14');
+  await expect(page.getByText('This box can’t be made yet')).toBeVisible();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
+  await expect(page.getByText(`0 of ${allStyles.length} fit`)).toBeVisible();
+  const drawer = page.getByRole('main').getByRole('listitem').filter({ hasText: 'Drawer box' });
+  await expect(drawer).toContainText('a sheet of Dusk is 12 × 12 in');
+  await drawer.getByRole('button', { name: 'Dusk in sheets of' }).click();
+  await expect(sizeOf(page, 'tray')).toHaveText(/×/);
+  await expect(page.getByText('This box can’t be made yet')).toHaveCount(0);
+  // What is on the shelf says why it can’t be made, too.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('This box can’t be made yet')).toBeVisible();
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Rolled star chart' })).toContainText(
+    'The base needs a piece of',
+  );
 });
 
 test('an option changes the pieces, and the box folds under the slider and the keys', async ({

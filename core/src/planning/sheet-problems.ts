@@ -70,11 +70,13 @@ export function tooLargeForSheet(
     width,
     height,
   }: Pick<PieceTemplate, 'name' | 'paper'> & Pick<Sheet, 'width' | 'height'>,
-  { papers, kit, unit }: PlanRequest,
+  { papers, kit }: PlanRequest,
 ): readonly Problem[] {
   const { sheet, name } = paperFor(papers, paper);
   if (fitsSheet(width, height, sheet)) return [];
-  const needs = formatSize(width, height, cutUnit(kit));
+  // Both as they are laid on the trimmer, so that one is seen to be larger than the other.
+  const unit = cutUnit(kit);
+  const needs = formatSize(width, height, unit);
   const has = formatSize(sheet.width, sheet.height, unit);
   const slot = Math.min(paper, papers.length - 1);
   return [

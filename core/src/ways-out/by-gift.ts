@@ -7,9 +7,15 @@ import {
   type Gift,
   type GiftItem,
 } from '../gift/index.ts';
-import { formatWithUnit, roundDown, roundUp, times } from '../length/index.ts';
+import {
+  formatWithUnit,
+  inchFraction,
+  millimetres,
+  roundDown,
+  roundUp,
+  times,
+} from '../length/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
-import { cutUnit } from '../tools/index.ts';
 import type { WayOut } from './way-out.ts';
 
 /** The thing, free to stand any way up; undefined where it is so already, or has but one. */
@@ -69,16 +75,17 @@ const measures = [
 
 /** A way out by another measure of the gift, where a problem says how far it would have to change. */
 export function waysByMeasure(
-  { gift, finished, kit }: PlanRequest,
+  { gift, finished, unit }: PlanRequest,
   { field, nearest }: Problem,
 ): readonly WayOut[] {
   const measure = measures.find(({ side }) => field === `gift.${side}`);
   if (!measure || nearest === undefined || finished) return [];
   const now = extentsOf(gift)[measure.side];
-  const { step } = kit.trimmer;
+  // As it would be measured and typed.
+  const step = unit === 'inch' ? inchFraction(1, 16) : millimetres(1);
   const to = nearest < now ? roundDown(nearest, step) : roundUp(nearest, step);
   const by = to / now;
   const changed = measure.side === 'high' ? stretchedGift(gift, 1, by) : stretchedGift(gift, by, 1);
-  const said = `A gift ${formatWithUnit(to, cutUnit(kit))} ${measure.said}`;
+  const said = `A gift ${formatWithUnit(to, unit)} ${measure.said}`;
   return to > 0 ? [{ kind: 'gift', said, part: { gift: changed } }] : [];
 }

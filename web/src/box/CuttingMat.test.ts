@@ -5,6 +5,7 @@ import { createPinia } from 'pinia';
 import PrimeVue from 'primevue/config';
 import { describe, expect, it } from 'vitest';
 import { defineComponent } from 'vue';
+import RefusedCard from '../compare/RefusedCard.vue';
 import StyleCard from '../compare/StyleCard.vue';
 import { anyBox, holes } from '../testing/any-box.ts';
 import CuttingMat from './CuttingMat.vue';
@@ -42,16 +43,14 @@ describe('any box on the screen', () => {
     fc.assert(
       fc.property(anyBox, ({ request }) => {
         for (const compared of compareStyles(request)) {
-          const card = mount(StyleCard, {
-            global,
-            props: {
-              compared,
-              request,
-              chosen: compared.style.id === request.style.style,
-              largest: undefined,
-              scaleTo: request.papers[0].sheet.width,
-            },
-          });
+          const chosen = compared.style.id === request.style.style;
+          const scaleTo = request.papers[0].sheet.width;
+          const card = compared.ok
+            ? mount(StyleCard, {
+                global,
+                props: { compared, request, chosen, largest: undefined, scaleTo },
+              })
+            : mount(RefusedCard, { global, props: { compared, request, chosen } });
           expect(card.html(), compared.style.id).not.toMatch(holes);
           expect(card.text()).toContain(compared.style.name);
           if (!compared.ok) expect(card.text().replace(/\s+/g, ' ')).toMatch(/[a-z]\./);

@@ -10,6 +10,7 @@ import {
   type Compared,
   type Extents,
   type Order,
+  type WayOut,
   type Wish,
 } from '@rangoli/core';
 import { computed, onBeforeUnmount, ref, shallowReactive, watch } from 'vue';
@@ -19,6 +20,7 @@ import OpeningNote from '../parts/OpeningNote.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useOpenProject } from '../stores/open-project.ts';
+import RefusedCard from './RefusedCard.vue';
 import StyleCard from './StyleCard.vue';
 
 /** Every kind of box for this gift, side by side on the maker's own sheet. */
@@ -49,7 +51,9 @@ function toggle(wish: Wish): void {
 }
 
 const shown = computed(() => chosenBy(all.value, wanted.value, order.value));
-const fitting = computed(() => all.value.filter(({ ok }) => ok).length);
+const fitting = computed(() => shown.value.filter((each) => each.ok));
+const refused = computed(() => shown.value.filter((each) => !each.ok));
+const fittingCount = computed(() => all.value.filter(({ ok }) => ok).length);
 const gift = computed(() => request.value && extentsOf(request.value.gift));
 /** All sheets to one scale, so that paper is seen and not read. */
 const scaleTo = computed(() => {
@@ -78,9 +82,10 @@ watch(
 );
 onBeforeUnmount(() => turn++);
 
-async function take(compared: Compared): Promise<void> {
-  if (request.value?.style.style !== compared.style.id)
-    project.changeBox('kind of box', { style: compared.choice });
+/** Takes a kind of box, with what makes it possible where it isn’t as it was asked for. */
+async function take(compared: Compared, part: WayOut['part'] = {}): Promise<void> {
+  if (!compared.ok || request.value?.style.style !== compared.style.id)
+    project.changeBox('kind of box', { style: compared.choice, ...part });
   await router.push({ name: 'box', params: { id: props.id } });
 }
 </script>
@@ -101,7 +106,7 @@ async function take(compared: Compared): Promise<void> {
             with-unit
           />, on {{ request.papers[0].name }} {{ request.papers[0].sheet.name }}
         </p>
-        <p class="count">{{ fitting }} of {{ all.length }} fit</p>
+        <p class="count">{{ fittingCount }} of {{ all.length }} fit</p>
       </header>
       <div class="switches">
         <div role="group" aria-label="Must">
@@ -129,9 +134,9 @@ async function take(compared: Compared): Promise<void> {
           </button>
         </div>
       </div>
-      <ul v-if="shown.length > 0" class="grid">
+      <ul v-if="fitting.length > 0" class="grid">
         <StyleCard
-          v-for="compared in shown"
+          v-for="compared in fitting"
           :key="compared.style.id"
           :compared="compared"
           :request="request"
@@ -141,7 +146,20 @@ async function take(compared: Compared): Promise<void> {
           @take="take(compared)"
         />
       </ul>
-      <p v-else class="none">
+      <template v-if="refused.length > 0">
+        <h2>{{ fitting.length > 0 ? 'Not as it is asked for' : 'What would do' }}</h2>
+        <ul class="grid small">
+          <RefusedCard
+            v-for="compared in refused"
+            :key="compared.style.id"
+            :compared="compared"
+            :request="request"
+            :chosen="compared.style.id === request.style.style"
+            @take="(part) => take(compared, part)"
+          />
+        </ul>
+      </template>
+      <p v-if="shown.length === 0" class="none">
         No kind of box meets all of these for this gift. Take one of the wishes back.
       </p>
     </main>
@@ -214,7 +232,22 @@ h1 {
   grid-template-columns: repeat(auto-fill, minmax(min(236px, 100%), 1fr));
   gap: 1px;
   border-bottom: 1px solid var(--rule);
-  background: var(--rule);
+  background: var(--paper);
+}
+
+/* Lines between them, and none round a place that is left over. */
+.grid > * {
+  box-shadow: 0 0 0 1px var(--rule);
+}
+
+.grid.small {
+  grid-template-columns: repeat(auto-fill, minmax(min(200px, 100%), 1fr));
+}
+
+h2 {
+  padding: 16px 20px 8px;
+  border-bottom: 1px solid var(--rule);
+  font: 700 16px/1.2 var(--figures);
 }
 
 .none {

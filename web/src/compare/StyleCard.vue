@@ -3,22 +3,20 @@ import {
   papersOf,
   cutSizeOf,
   paperFor,
-  requestIn,
   toMillimetres,
   type Compared,
   type Extents,
   type PlanRequest,
 } from '@rangoli/core';
-import { computed, defineAsyncComponent } from 'vue';
+import { computed } from 'vue';
 import BoxPicture from '../fold/BoxPicture.vue';
 import MeasureSize from '../parts/MeasureSize.vue';
 import MeasureText from '../parts/MeasureText.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
-import Worded from '../parts/Worded.vue';
 
 /** One kind of box: its pieces on the sheet, the closed box, and what it takes. */
 const props = defineProps<{
-  compared: Compared;
+  compared: Extract<Compared, { readonly ok: true }>;
   request: PlanRequest;
   chosen: boolean;
   largest: Extents | undefined;
@@ -26,8 +24,6 @@ const props = defineProps<{
   scaleTo: number;
 }>();
 const emit = defineEmits<{ take: [] }>();
-
-const WouldDo = defineAsyncComponent(() => import('./WouldDo.vue'));
 
 const papers = computed(() =>
   papersOf({
@@ -49,7 +45,6 @@ function toMillimetresOf(nanometres: number): number {
 
 /** The first sheet of the box’s own paper, with the pieces where they are cut. */
 const placed = computed(() => {
-  if (!props.compared.ok) return [];
   const { plan } = props.compared;
   const own = plan.sheets.filter((use) => use.paper === paper.value.id);
   return own.flatMap((use) =>
@@ -67,27 +62,21 @@ const placed = computed(() => {
       }),
   );
 });
-/** What was asked of this kind, and why it can't be. */
-const refused = computed(() => {
-  const { compared, request } = props;
-  if (compared.ok) return undefined;
-  return { request: requestIn(request, compared.choice), problems: compared.problems };
-});
-const figures = computed(() => (props.compared.ok ? props.compared.figures : undefined));
+const figures = computed(() => props.compared.figures);
 </script>
 
 <template>
-  <li class="style" :class="{ chosen, refused: !compared.ok }">
-    <button type="button" :disabled="!compared.ok" @click="emit('take')">
+  <li class="style" :class="{ chosen }">
+    <button type="button" @click="emit('take')">
       <span class="head">
         <strong>{{ compared.style.name }}</strong>
-        <span v-if="figures" :class="figures.sheets === 1 ? 'one' : 'more'">{{
+        <span :class="figures.sheets === 1 ? 'one' : 'more'">{{
           figures.sheets === 1
             ? `${figures.pieces} ${figures.pieces === 1 ? 'piece' : 'pieces'}`
             : `${figures.sheets} sheets`
         }}</span>
       </span>
-      <span v-if="compared.ok" class="pictures">
+      <span class="pictures">
         <svg
           class="sheet"
           :viewBox="`-1 -1 ${view.width + 2} ${view.height + 2}`"
@@ -100,7 +89,7 @@ const figures = computed(() => (props.compared.ok ? props.compared.figures : und
         </svg>
         <BoxPicture :plan="compared.plan" :papers="papers" class="box" />
       </span>
-      <span v-if="figures" class="figures">
+      <span class="figures">
         <span
           ><b>{{ figures.scores }}</b> scores, laid <b>{{ figures.lyings }}</b> times</span
         >
@@ -127,14 +116,6 @@ const figures = computed(() => (props.compared.ok ? props.compared.figures : und
           ></template>
           <template v-else>&nbsp;</template>
         </span>
-      </span>
-      <span v-else class="why">
-        <Worded
-          v-for="problem in compared.ok ? [] : compared.problems.slice(0, 1)"
-          :key="problem.message"
-          :text="problem.message"
-        />
-        <WouldDo v-if="refused" :request="refused.request" :problems="refused.problems" />
       </span>
     </button>
   </li>
@@ -164,16 +145,12 @@ button {
   cursor: pointer;
 }
 
-button:hover:enabled {
+button:hover {
   background: var(--ground);
 }
 
-.chosen button:hover:enabled {
+.chosen button:hover {
   background: none;
-}
-
-button:disabled {
-  cursor: default;
 }
 
 button:focus-visible {
@@ -248,17 +225,5 @@ button:focus-visible {
 
 .off {
   color: var(--vermilion);
-}
-
-.refused strong {
-  color: var(--ink-soft);
-}
-
-.why {
-  display: grid;
-  gap: 6px;
-  font-size: 13px;
-  line-height: 1.4;
-  color: var(--ink-soft);
 }
 </style>

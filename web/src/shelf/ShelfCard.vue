@@ -9,6 +9,7 @@ import BoxPicture from '../fold/BoxPicture.vue';
 import { layPieces } from '../parts/lay-pieces.ts';
 import MeasureSize from '../parts/MeasureSize.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
+import Worded from '../parts/Worded.vue';
 import { inTurn } from './in-turn.ts';
 
 /** A box on the shelf: its own pieces on the mat with the box that they become, what it holds, what is cut. */
@@ -32,11 +33,10 @@ const { isSupported, stop } = useIntersectionObserver(card, (entries) => {
 onBeforeUnmount(() => leaveRow());
 if (!isSupported.value) isSeen.value = true;
 
-const plan = computed(() => {
-  if (!isSeen.value) return undefined;
-  const result = planBox(box.value);
-  return result.ok ? result.plan : undefined;
-});
+const result = computed(() => (isSeen.value ? planBox(box.value) : undefined));
+const plan = computed(() => (result.value?.ok ? result.value.plan : undefined));
+/** Why it can’t be made. */
+const why = computed(() => (result.value?.ok === false ? result.value.problems[0]?.message : ''));
 const layout = computed(
   () =>
     plan.value &&
@@ -84,7 +84,7 @@ const actions = computed(() => {
         <BoxPicture :plan="plan" :papers="papersOf(box)" class="folded" />
       </span>
       <span v-else-if="!isSeen" class="mat" />
-      <span v-else class="mat impossible">Too large for its sheet</span>
+      <span v-else class="mat impossible"><Worded :text="why ?? ''" /></span>
       <span class="text">
         <strong>{{ project.document.name }}</strong>
         <span class="quiet"
@@ -164,7 +164,9 @@ const actions = computed(() => {
 }
 
 .impossible {
-  justify-content: center;
+  padding: 14px 18px;
+  font-size: 14px;
+  line-height: 1.4;
   color: #ffffff;
 }
 

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { requestIn, type Compared, type PlanRequest, type WayOut } from '@rangoli/core';
+import { computed } from 'vue';
+import { useWaysOut } from '../parts/use-ways-out.ts';
+import Worded from '../parts/Worded.vue';
+
+/** A kind of box that this gift has none of as it is asked for: why, and what would make it possible. */
+const props = defineProps<{
+  compared: Extract<Compared, { readonly ok: false }>;
+  request: PlanRequest;
+  chosen: boolean;
+}>();
+const emit = defineEmits<{ take: [part: WayOut['part']] }>();
+
+const { ways, isLooking } = useWaysOut(
+  computed(() => ({
+    request: requestIn(props.request, props.compared.choice),
+    problems: props.compared.problems,
+  })),
+  { enough: 1 },
+);
+/** That another kind would do is seen beside it. */
+const own = computed(() => ways.value.find(({ kind }) => kind !== 'other kind'));
+</script>
+
+<template>
+  <li :class="{ chosen }">
+    <strong>{{ compared.style.name }}</strong>
+    <Worded
+      v-for="problem in compared.problems.slice(0, 1)"
+      :key="problem.message"
+      :text="problem.message"
+    />
+    <button v-if="own" type="button" @click="emit('take', own.part)">
+      <Worded :text="own.said" />
+    </button>
+    <span v-else-if="isLooking" class="looking">Looking for what would do…</span>
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  flex-direction: column;
+  gap: 5px;
+  align-items: start;
+  padding: 10px 16px 12px;
+  font-size: 13px;
+  line-height: 1.4;
+  color: var(--ink-soft);
+  background: var(--paper);
+}
+
+.chosen {
+  background: var(--turmeric-pale);
+}
+
+strong {
+  font: 700 14px/1.2 var(--figures);
+}
+
+button {
+  min-height: 30px;
+  margin-top: auto;
+  padding: 3px 10px;
+  border: 1px solid var(--ink-soft);
+  border-radius: var(--radius);
+  font: 600 13px var(--text);
+  color: var(--ink);
+  text-align: left;
+  background: var(--paper);
+  cursor: pointer;
+}
+
+button:hover {
+  border-color: var(--ink);
+  background: var(--ground);
+}
+
+.looking {
+  margin-top: auto;
+}
+</style>
