@@ -3,14 +3,18 @@ import {
   allStyles,
   cutSizeOf,
   formatGap,
-  formatSize,
-  formatWithUnit,
   planBox,
+  type Length,
   type Plan,
   type PlanRequest,
 } from '../index.ts';
 import { approvedBoxes, drawn } from '../testing/approved-boxes.ts';
 import { inWords, requestsIn } from '../testing/requests.ts';
+
+/** Millimetres to the last nanometre. */
+function exact(length: Length): string {
+  return `${length / 1_000_000}`;
+}
 
 /** A plan as its figures: what is cut and scored where, what goes over what, which sheets it takes. */
 function figuresOf({ pieces, marks, pairs, sheets, room, finerStep }: Plan): readonly string[] {
@@ -23,11 +27,11 @@ function figuresOf({ pieces, marks, pairs, sheets, room, finerStep }: Plan): rea
           .filter((each) => each.axis === axis)
           .map(({ reading, from, onGroove, shimmed }) => {
             const how = shimmed ? ' shim' : onGroove ? '' : ' off';
-            return `${formatWithUnit(reading, 'mm')}${from === 'end' ? ' back' : ''}${how}`;
+            return `${exact(reading)} mm${from === 'end' ? ' back' : ''}${how}`;
           })
           .join(', ');
       return [
-        `  ${id} ${formatSize(width, height, 'mm')}`,
+        `  ${id} ${exact(width)} × ${exact(height)} mm`,
         `    across ${told('column')}`,
         `    down ${told('row')}`,
       ];
@@ -38,7 +42,7 @@ function figuresOf({ pieces, marks, pairs, sheets, room, finerStep }: Plan): rea
       return `  ${outer} over ${inner}: ${state}, ${gaps}${others}`;
     }),
     `  room ${formatGap(room.across)}, ${formatGap(room.deep)}, ${formatGap(room.high)}`,
-    ...(finerStep === undefined ? [] : [`  holds in steps of ${formatWithUnit(finerStep, 'mm')}`]),
+    ...(finerStep === undefined ? [] : [`  holds in steps of ${exact(finerStep)} mm`]),
     `  ${sheets.map(({ paper, sheets: count, leftOver }) => `${count} ${paper}, ${leftOver.toFixed(4)} left`).join('; ')}`,
   ];
 }
