@@ -10,6 +10,7 @@ import {
   kitFor,
   nanometres,
   planBox,
+  readOnMarks,
   scoringMeans,
   shippedToolbox,
   tapeFor,
@@ -47,6 +48,28 @@ describe('a kit', () => {
         if (!cuts)
           expect(messages).toMatch(/^Cutting: nothing cuts the base and the lid to size\./);
         if (!scores) expect(messages).toMatch(/Scoring: nothing scores the folds of the base and/);
+      }),
+    );
+  });
+
+  it('tells each length on the marks that it is on, and what is on none of two rulers as about so much', () => {
+    const count = fc.integer({ min: 1, max: 200 });
+    fc.assert(
+      fc.property(fc.constantFrom(...shippedKits), count, count, (kit, some, more) => {
+        const [cut, score] = [kit.trimmer, kit.board];
+        const [onCut, onScore] = [nanometres(some * cut.step), nanometres(more * score.pitch)];
+        expect(readOnMarks(onCut, kit)).toEqual({ length: onCut, unit: cut.unit, isAbout: false });
+        const read = readOnMarks(onScore, kit);
+        expect([read.length, read.isAbout]).toEqual([onScore, false]);
+        if (onScore % cut.step !== 0) expect(read.unit).toBe(score.unit);
+        const between = nanometres(onCut + onScore);
+        const rest = readOnMarks(between, kit);
+        if (cut.unit === score.unit) expect(rest.length).toBe(between);
+        else if (rest.isAbout) {
+          // As fine as a ruler is read: half a millimetre, or 1/32 in.
+          expect(Math.abs(rest.length - between)).toBeLessThanOrEqual(400_000);
+          expect(between % cut.step === 0 || between % score.pitch === 0).toBe(false);
+        } else expect(rest.length).toBe(between);
       }),
     );
   });
