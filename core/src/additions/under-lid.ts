@@ -1,4 +1,4 @@
-import { foldingBox, scale, type FoldingBox, type Vector } from '../fold/index.ts';
+import { foldingBox, scale, vector, type FoldingBox, type Vector } from '../fold/index.ts';
 import { nanometres, plus, toMillimetres, zero, type Length } from '../length/index.ts';
 import type { BoxSide } from '../make/index.ts';
 import type { BandUnderLid, LaidBrief, LaidCard, Undressed } from './addition.ts';
@@ -68,8 +68,11 @@ function heldUnderLid(box: Pick<Undressed, 'plain' | 'faces'>, width: Length) {
   const under = wallsUnderLid(box);
   if (!under) return undefined;
   const base = baseOf(box.plain, under.piece);
-  const wide = toMillimetres(width);
-  const round = roundOf(base, 'walls', wide, { rings: cornersOfBox(base) });
+  const rings = cornersOfBox(base);
+  const { from, to } = reachOf(rings.flat(), vector(0, 0, 1));
+  // A panel underneath makes the base high enough for one that is wider than its walls.
+  const wide = Math.min(toMillimetres(width), to - from);
+  const round = roundOf(base, 'walls', wide, { rings });
   if (!round.ok || round.of.middle + wide / 2 <= under.from) return undefined;
   return { ...under, base, of: round.of };
 }
