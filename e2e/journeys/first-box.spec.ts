@@ -80,6 +80,33 @@ test('a new user gets the card for a 74 × 52 × 31 mm gift, as the core plans i
   await context.close();
 });
 
+test('a common thing is taken out of the drawer, and its box is planned', async ({
+  demo,
+  page,
+}) => {
+  await openFromShelf(page, demo, 'Pocket sundial');
+  await page.getByRole('button', { name: 'Common things' }).click();
+  const drawer = page.getByRole('dialog', { name: 'Common things' });
+  await expect(drawer.getByLabel('Look for a thing')).toBeFocused();
+  await drawer.getByLabel('Look for a thing').fill('tea light');
+  await expect(drawer.getByRole('listitem')).toHaveCount(2);
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await expect(drawer).toHaveCount(0);
+  await expect(page.getByLabel('Diameter', { exact: true })).toHaveValue('38 mm');
+  await expect(page.getByLabel('Height', { exact: true })).toHaveValue('17 mm');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('2 5/16');
+
+  // A bottle is measured whole, and its neck is no wider than its body.
+  await page.getByRole('button', { name: 'Common things' }).click();
+  await drawer.getByRole('button', { name: 'Bottle, 750 ml, straight' }).click();
+  await expect(page.getByLabel('Height', { exact: true })).toHaveValue('302 mm');
+  await page.getByLabel('Neck across').fill('80 mm');
+  await expect(page.getByRole('alert').first()).toContainText('can be at most 76 mm');
+  await expect(page.getByLabel('Neck across')).toHaveValue('80 mm');
+});
+
 test('the pattern leaves as SVG at true size', async ({ demo, page }) => {
   await openFromShelf(page, demo, 'Pocket sundial');
   const download = page.waitForEvent('download');

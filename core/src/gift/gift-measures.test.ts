@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  commonDrawers,
+  commonThings,
   extentsOf,
+  giftLimits,
   giftSchema,
   inRows,
   itemOf,
@@ -68,17 +71,39 @@ const shapes = fc.constantFrom<GiftItem['shape'][]>(
   'bottle',
 );
 
+describe('common things', () => {
+  it.each(commonThings)('$name is a gift that can be taken as it is', ({ gift, drawer }) => {
+    expect(giftSchema.parse(gift)).toEqual(gift);
+    expect(commonDrawers).toContain(drawer);
+  });
+
+  it('have names of their own, and each drawer holds some', () => {
+    expect(new Set(commonThings.map(({ name }) => name)).size).toBe(commonThings.length);
+    expect([...new Set(commonThings.map(({ drawer }) => drawer))]).toEqual([...commonDrawers]);
+  });
+});
+
 describe('the measures of a gift', () => {
   it('are all that it has, each once, and each changes itself alone', () => {
     fc.assert(
       fc.property(anyItem, tenthsBetween(5, 50), (item, other) => {
-        const lengths = Object.entries(item).filter(([, value]) => typeof value === 'number');
+        const lengths = Object.values(item).filter((value) => typeof value === 'number');
         const measures = measuresOf(item);
-        expect(measures.map(({ name }) => name).sort()).toEqual(lengths.map(([key]) => key).sort());
+        expect(measures).toHaveLength(lengths.length);
         expect(new Set(measures.map(({ label }) => label)).size).toBe(measures.length);
-        for (const { name, length: own, take } of measures) {
+        for (const measure of measures) {
+          const { name, length: own, take, least = other, most = giftLimits.most } = measure;
           expect(take(own)).toEqual(item);
-          expect(take(other)).toEqual({ ...item, [name]: other });
+          // A bottle keeps its height when its neck becomes longer, and its neck when it becomes higher.
+          const changed = nanometres(Math.min(Math.max(other, least), most));
+          const after = take(changed);
+          expect(giftSchema.safeParse(after).success).toBe(true);
+          const said = (all: typeof measures) => all.map(({ label, length }) => [label, length]);
+          expect(said(measuresOf(after))).toEqual(
+            said(
+              measures.map((each) => (each.name === name ? { ...each, length: changed } : each)),
+            ),
+          );
         }
       }),
     );

@@ -1,5 +1,5 @@
-import type { Length } from '../length/index.ts';
-import type { GiftItem } from './gift.ts';
+import { millimetres, minus, plus, zero, type Length } from '../length/index.ts';
+import { giftLimits, type GiftItem } from './gift.ts';
 
 /** A measure of a gift, where it is written beside its drawing, and the gift with another one. */
 export interface GiftMeasure {
@@ -7,6 +7,9 @@ export interface GiftMeasure {
   readonly label: string;
   readonly length: Length;
   readonly place: 'left' | 'front' | 'right' | 'more';
+  /** Where they are others than those of any gift: how small and how large it may be. */
+  readonly least?: Length;
+  readonly most?: Length;
   readonly take: (length: Length) => GiftItem;
 }
 
@@ -78,6 +81,7 @@ export function measuresOf(item: GiftItem): readonly GiftMeasure[] {
           label: 'Thickness',
           length: item.thick,
           place: 'left',
+          least: millimetres(0.2),
           take: (thick) => ({ ...item, thick }),
         },
         {
@@ -95,20 +99,25 @@ export function measuresOf(item: GiftItem): readonly GiftMeasure[] {
           take: (deep) => ({ ...item, deep }),
         },
       ];
-    case 'bottle':
+    case 'bottle': {
+      // It is measured whole; what is over without shoulder and neck is its body.
+      const above = plus(item.shoulder, item.neck);
       return [
         {
-          name: 'body',
-          label: 'Body',
-          length: item.body,
+          name: 'height',
+          label: 'Height',
+          length: plus(item.body, above),
           place: 'left',
-          take: (body) => ({ ...item, body }),
+          least: plus(above, giftLimits.least),
+          take: (height) => ({ ...item, body: minus(height, above) }),
         },
         {
           name: 'diameter',
           label: 'Diameter',
           length: item.diameter,
           place: 'front',
+          // No neck is wider than its body.
+          least: item.neckDiameter,
           take: (diameter) => ({ ...item, diameter }),
         },
         {
@@ -116,6 +125,7 @@ export function measuresOf(item: GiftItem): readonly GiftMeasure[] {
           label: 'Neck across',
           length: item.neckDiameter,
           place: 'right',
+          most: item.diameter,
           take: (neckDiameter) => ({ ...item, neckDiameter }),
         },
         {
@@ -123,15 +133,23 @@ export function measuresOf(item: GiftItem): readonly GiftMeasure[] {
           label: 'Shoulder',
           length: item.shoulder,
           place: 'more',
-          take: (shoulder) => ({ ...item, shoulder }),
+          least: zero,
+          most: minus(plus(item.body, item.shoulder), giftLimits.least),
+          take: (shoulder) => ({
+            ...item,
+            shoulder,
+            body: minus(plus(item.body, item.shoulder), shoulder),
+          }),
         },
         {
           name: 'neck',
           label: 'Neck',
           length: item.neck,
           place: 'more',
-          take: (neck) => ({ ...item, neck }),
+          most: minus(plus(item.body, item.neck), giftLimits.least),
+          take: (neck) => ({ ...item, neck, body: minus(plus(item.body, item.neck), neck) }),
         },
       ];
+    }
   }
 }

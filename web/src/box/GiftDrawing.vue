@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   giftLimits,
-  millimetres,
   type Gift,
   type GiftMeasure,
   type Length,
@@ -34,10 +33,6 @@ const origin = computed(() => ({
   x: 84 + (view.solid.width - solid.value.width) / 2,
   y: 2 + (view.solid.height - solid.value.height) / 2,
 }));
-/** What may be thinner or shorter than anything else. */
-const leastOf = (name: string) =>
-  name === 'thick' ? millimetres(0.2) : name === 'shoulder' ? millimetres(0) : giftLimits.least;
-
 const measures = computed(() => {
   const item = itemOf(props.gift, props.at);
   if (!item) return [];
@@ -50,8 +45,8 @@ const measures = computed(() => {
       label: measure.label,
       length: measure.length,
       unit: props.unit,
-      least: leastOf(measure.name),
-      most: giftLimits.most,
+      least: measure.least ?? giftLimits.least,
+      most: measure.most ?? giftLimits.most,
     },
   }));
 });

@@ -27,7 +27,7 @@ import {
   reshape,
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
-import { computed, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import Pick from '../parts/Pick.vue';
 import Worded from '../parts/Worded.vue';
 import { useDrafts } from '../stores/drafts.ts';
@@ -41,6 +41,8 @@ import SetControl from './SetControl.vue';
 import StyleControl from './StyleControl.vue';
 import RoomControl from './RoomControl.vue';
 import ToolControl from './ToolControl.vue';
+
+const CommonThings = defineAsyncComponent(() => import('./CommonThings.vue'));
 
 /** What is asked: the gift, its room, the kind of box, the card, the tools. */
 const props = defineProps<{ request: PlanRequest }>();
@@ -159,6 +161,13 @@ function addAnother(): void {
   chosen.value = setItems(gift).length - 1;
 }
 
+const isDrawerOpen = ref(false);
+
+function takeCommon(thing: GiftItem, name: string): void {
+  isDrawerOpen.value = false;
+  setItem(thing, `a common thing, ${name}`);
+}
+
 function setItem(changed: GiftItem, what: string): void {
   setGift(withItem(props.request.gift, at.value, changed), what);
 }
@@ -233,6 +242,13 @@ function setItem(changed: GiftItem, what: string): void {
       @choose="(which) => (chosen = which)"
       @add="addAnother"
       @remove="(which) => setGift(withoutItem(request.gift, which), 'fewer things')"
+      @common="isDrawerOpen = true"
+    />
+    <CommonThings
+      v-if="isDrawerOpen"
+      :unit="request.unit"
+      @take="takeCommon"
+      @close="isDrawerOpen = false"
     />
     <RowsControl
       v-if="!request.finished && request.gift.shape !== 'set'"

@@ -2,14 +2,14 @@
 import { type GiftItem, mostInSet } from '@rangoli/core';
 import { Plus, X } from '@lucide/vue';
 
-/** Different things that go into the box side by side: which is in hand, one more, one less. */
+/** Different things that go into the box side by side: which is in hand, one more, one less, or a common one. */
 defineProps<{
   items: readonly GiftItem[];
   at: number;
   /** What the shapes are called. */
   names: ReadonlyMap<string, string>;
 }>();
-const emit = defineEmits<{ choose: [at: number]; add: []; remove: [at: number] }>();
+const emit = defineEmits<{ choose: [at: number]; add: []; remove: [at: number]; common: [] }>();
 </script>
 
 <template>
@@ -34,6 +34,7 @@ const emit = defineEmits<{ choose: [at: number]; add: []; remove: [at: number] }
     <button v-if="items.length < mostInSet" type="button" class="add" @click="emit('add')">
       <Plus :size="14" />{{ items.length > 1 ? 'Add another gift' : 'Add a second gift' }}
     </button>
+    <button type="button" class="add common" @click="emit('common')">Common things</button>
   </div>
 </template>
 
@@ -78,6 +79,11 @@ button {
   padding: 2px 0;
   font-weight: 600;
   color: var(--ink-soft);
+}
+
+.common {
+  margin-left: auto;
+  text-decoration: underline;
 }
 
 .add:hover {
