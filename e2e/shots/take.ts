@@ -130,7 +130,7 @@ const shots: readonly Shot[] = [
     name: 'tools',
     set: async (page, origin) => {
       await page.goto(`${origin}/kit`);
-      await page.getByRole('listitem').first().getByRole('switch').click();
+      await page.getByRole('listitem').first().getByRole('checkbox').check();
       await page.waitForTimeout(800);
     },
   },
@@ -197,7 +197,7 @@ const shots: readonly Shot[] = [
       await server.stop();
       await page.getByRole('button', { name: 'Done', exact: true }).click();
       await page.getByRole('link', { name: 'Tools' }).click();
-      await page.getByRole('listitem').first().getByRole('switch').click();
+      await page.getByRole('listitem').first().getByRole('checkbox').check();
       await page.getByRole('link', { name: 'Some changes are only on this device' }).click();
     },
   },

@@ -209,7 +209,8 @@ describe('typed lengths', () => {
         for (const text of [formatLength(length, unit), formatWithUnit(length, unit)]) {
           const parsed = parseLength(text, unit);
           if (exact) expect(parsed).toEqual({ ok: true, length });
-          else expect(Math.abs((parsed.ok ? parsed.length : 0) - length)).toBeLessThanOrEqual(50_000);
+          else
+            expect(Math.abs((parsed.ok ? parsed.length : 0) - length)).toBeLessThanOrEqual(50_000);
         }
       }),
     );
