@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   formatGap,
   formatLength,
+  formatShown,
   formatSize,
   formatWithUnit,
   inches,
@@ -10,6 +11,7 @@ import {
   measureParts,
   millimetres,
   nanometres,
+  shownParts,
 } from './index.ts';
 
 /** A written fraction or whole number of inches as sixty-fourths, by the test's own reading. */
@@ -65,11 +67,14 @@ describe('a length on an inch ruler', () => {
     expect(formatWithUnit(millimetres(0.39), 'inch')).toBe('0.39 mm');
   });
 
-  it('that was set on an inch ruler is about so much on one in millimetres, and is no figure to be set there', () => {
-    expect(formatWithUnit(inchFraction(37, 16), 'mm')).toBe('58.7 mm');
-    expect(measureParts(inchFraction(21, 16), 'mm')).toMatchObject({ text: '33.3', exact: false });
-    // A whole inch is a figure of both.
-    expect(measureParts(inches(2), 'mm')).toMatchObject({ text: '50.8', exact: true });
+  it('that was set on an inch ruler is shown as about so much in millimetres, and told exactly', () => {
+    expect(shownParts(inchFraction(37, 16), 'mm')).toMatchObject({ text: '58.7', exact: false });
+    expect(formatShown(inchFraction(37, 16), 'mm')).toBe('58.7');
+    expect(formatWithUnit(inchFraction(37, 16), 'mm')).toBe('58.7375 mm');
+    // A whole inch is a figure of both, and what was measured in millimetres stays as it was.
+    expect(shownParts(inches(2), 'mm')).toMatchObject({ text: '50.8', exact: true });
+    expect(formatShown(millimetres(74), 'inch')).toBe('74 mm');
+    expect(formatShown(inchFraction(37, 16), 'inch')).toBe('2 5/16');
   });
 
   it('that is exact in neither is about so much', () => {
@@ -88,7 +93,7 @@ describe('a length on an inch ruler', () => {
 describe('a length on a millimetre ruler', () => {
   it.each([
     [101_600_000, '101.6', true],
-    [58_737_500, '58.7', false],
+    [58_737_500, '58.7375', true],
     [58_737_510, '58.74', false],
     [1_000_000, '1', true],
     [10_000_000, '10', true],

@@ -55,7 +55,7 @@ export function decimalText(length: Length, perUnit: number, decimals: number): 
  * A length as its ruler shows it. In inches a length on the 1/64 grid becomes a fraction in lowest
  * terms; one that is exact in millimetres only (a gift measured as 74 mm) stays in millimetres, so that
  * no figure is ever rounded in passing. In millimetres up to four decimals are exact, and two are shown
- * of a longer one, marked as not exact; so is one decimal of what was set on an inch ruler, as no other can be set.
+ * of a longer one, marked as not exact.
  */
 export function measureParts(length: Length, unit: Unit): MeasureParts {
   if (unit === 'inch') {
@@ -75,14 +75,30 @@ export function measureParts(length: Length, unit: Unit): MeasureParts {
       exact: false,
     };
   }
-  const isOfInches = length % (perInch / finest) === 0 && length % 10_000 !== 0;
-  const exact = length % 100 === 0 && !isOfInches;
+  const exact = length % 100 === 0;
   return {
     kind: 'decimal',
-    text: decimalText(length, 1_000_000, isOfInches ? 1 : exact ? 4 : 2),
+    text: decimalText(length, 1_000_000, exact ? 4 : 2),
     unit: 'mm',
     exact,
   };
+}
+
+/**
+ * A length as it is shown where nothing is cut or scored by it, as of a gift or of the room around it. What was set on an
+ * inch ruler is about so much in millimetres: one decimal, as no other can be measured.
+ */
+export function shownParts(length: Length, unit: Unit): MeasureParts {
+  const isOfInches = length % (perInch / finest) === 0 && length % 10_000 !== 0;
+  return unit === 'mm' && isOfInches
+    ? { kind: 'decimal', text: decimalText(length, 1_000_000, 1), unit, exact: false }
+    : measureParts(length, unit);
+}
+
+/** The same as plain text: what stands in a field. */
+export function formatShown(length: Length, unit: Unit): string {
+  const parts = shownParts(length, unit);
+  return parts.kind === 'decimal' && parts.unit === unit ? parts.text : formatLength(length, unit);
 }
 
 /** The length as plain text without a unit unless it is not in the asked unit: `2 5/16`, `74 mm`, `101.6`. */

@@ -23,9 +23,11 @@ export { explainLengthFault, parseLength, type LengthFault, type ParsedLength } 
 export {
   formatGap,
   formatLength,
+  formatShown,
   formatSize,
   formatWithUnit,
   measureParts,
+  shownParts,
   type MeasureParts,
 } from './format.ts';
 export { markInWords, type Ruler } from './words.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import {
   explainLengthFault,
-  formatLength,
+  formatShown,
   formatWithUnit,
   inchFraction,
   millimetres,
@@ -45,9 +45,9 @@ const step = computed(
   () => props.step ?? (props.unit === 'inch' ? inchFraction(1, 16) : millimetres(1)),
 );
 const shown = computed(
-  () => draft.value?.text ?? editing.value ?? formatLength(props.length, props.unit),
+  () => draft.value?.text ?? editing.value ?? formatShown(props.length, props.unit),
 );
-const showsOtherUnit = computed(() => /[a-z]/i.test(formatLength(props.length, props.unit)));
+const showsOtherUnit = computed(() => /[a-z]/i.test(formatShown(props.length, props.unit)));
 
 watch(
   () => [props.length, props.unit] as const,

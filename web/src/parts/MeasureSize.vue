@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { measureParts, type Length, type Unit } from '@rangoli/core';
+import { shownParts, type Length, type Unit } from '@rangoli/core';
 import { computed } from 'vue';
 import MeasureText from './MeasureText.vue';
 
@@ -11,7 +11,7 @@ const props = defineProps<{
   coarse?: boolean;
 }>();
 
-const parts = computed(() => props.lengths.map((length) => measureParts(length, props.unit)));
+const parts = computed(() => props.lengths.map((length) => shownParts(length, props.unit)));
 const units = computed(
   () => new Set(parts.value.map((each) => (each.kind === 'decimal' ? each.unit : 'inch'))),
 );

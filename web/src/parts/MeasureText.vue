@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import {
   inchFraction,
-  measureParts,
   millimetres,
   roundDown,
+  shownParts,
   type Length,
   type Unit,
 } from '@rangoli/core';
@@ -24,7 +24,7 @@ const shown = computed(() =>
     ? roundDown(props.length, props.unit === 'inch' ? inchFraction(1, 8) : millimetres(1))
     : props.length,
 );
-const parts = computed(() => measureParts(shown.value, props.unit));
+const parts = computed(() => shownParts(shown.value, props.unit));
 const suffix = computed(() => {
   const given = parts.value.kind === 'decimal' ? parts.value.unit : 'inch';
   const isLeftOut = props.partOfSize
