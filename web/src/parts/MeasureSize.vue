@@ -29,7 +29,7 @@ function says(at: number): boolean {
 </script>
 
 <template>
-  <span class="size"
+  <span class="size-row"
     ><template v-if="isAbout">≈ </template
     ><template v-for="(length, at) in lengths" :key="at"
       ><template v-if="at > 0"> × </template
@@ -42,7 +42,7 @@ function says(at: number): boolean {
 </template>
 
 <style scoped>
-.size {
+.size-row {
   white-space: nowrap;
 }
 </style>
