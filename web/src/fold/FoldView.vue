@@ -32,7 +32,6 @@ const frame = useTemplateRef('frame');
 const { width, height } = useElementSize(frame);
 const stage = shallowRef<FoldStage>();
 const isDrawn = ref(false);
-const share = ref(0.72);
 
 /** While a measure is dragged the figures follow it; the body in space waits until it has come to rest. */
 const settled = refDebounced(
@@ -40,6 +39,8 @@ const settled = refDebounced(
   180,
 );
 const box = computed(() => foldingBoxOf(settled.value.plan, settled.value.papers));
+/** At first the gift is in, and what goes over it is not yet on. */
+const share = ref(Math.min(1, (box.value.assembly.giftEnters + 1) / box.value.end));
 const time = computed(() => share.value * box.value.end);
 
 /** What opens can be drawn off the closed box, to look in. */
@@ -260,8 +261,10 @@ canvas,
   transform: translateX(-50%);
 }
 
+/* Its handle is round, and keeps off the words at both ends. */
 .controls > :deep(.p-slider) {
   flex: 1;
+  margin-inline: 9px;
 }
 
 .controls > :deep(.p-slider.p-slider-horizontal) {

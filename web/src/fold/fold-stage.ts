@@ -16,20 +16,30 @@ import {
   Scene as ThreeScene,
   ShadowMaterial,
   Vector2,
-  Vector3,
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import { sceneAt, type FoldingBox, type Gift, type PlacedFace } from '@rangoli/core';
+import {
+  outermostPoints,
+  sceneAt,
+  type FoldingBox,
+  type Gift,
+  type PlacedFace,
+} from '@rangoli/core';
 import type { CardLook } from '../prints/card-look.ts';
 import { PrintTextures } from '../prints/print-textures.ts';
 import { flatCorners } from './box-faces.ts';
 import type { Finery } from './finery.ts';
 import { CardMesh } from './card-mesh.ts';
+import { distanceFor, middleOf, type Place } from './composing.ts';
 import { giftGroup } from './gift-mesh.ts';
 import { litEdges, type LitLine } from './lit-edges.ts';
 
 const turmeric = '#f2b31c';
+
+/** So much of the picture is filled; the sizes stand over the box, and the slider under it. */
+const filled = { across: 0.88, high: 0.74 } as const;
+const lifted = 0.05;
 
 function geometryOf(points: readonly PlacedFace['out'][]): BufferGeometry {
   const geometry = new BufferGeometry();
@@ -66,7 +76,10 @@ export class FoldStage {
   #fineryMesh: Mesh | undefined;
   #faces: readonly PlacedFace[] = [];
   #drawing = 0;
-  #radius = 0;
+  #giftPlaces: readonly { readonly x: number; readonly y: number; readonly z: number }[] = [];
+  /** How large the closed box was when it was last framed, and the distance at which what is seen now just fits. */
+  #size = 0;
+  #fits = 0;
 
   /**
    * Takes over a canvas.
@@ -128,13 +141,21 @@ export class FoldStage {
     this.#cardMesh.castShadow = true;
     this.#cardMesh.receiveShadow = true;
     this.#gift = giftGroup(gift);
+    this.#giftPlaces = outermostPoints(gift);
     this.#world.add(this.#cardMesh, this.#gift);
-    this.pose(time, open);
+    this.#move(time, open);
     this.#frameBox();
+    this.draw();
   }
 
   /** Folds the box to a time, with what opens drawn away by a share. */
   pose(time: number, open: number): void {
+    this.#move(time, open);
+    this.#follow();
+    this.draw();
+  }
+
+  #move(time: number, open: number): void {
     if (!this.#box || !this.#card || !this.#gift) return;
     const scene = sceneAt(this.#box, time, open);
     this.#faces = scene.faces;
@@ -145,7 +166,6 @@ export class FoldStage {
     if (this.#fineryMesh) this.#fineryMesh.visible = time >= this.#box.end && open === 0;
     this.#drawOutline();
     this.#drawMark();
-    this.draw();
   }
 
   /** Lights the edges that these lines of a piece have become. */
@@ -204,7 +224,10 @@ export class FoldStage {
     this.#renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
     this.#renderer.setSize(width, height, false);
     this.#camera.aspect = width / Math.max(1, height);
+    // Over the slider, and not behind it.
+    this.#camera.setViewOffset(width, height, 0, lifted * height, width, height);
     this.#camera.updateProjectionMatrix();
+    this.#follow();
     this.draw();
   }
 
@@ -238,34 +261,63 @@ export class FoldStage {
     this.#world.add(this.#outline);
   }
 
-  /** Steps back until the flat pieces and the closed box are both in view; later boxes keep the view. */
+  /** What is in the picture at this time, as three counts it: card, and the gift where it will lie. */
+  #placesOf(faces: readonly PlacedFace[]): readonly Place[] {
+    const places = [...faces.flatMap(({ ring }) => ring), ...this.#giftPlaces];
+    return places.map(({ x, y, z }) => ({ x, y: z, z: -y }));
+  }
+
+  #distanceFor(places: readonly Place[]): number {
+    return distanceFor(places, {
+      away: this.#camera.position.clone().sub(this.#controls.target),
+      target: this.#controls.target,
+      tangent: Math.tan(((this.#camera.fov / 2) * Math.PI) / 180),
+      aspect: this.#camera.aspect,
+      filled,
+    });
+  }
+
+  /** Goes so near that what is seen now fills the picture, or as much nearer or farther as the maker has gone. */
+  #follow(): void {
+    if (this.#fits === 0) return;
+    const { target } = this.#controls;
+    const away = this.#camera.position.clone().sub(target);
+    const zoom = away.length() / this.#fits;
+    const now = this.#placesOf(this.#faces);
+    const { x, y, z } = middleOf(now, away);
+    target.set(x, y, z);
+    this.#camera.position.copy(away).add(target);
+    this.#fits = this.#distanceFor(now);
+    this.#camera.position.copy(away.setLength(zoom * this.#fits)).add(target);
+    this.#reachAround(now);
+  }
+
+  /** The first box is looked at from the front; a later one that is about as large keeps the view. */
   #frameBox(): void {
     if (!this.#box) return;
-    const flat = sceneAt(this.#box, 0, 0).faces.flatMap(({ ring }) => ring);
-    const closed = sceneAt(this.#box, this.#box.end, 0).faces.flatMap(({ ring }) => ring);
-    const reach = (points: readonly { x: number; y: number; z: number }[]) =>
-      Math.max(...points.map(({ x, y, z }) => Math.hypot(x, y, z)));
-    // What is drawn away when it opens, as a band along a long box, is in view too.
-    const open = sceneAt(this.#box, this.#box.end, 1).faces.flatMap(({ ring }) => ring);
-    const radius = Math.max(0.36 * reach(flat) + 0.7 * reach(closed), 0.85 * reach(open));
-    const tall = Math.max(...closed.map(({ z }) => z));
-    if (Math.abs(radius - this.#radius) < 0.08 * this.#radius) return;
-    const away = radius / Math.tan((16 * Math.PI) / 180);
-    const from =
-      this.#radius === 0
-        ? new Vector3(-0.62, 0.62, 0.82)
-        : this.#camera.position.clone().sub(this.#controls.target);
-    this.#radius = radius;
-    this.#controls.target.set(0, tall * 0.35, 0);
-    this.#camera.position.copy(from.normalize().multiplyScalar(away)).add(this.#controls.target);
+    const closed = this.#placesOf(sceneAt(this.#box, this.#box.end, 0).faces);
+    const size = Math.max(...closed.map(({ x, y, z }) => Math.hypot(x, y, z)));
+    if (Math.abs(size - this.#size) < 0.08 * this.#size) return;
+    this.#size = size;
+    if (this.#fits === 0) {
+      this.#fits = 1;
+      this.#camera.position.set(-0.62, 0.62, 0.82).normalize();
+    }
+    this.#follow();
+    this.#controls.update();
+  }
+
+  /** The camera sees, and the sun lights, all round the box. */
+  #reachAround(places: readonly Place[]): void {
+    const away = this.#camera.position.distanceTo(this.#controls.target);
     this.#camera.near = away / 50;
     this.#camera.far = away * 8;
     this.#camera.updateProjectionMatrix();
-    this.#controls.update();
+    const radius = Math.max(...places.map(({ x, y, z }) => Math.hypot(x, y, z)));
     this.#sun.position.set(-radius * 1.1, radius * 2.2, radius * 0.9);
     const { camera } = this.#sun.shadow;
-    camera.left = camera.bottom = -radius * 1.6;
-    camera.right = camera.top = radius * 1.6;
+    camera.left = camera.bottom = -radius * 1.3;
+    camera.right = camera.top = radius * 1.3;
     camera.near = 1;
     camera.far = radius * 6;
     camera.updateProjectionMatrix();

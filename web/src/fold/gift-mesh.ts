@@ -1,7 +1,10 @@
 import {
   BoxGeometry,
   CylinderGeometry,
+  EdgesGeometry,
   Group,
+  LineBasicMaterial,
+  LineSegments,
   Mesh,
   MeshStandardMaterial,
   SphereGeometry,
@@ -9,7 +12,8 @@ import {
 } from 'three';
 import { solidsOf, type Gift, type GiftSolid } from '@rangoli/core';
 
-const brass = '#d9a93c';
+/** As the gift is drawn where its measures are typed. */
+const giftColour = '#e8c65f';
 
 function meshOf(solid: GiftSolid, material: MeshStandardMaterial): Mesh {
   switch (solid.kind) {
@@ -46,11 +50,13 @@ function meshOf(solid: GiftSolid, material: MeshStandardMaterial): Mesh {
 /** The gift as a body that stands on its foot. */
 export function giftGroup(gift: Gift): Group {
   const group = new Group();
-  const material = new MeshStandardMaterial({ color: brass, roughness: 0.45, metalness: 0.35 });
+  const material = new MeshStandardMaterial({ color: giftColour, roughness: 0.7 });
+  const line = new LineBasicMaterial({ color: '#3d3210', transparent: true, opacity: 0.7 });
   for (const solid of solidsOf(gift)) {
     const mesh = meshOf(solid, material);
     mesh.castShadow = true;
     mesh.receiveShadow = true;
+    mesh.add(new LineSegments(new EdgesGeometry(mesh.geometry, 40), line));
     group.add(mesh);
   }
   return group;
