@@ -75,6 +75,23 @@ test('each view has a title and a heading of its own, and the keys go on in the 
   expect(titles.size).toBe(7);
 });
 
+test('a question mark shows what the keys do, and Escape puts that away', async ({
+  demo,
+  page,
+}) => {
+  await openFromShelf(page, demo, 'Pocket sundial');
+  await page.locator('main').focus();
+  await page.keyboard.press('?');
+  const keys = page.getByRole('dialog', { name: 'Keys' });
+  await expect(keys.getByText('Take back the last change')).toBeVisible();
+  expect(await seriousFindings(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await expect(keys).toHaveCount(0);
+  // In a name it is a letter like any other.
+  await page.getByLabel('Name of the box').press('?');
+  await expect(keys).toHaveCount(0);
+});
+
 /** What stands in the bar and can be seen, as it lies in the window. */
 function barOf(page: Page) {
   return page.locator('header.bar').evaluate((bar) => {

@@ -8,6 +8,7 @@ import { useAccess } from './stores/access.ts';
 import { useKeeping } from './stores/keeping.ts';
 import { useOffline } from './stores/offline.ts';
 
+const ShortcutsDialog = defineAsyncComponent(() => import('./parts/ShortcutsDialog.vue'));
 const SignIn = defineAsyncComponent(() => import('./access/SignIn.vue'));
 
 /** Milliseconds after which a page that was opened loads what may be opened next. */
@@ -37,6 +38,12 @@ useEventListener(window, 'pagehide', () => void keeping.flushOnLeave());
 useEventListener(window, 'beforeunload', (event) => {
   // What the browser does not keep would be lost.
   if (keeping.waiting.length > 0 && keeping.safety !== 'kept') event.preventDefault();
+});
+
+const showsShortcuts = shallowRef(false);
+useEventListener(window, 'keydown', ({ key, target }) => {
+  const inText = target instanceof HTMLElement && target.closest('input, textarea') !== null;
+  if (key === '?' && !inText) showsShortcuts.value = true;
 });
 
 /** Why the view that was asked for is not there. */
@@ -69,6 +76,7 @@ onErrorCaptured((error) => {
     The server doesn’t answer. Leave this page open: it can’t be opened again until it does.
   </p>
   <RouterView />
+  <ShortcutsDialog v-if="showsShortcuts" @close="showsShortcuts = false" />
   <SignIn v-if="access.isAsked" />
 </template>
 
