@@ -75,6 +75,21 @@ test('each view has a title and a heading of its own, and the keys go on in the 
   expect(titles.size).toBe(7);
 });
 
+test('a view whose script has not come says so, and comes by itself when it can', async ({
+  demo,
+  page,
+}) => {
+  const script = /KitView.*\.js/;
+  await page.route(script, (route) => route.abort());
+  await page.goto(demo.origin);
+  await page.getByRole('link', { name: 'Tools', exact: true }).click();
+  await expect(page.getByText('This view has not come')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible();
+  await page.unroute(script);
+  await expect(page.getByRole('heading', { name: 'My tools' })).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText('This view has not come')).toHaveCount(0);
+});
+
 test('a question mark shows what the keys do, and Escape puts that away', async ({
   demo,
   page,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDocumentVisibility, useEventListener } from '@vueuse/core';
+import { useDocumentVisibility, useEventListener, useIntervalFn } from '@vueuse/core';
 import { defineAsyncComponent, nextTick, onErrorCaptured, onMounted, shallowRef, watch } from 'vue';
 import { RouterView, useRouter } from 'vue-router';
 import { focusNewView } from './parts/focus-main.ts';
@@ -13,6 +13,8 @@ const SignIn = defineAsyncComponent(() => import('./access/SignIn.vue'));
 
 /** Milliseconds after which a page that was opened loads what may be opened next. */
 const untilLoadingAhead = 3000;
+/** Milliseconds after which a view that has not come is asked for again. */
+const untilAskingAgain = 4000;
 
 const keeping = useKeeping();
 const access = useAccess();
@@ -48,11 +50,19 @@ useEventListener(window, 'keydown', ({ key, target }) => {
 
 /** Why the view that was asked for is not there. */
 const trouble = shallowRef<string>();
-router.onError(() => {
-  trouble.value = 'This view can’t be loaded: the server doesn’t answer. Try it again in a moment.';
+/** The address of a view whose script has not come: it is asked for until it does, or another view is opened. */
+const missed = shallowRef<string>();
+router.onError((_, to) => {
+  missed.value = to.fullPath;
 });
+function askAgain(): void {
+  // What goes wrong once more is told by the router.
+  if (missed.value !== undefined) void router.push(missed.value).catch(() => undefined);
+}
+useIntervalFn(askAgain, untilAskingAgain);
 router.afterEach((to, from) => {
   trouble.value = undefined;
+  missed.value = undefined;
   // Who has only keys or ears goes on in the view that has come, and not on a link that is gone.
   if (from.name !== undefined && to.name !== from.name) void nextTick(focusNewView);
 });
@@ -71,6 +81,11 @@ onErrorCaptured((error) => {
     <RouterLink v-slot="{ navigate }" to="/" custom
       ><button type="button" @click="navigate">To the shelf</button></RouterLink
     >
+  </p>
+  <p v-if="missed" class="trouble" role="alert">
+    This view has not come: the server doesn’t answer. It is asked for again by itself.
+    <button type="button" @click="askAgain">Ask now</button>
+    <button type="button" @click="missed = undefined">Stay here</button>
   </p>
   <p v-if="keeping.isAway && offline.opensWithoutServer !== 'yes'" class="stay" role="status">
     The server doesn’t answer. Leave this page open: it can’t be opened again until it does.

@@ -17,6 +17,8 @@ const laterParts = [
   () => import('./rescue/RescueDialog.vue'),
   () => import('./fold/fold-stage.ts'),
   () => import('./access/SignIn.vue'),
+  () => import('./box/CommonThings.vue'),
+  () => import('./parts/ShortcutsDialog.vue'),
 ];
 
 /**
