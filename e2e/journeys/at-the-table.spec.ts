@@ -86,6 +86,19 @@ test('a score lights on the strip and on the piece at once, by pointer and by ke
   await expect(page.locator('[data-piece=base] .score')).toHaveClass(/lit/);
 });
 
+test('why a lid fits is told with its figures, and put away again', async ({ demo, page }) => {
+  await openFromShelf(page, demo, 'Pocket sundial');
+  const bar = page.getByRole('contentinfo', { name: 'Verdict' });
+  const why = bar.getByRole('button', { name: 'why?' });
+  await why.click();
+  await expect(bar).toContainText(
+    'between the folds of the lid, less 2 1/2 in between those of the base and 1.2 mm of card: 0.39 mm is left',
+  );
+  await page.keyboard.press('Escape');
+  await expect(bar).not.toContainText('between the folds');
+  await expect(why).toBeFocused();
+});
+
 test('undo and redo, the slider, the arrow keys and the other ruler', async ({ demo, page }) => {
   await openFromShelf(page, demo, 'Pocket sundial');
   const base = sizeOf(page, 'base');

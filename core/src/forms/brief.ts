@@ -79,6 +79,15 @@ export interface SettledFit extends Pick<
   'kind' | 'outer' | 'inner' | 'direction' | 'gap'
 > {
   readonly came: Length;
+  /** What it is the rest of, where two sections decide it. */
+  readonly rule?: LayerRule;
+}
+
+/** Gap = outer section − inner section − layers of card in between. */
+export interface LayerRule {
+  readonly outer: Length;
+  readonly inner: Length;
+  readonly layers: Length;
 }
 
 /** What is settled once every length is. */

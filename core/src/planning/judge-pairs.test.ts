@@ -20,6 +20,7 @@ function feel({ fits }: PlannedPair, isOfHeight: boolean): PlannedPair['state'] 
 describe('what goes over what', () => {
   it('holds where a hand feels nothing loose, neither sideways nor in height, and never by the one for the other', () => {
     const seen = new Set<string>();
+    let ruled = 0;
     fc.assert(
       fc.property(anyRequest, (request) => {
         const result = planBox(request);
@@ -37,11 +38,18 @@ describe('what goes over what', () => {
           );
           expect(blamed.map(({ gap }) => gap)).toContain(pair.gap);
           if (sideways && height && sideways !== height) seen.add(pair.kind);
+          // The layer rule, with the numbers that are told.
+          for (const { gap, rule } of pair.fits) {
+            if (!rule) continue;
+            ruled++;
+            expect(rule.outer - rule.inner - rule.layers).toBe(gap);
+          }
         }
       }),
       { numRuns: 500 },
     );
     expect(seen.size).toBeGreaterThanOrEqual(casesWanted(1));
+    expect(ruled).toBeGreaterThan(100);
   });
 
   it('never jams for who would rather have it loose', () => {

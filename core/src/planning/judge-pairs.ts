@@ -84,11 +84,12 @@ export function judgePairs(
           inner: first.inner,
           state,
           gap: decisive,
-          fits: members.map(({ direction, came, gap }) => ({
+          fits: members.map(({ direction, came, gap, rule }) => ({
             direction,
             gap: came,
             state: judgeGap(came, gap),
             range: gap,
+            ...(rule && { rule }),
           })),
           choices:
             state === 'holds' ? [] : boxes.map((each) => choiceFrom(each.box, pair, each.lean)),

@@ -19,6 +19,11 @@ const fitSchema = z.object({
   state: gapState,
   /** In which range it holds; below zero where one part may be drawn onto the other. */
   range: z.object({ least: lengthSchema, target: lengthSchema, most: lengthSchema }),
+  /**
+   * What the gap is the rest of, where two sections decide it: one between the folds of the outer piece, less one
+   * between those of the inner and the card that lies in between.
+   */
+  rule: z.object({ outer: lengthSchema, inner: lengthSchema, layers: lengthSchema }).optional(),
 });
 
 const pairChoiceSchema = z.object({

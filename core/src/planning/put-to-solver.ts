@@ -350,10 +350,13 @@ function withFits(
   if (rough.some(({ section, holds }) => size(section) < minus(holds(size), hair)))
     return undefined;
   const fits = [
-    ...frame.fits.map((fit) => ({
-      ...fit,
-      came: times(solution.gaps.get(fitName(fit)) ?? zero, fit.opens ?? 1),
-    })),
+    ...frame.fits.map((fit): SettledFit => {
+      const { outerSection, innerSection, innerTimes = 1, opens = 1, layers } = fit;
+      const came = times(solution.gaps.get(fitName(fit)) ?? zero, opens);
+      const [outer, inner] = [size(outerSection), size(innerSection)];
+      const isPlain = innerTimes === 1 && opens === 1;
+      return { ...fit, came, ...(isPlain && { rule: { outer, inner, layers } }) };
+    }),
     ...(frame.settledFits?.(size) ?? []),
   ];
   return { frame, solution, fits };

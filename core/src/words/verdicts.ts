@@ -14,7 +14,7 @@ import type { Plan, PlannedPair } from '../planning/index.ts';
 import { papersOf, type PlanRequest } from '../request/index.ts';
 import { flatOperations, leftOver, missingTools } from '../make/index.ts';
 import { cutSizeOf } from '../piece/index.ts';
-import { scoringMeans } from '../tools/index.ts';
+import { readOnMarks, scoringMeans, type Kit } from '../tools/index.ts';
 import { capitalised, countInWords } from './plain.ts';
 
 /** One answer to what makers check before they cut. */
@@ -78,7 +78,31 @@ const onePiece: Readonly<Partial<Record<PlannedPair['kind'], string>>> = {
   seat: 'the seat and the walls',
 };
 
-function pairDetail({ kind, outer, inner, gap, fits }: PlannedPair): string {
+/** How a gap comes about: what is between the folds of the one piece, of the other, and the card in between. */
+function ruleInWords(
+  { outer, inner }: PlannedPair,
+  { direction, gap, rule }: PlannedPair['fits'][number],
+  { nameOf, kit }: { readonly nameOf: (piece: string) => string; readonly kit: Kit },
+): string | undefined {
+  if (!rule || outer === inner) return undefined;
+  const told = (length: Length) => {
+    const read = readOnMarks(length, kit);
+    return `${read.isAbout ? 'about ' : ''}${formatWithUnit(read.length, read.unit)}`;
+  };
+  const rest =
+    gap < 0
+      ? `that is ${formatGap(minus(zero, gap))} more than there is`
+      : `${formatGap(gap)} is left`;
+  return `${capitalised(ways[direction])}: ${told(rule.outer)} between the folds of the ${nameOf(outer)}, less ${told(rule.inner)} between those of the ${nameOf(inner)} and ${formatGap(rule.layers)} of card: ${rest}.`;
+}
+
+function pairDetail(
+  pair: PlannedPair,
+  named: { readonly nameOf: (piece: string) => string; readonly kit: Kit },
+): string {
+  const { kind, outer, inner, gap, fits } = pair;
+  const rules = fits.map((fit) => ruleInWords(pair, fit, named));
+  if (rules.every((rule) => rule !== undefined)) return rules.join(' ');
   if (kind === 'level')
     return gap < 0
       ? `At the hinge the lid lies ${formatGap(minus(zero, gap))} below level.`
@@ -90,7 +114,9 @@ function pairDetail({ kind, outer, inner, gap, fits }: PlannedPair): string {
 }
 
 /** The pair that fits worst speaks for all of them. */
-function pairVerdicts({ pairs, pieces }: Plan): readonly Verdict[] {
+function pairVerdicts({ pairs, pieces }: Plan, kit: Kit): readonly Verdict[] {
+  const nameOf = (piece: string) =>
+    (pieces.find(({ id }) => id === piece)?.name ?? piece).toLowerCase();
   const order = ['tight', 'loose', 'holds'];
   const [worst] = [...pairs].sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
   if (!worst) return [];
@@ -105,7 +131,7 @@ function pairVerdicts({ pairs, pieces }: Plan): readonly Verdict[] {
       about: 'fit',
       state: pairState[state],
       text: [words, formatGap(gap), ''],
-      detail: pairs.map(pairDetail).join(' '),
+      detail: pairs.map((pair) => pairDetail(pair, { nameOf, kit })).join(' '),
     },
   ];
 }
@@ -169,7 +195,7 @@ function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
 export function verdictsOf(plan: Plan, request: PlanRequest): readonly Verdict[] {
   return [
     giftVerdict(plan, request.unit),
-    ...pairVerdicts(plan),
+    ...pairVerdicts(plan, request.kit),
     marksVerdict(plan, request),
     paperVerdict(plan, request),
   ];

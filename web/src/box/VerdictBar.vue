@@ -1,34 +1,57 @@
 <script setup lang="ts">
-import { verdictsOf, type Plan, type PlanRequest } from '@rangoli/core';
-import { computed } from 'vue';
+import { verdictsOf, type Plan, type PlanRequest, type Verdict } from '@rangoli/core';
+import { onClickOutside } from '@vueuse/core';
+import { computed, shallowRef, useId, useTemplateRef } from 'vue';
 import Worded from '../parts/Worded.vue';
 
 /** What makers check before they cut; or why the plan above is the last good one. */
 const props = defineProps<{ plan: Plan; request: PlanRequest; trouble: string | undefined }>();
 const emit = defineEmits<{ rescue: [] }>();
 
+/** Which verdict is told in full. */
+const told = shallowRef<Verdict['about']>();
+const detail = useId();
+const bar = useTemplateRef<HTMLElement>('bar');
+onClickOutside(bar, () => (told.value = undefined));
+
+/** What its button asks. */
+const whys: Readonly<Record<Verdict['about'], string>> = {
+  gift: 'where?',
+  fit: 'why?',
+  marks: 'why?',
+  paper: 'which?',
+};
+
 const verdicts = computed(() => verdictsOf(props.plan, props.request));
 </script>
 
 <template>
-  <footer class="bar" aria-label="Verdict">
+  <footer ref="bar" class="bar" aria-label="Verdict" @keydown.esc="told = undefined">
     <p v-if="trouble" class="trouble" role="status"><i class="wrong" />{{ trouble }}</p>
     <ul v-else>
-      <li
-        v-for="verdict in verdicts"
-        :key="verdict.about"
-        :class="[verdict.about, { told: verdict.detail }]"
-        :tabindex="verdict.detail ? 0 : undefined"
-      >
+      <li v-for="verdict in verdicts" :key="verdict.about" :class="verdict.about">
         <i v-if="verdict.state" :class="verdict.state" />
         <span
           >{{ verdict.text[0] }}<strong><Worded :text="verdict.text[1]" /></strong
           >{{ verdict.text[2] }}</span
         >
-        <span v-if="verdict.detail" class="detail"><Worded :text="verdict.detail" /></span>
+        <template v-if="verdict.detail">
+          <button
+            type="button"
+            class="why"
+            :aria-expanded="told === verdict.about"
+            :aria-describedby="told === verdict.about ? detail : undefined"
+            @click="told = told === verdict.about ? undefined : verdict.about"
+          >
+            {{ whys[verdict.about] }}
+          </button>
+          <span v-if="told === verdict.about" :id="detail" class="detail"
+            ><Worded :text="verdict.detail"
+          /></span>
+        </template>
       </li>
     </ul>
-    <button type="button" @click="emit('rescue')">Off by a bit?</button>
+    <button type="button" class="rescue" @click="emit('rescue')">Off by a bit?</button>
   </footer>
 </template>
 
@@ -45,7 +68,7 @@ const verdicts = computed(() => verdictsOf(props.plan, props.request));
 
 button {
   flex: none;
-  margin-left: 20px;
+  min-height: 24px;
   padding: 4px 8px;
   border: 0;
   font: 600 14px var(--text);
@@ -53,6 +76,21 @@ button {
   text-decoration: underline;
   background: none;
   cursor: pointer;
+}
+
+.rescue {
+  margin-left: 20px;
+}
+
+.why {
+  padding: 0 2px;
+  font-weight: 500;
+  color: #b9cfc8;
+}
+
+.why:hover,
+.why[aria-expanded='true'] {
+  color: #ffffff;
 }
 
 ul {
@@ -105,10 +143,6 @@ strong {
   color: #ffffff;
 }
 
-.told {
-  cursor: help;
-}
-
 .detail {
   position: absolute;
   z-index: 4;
@@ -121,7 +155,6 @@ strong {
   background: var(--mat-deep);
   border: 1px solid #5d7f78;
   border-radius: var(--radius);
-  visibility: hidden;
 }
 
 .paper .detail {
@@ -129,8 +162,19 @@ strong {
   right: 0;
 }
 
-li:hover .detail,
-li:focus .detail {
-  visibility: visible;
+/* As wide as the window, over the bar. */
+@media (max-width: 679px) {
+  li {
+    position: static;
+  }
+
+  .detail,
+  .paper .detail {
+    right: 8px;
+    bottom: calc(100% + 6px);
+    left: 8px;
+    width: auto;
+    max-width: none;
+  }
 }
 </style>
