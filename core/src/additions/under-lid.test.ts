@@ -10,6 +10,7 @@ import {
   withOption,
   type AdditionChoice,
   type Gift,
+  type Paper,
   type PlanRequest,
 } from '../index.ts';
 import { banded } from '../testing/banded.ts';
@@ -17,6 +18,17 @@ import { boxInSpace } from '../testing/joints-in-space.ts';
 import { faultsInSpace } from '../testing/proof.ts';
 import { anyPaper, tableRequestsIn, usualOf } from '../testing/requests.ts';
 import { faultsInWords, toldSteps } from '../testing/told.ts';
+
+/** Panels on the walls of the base that end below the lid, each layer so many millimetres in from the one under it. */
+function panels(margins: readonly number[], paper: Paper): AdditionChoice {
+  return {
+    addition: 'panel',
+    id: 'panel-1',
+    on: { which: 'walls', piece: 'base' },
+    layers: margins.map((margin) => ({ margin: millimetres(margin), paper })),
+    underCover: 'ends',
+  };
+}
 
 describe('a band under the lid', () => {
   it('goes round the base, is seen below the lid, and the lid goes on over it', () => {
@@ -32,14 +44,7 @@ describe('a band under the lid', () => {
         fc.array(fc.integer({ min: 1, max: 15 }), { maxLength: 2 }),
         (request, paper, width, margins) => {
           const card = { ...paper, sheet: request.papers[0].sheet };
-          const panels: AdditionChoice = {
-            addition: 'panel',
-            id: 'panel-1',
-            on: { which: 'walls', piece: 'base' },
-            layers: margins.map((margin) => ({ margin: millimetres(margin), paper: card })),
-            underCover: 'ends',
-          };
-          const bare = { ...request, additions: margins.length > 0 ? [panels] : [] };
+          const bare = { ...request, additions: margins.length > 0 ? [panels(margins, card)] : [] };
           const asked = banded(bare, 'under lid', width, card);
           const result = planBox(asked);
           if (!result.ok) return;
@@ -115,14 +120,7 @@ describe('a band under the lid', () => {
     const half = withLid('half');
     const card = { ...stockPaper('comet'), thickness: millimetres(0.8) };
     const lidOver = (...margins: readonly number[]) => {
-      const panels: AdditionChoice = {
-        addition: 'panel',
-        id: 'panel-1',
-        on: { which: 'walls', piece: 'base' },
-        layers: margins.map((margin) => ({ margin: millimetres(margin), paper: card })),
-        underCover: 'ends',
-      };
-      return lidOf(banded({ ...half, additions: [panels] }, 'under lid', 10));
+      return lidOf(banded({ ...half, additions: [panels(margins, card)] }, 'under lid', 10));
     };
     const alone = lidOf(banded(half, 'under lid', 10));
     expect(lidOver(10)).toBe(alone);

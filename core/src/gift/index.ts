@@ -10,12 +10,7 @@ export {
   type Rows,
 } from './arrangement.ts';
 export { apart, standsInARow, standsInRows } from './apart.ts';
-export {
-  commonDrawers,
-  commonThings,
-  type CommonDrawer,
-  type CommonThing,
-} from './common-things.ts';
+export { commonDrawers, type CommonDrawer, type CommonThing } from './common-things.ts';
 export { reshape } from './reshape.ts';
 export { measuresOf, type GiftMeasure } from './measures.ts';
 export {

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   commonDrawers,
-  commonThings,
   extentsOf,
   sizeInWords,
   type CommonThing,
@@ -24,12 +23,12 @@ const wanted = shallowRef('');
 
 const drawers = computed(() => {
   const words = wanted.value.toLocaleLowerCase('en').split(/\s+/);
-  const isWanted = ({ name, drawer }: CommonThing) =>
-    words.every((word) => `${name} ${drawer}`.toLocaleLowerCase('en').includes(word));
   return commonDrawers
-    .map((drawer) => ({
+    .map(({ name: drawer, things }) => ({
       drawer,
-      things: commonThings.filter((thing) => thing.drawer === drawer && isWanted(thing)),
+      things: things.filter(({ name }) =>
+        words.every((word) => `${name} ${drawer}`.toLocaleLowerCase('en').includes(word)),
+      ),
     }))
     .filter(({ things }) => things.length > 0);
 });

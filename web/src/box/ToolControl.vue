@@ -130,7 +130,7 @@ watchDebounced(
     <PickField label="Trimmer" :value="kit.trimmer.id" :options="trimmers" @change="setTrimmer" />
     <PickField label="Scoring board" :value="kit.board.id" :options="boards" @change="setBoard" />
     <p v-if="inUnit" class="wide in-unit">
-      Cut sizes are on your tools in {{ unit === 'mm' ? 'inches' : 'mm' }}.
+      Your tools are marked in {{ unit === 'mm' ? 'inches' : 'mm' }}, so that is how you cut.
       <button type="button" @click="emit('change', inUnit)">
         Use tools in {{ unit === 'mm' ? 'mm' : 'inches' }}
       </button>

@@ -147,7 +147,7 @@ async function take(compared: Compared, part: WayOut['part'] = {}): Promise<void
         />
       </ul>
       <template v-if="refused.length > 0">
-        <h2>{{ fitting.length > 0 ? 'Not as it is asked for' : 'What would do' }}</h2>
+        <h2>{{ fitting.length > 0 ? 'These don’t fit as asked' : 'What would make them fit' }}</h2>
         <ul class="grid small">
           <RefusedCard
             v-for="compared in refused"

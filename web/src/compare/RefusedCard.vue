@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { requestIn, type Compared, type PlanRequest, type WayOut } from '@rangoli/core';
+import { planBox, type Compared, type PlanRequest, type WayOut } from '@rangoli/core';
 import { computed } from 'vue';
 import { useWaysOut } from '../parts/use-ways-out.ts';
 import Worded from '../parts/Worded.vue';
@@ -12,13 +12,19 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ take: [part: WayOut['part']] }>();
 
-const { ways, isLooking } = useWaysOut(
-  computed(() => ({
-    request: requestIn(props.request, props.compared.choice),
-    problems: props.compared.problems,
-  })),
-  { enough: 1 },
-);
+/**
+ * The box as it would be taken. Kinds are compared on one paper; what is a way out for all papers of the box is tried
+ * on all of them, and none of them is lost with it.
+ */
+const asked = computed(() => {
+  const { request, compared } = props;
+  const whole: PlanRequest = { ...request, style: compared.choice, made: [] };
+  const result = request.papers.length === 1 ? compared : planBox(whole);
+  return { request: whole, problems: result.ok ? [] : result.problems };
+});
+const fitsAsItIs = computed(() => asked.value.problems.length === 0);
+
+const { ways, isLooking } = useWaysOut(asked, { enough: 1 });
 /** That another kind would do is seen beside it. */
 const own = computed(() => ways.value.find(({ kind }) => kind !== 'other kind'));
 </script>
@@ -27,11 +33,14 @@ const own = computed(() => ways.value.find(({ kind }) => kind !== 'other kind'))
   <li :class="{ chosen }">
     <strong>{{ compared.style.name }}</strong>
     <Worded
-      v-for="problem in compared.problems.slice(0, 1)"
+      v-for="problem in (fitsAsItIs ? compared.problems : asked.problems).slice(0, 1)"
       :key="problem.message"
       :text="problem.message"
     />
-    <button v-if="own" type="button" @click="emit('take', own.part)">
+    <button v-if="fitsAsItIs" type="button" @click="emit('take', {})">
+      Fits on the papers of this box
+    </button>
+    <button v-else-if="own" type="button" @click="emit('take', own.part)">
       <Worded :text="own.said" />
     </button>
     <span v-else-if="isLooking" class="looking">Looking for what would do…</span>

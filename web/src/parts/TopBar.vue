@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { Menu } from '@lucide/vue';
 import { onClickOutside } from '@vueuse/core';
-import { computed, ref, useId, useTemplateRef, watch, watchEffect } from 'vue';
+import { computed, ref, useId, useTemplateRef, watch } from 'vue';
 import { RouterLink, useRoute } from 'vue-router';
 import { useKeeping } from '../stores/keeping.ts';
-import { useProject } from '../stores/project.ts';
 import { focusMain } from './focus-main.ts';
 import KeptMark from './KeptMark.vue';
-
-type Place = 'shelf' | 'box' | 'compare' | 'limits' | 'make' | 'kit' | 'papers' | 'kept';
+import NavLinks from './NavLinks.vue';
+import { useTitle, type Place } from './use-title.ts';
 
 /**
  * The bar over every view, one row at every width: the way back to the shelf, the other views, the name of the open box
@@ -43,24 +42,10 @@ const views = computed(() =>
 );
 const here = computed(() => viewsOfBox.find(({ place }) => place === props.place)?.said ?? 'Menu');
 
-const titles: Readonly<Record<Place, string>> = {
-  shelf: 'Shelf',
-  box: 'Box',
-  compare: 'Compare',
-  limits: 'What fits',
-  make: 'Make',
-  kit: 'My tools',
-  papers: 'My papers',
-  kept: 'What is kept where',
-};
-const open = useProject();
-/** Every view is told from the others by its title, the box first. */
-watchEffect(() => {
-  const name = open.id === props.project ? open.document?.name : undefined;
-  document.title = [name, titles[props.place], 'Rangoli']
-    .filter((part) => part !== undefined)
-    .join(' · ');
-});
+useTitle(
+  () => props.place,
+  () => props.project,
+);
 
 const keeping = useKeeping();
 const waits = computed(() => keeping.waiting.length > 0 || keeping.isAway);
@@ -103,36 +88,25 @@ function close(): void {
       ><span class="visually-hidden">, all views</span>
     </button>
     <div :id="menu" ref="panel" class="panel" :class="{ open: isOpen }">
-      <nav class="links places" aria-label="Views">
-        <RouterLink
-          v-for="each in places"
-          :key="each.place"
-          :to="each.to"
-          :class="{ here: place === each.place }"
-          >{{ each.said }}</RouterLink
-        >
+      <NavLinks class="links places" label="Views" :links="places" :place="place">
         <KeptMark :is-here="place === 'kept'" />
-      </nav>
-      <nav v-if="views.length > 0" class="links in-menu" aria-label="Views of the box">
-        <RouterLink
-          v-for="each in views"
-          :key="each.place"
-          :to="each.to"
-          :class="{ here: place === each.place }"
-          >{{ each.said }}</RouterLink
-        >
-      </nav>
+      </NavLinks>
+      <NavLinks
+        v-if="views.length > 0"
+        class="links in-menu"
+        label="Views of the box"
+        :links="views"
+        :place="place"
+      />
       <div class="tools more"><slot name="more" /></div>
     </div>
-    <nav v-if="views.length > 0" class="links views" aria-label="Views of the box">
-      <RouterLink
-        v-for="each in views"
-        :key="each.place"
-        :to="each.to"
-        :class="{ here: place === each.place }"
-        >{{ each.said }}</RouterLink
-      >
-    </nav>
+    <NavLinks
+      v-if="views.length > 0"
+      class="views"
+      label="Views of the box"
+      :links="views"
+      :place="place"
+    />
     <div class="middle"><slot /></div>
     <KeptMark v-if="waits && project !== undefined" class="waits-here" :is-here="false" />
     <div class="tools own"><slot name="tools" /></div>
@@ -225,27 +199,6 @@ function close(): void {
 
 .more {
   order: 6;
-}
-
-.links {
-  display: flex;
-  flex: none;
-  align-items: center;
-  gap: 4px;
-  font-weight: 600;
-}
-
-.links a {
-  padding: 5px 9px;
-  border-radius: var(--radius);
-  color: var(--ink-soft);
-  text-decoration: none;
-  white-space: nowrap;
-}
-
-.links .here {
-  color: var(--ink);
-  background: var(--leaf-pale);
 }
 
 .bar .in-menu {
@@ -364,7 +317,7 @@ function close(): void {
     display: none;
   }
 
-  .of-box .panel a {
+  .of-box .panel :deep(a) {
     display: flex;
     align-items: center;
     min-height: 40px;
@@ -412,10 +365,6 @@ function close(): void {
   .places :deep(.kept span) {
     position: absolute;
     clip-path: inset(50%);
-  }
-
-  .links a {
-    padding: 5px 8px;
   }
 }
 </style>
