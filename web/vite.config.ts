@@ -1,9 +1,11 @@
 import vue from '@vitejs/plugin-vue';
 import { defaultClientConditions, defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { themeAsCss } from './theme/theme-as-css.ts';
 
 export default defineConfig({
   plugins: [
+    themeAsCss(),
     vue(),
     VitePWA({
       // Registered once the page has loaded what it needs itself.

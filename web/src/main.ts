@@ -7,19 +7,11 @@ import { createPinia } from 'pinia';
 import PrimeVue from 'primevue/config';
 import { createApp } from 'vue';
 import App from './App.vue';
-import { preset } from './preset.ts';
 import { router } from './router.ts';
 
 createApp(App)
   .use(createPinia())
   .use(router)
-  .use(PrimeVue, {
-    theme: {
-      preset,
-      options: {
-        darkModeSelector: false,
-        cssLayer: { name: 'primevue', order: 'reset, tokens, primevue, app' },
-      },
-    },
-  })
+  // Its style sheets are made by the build.
+  .use(PrimeVue, { theme: 'none' })
   .mount('#app');

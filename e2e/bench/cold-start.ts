@@ -1,0 +1,73 @@
+import { launchChromium } from '../support/browser.ts';
+import { RangoliServer } from '../support/rangoli-server.ts';
+
+/* A box opened for the first time on a processor at a quarter of its speed: when its cut list is there, and the longest tasks. */
+
+const slowdown = 4;
+const rounds = 5;
+const boxes = ['Pocket sundial', 'Planet marbles, three by three', 'Night tea tin'];
+
+interface Opening {
+  readonly cutList: number;
+  readonly longest: number;
+  readonly blocked: number;
+}
+
+const server = new RangoliServer('--demo');
+await server.start();
+const browser = await launchChromium();
+
+async function addressOf(name: string): Promise<string> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(server.origin);
+  const address = await page.getByRole('link', { name }).first().getAttribute('href');
+  await page.close();
+  if (!address) throw new Error(`The demo has no box “${name}”`);
+  return server.origin + address;
+}
+
+/** Opens the box in a browser that has never seen Rangoli. */
+async function openCold(address: string): Promise<Opening> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  const session = await context.newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: slowdown });
+  await page.addInitScript(`
+    window.tasks = [];
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) window.tasks.push(duration);
+    }).observe({ type: 'longtask', buffered: true });
+    new MutationObserver(() => {
+      if (!window.cutListAt && document.querySelector('[aria-label="Cut list"] .size')) window.cutListAt = performance.now();
+    }).observe(document, { childList: true, subtree: true });
+  `);
+  await page.goto(address);
+  await page.locator('[aria-label="Cut list"] .size').first().waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(1500);
+  const [cutList, tasks] = await page.evaluate((): readonly [number, readonly number[]] => {
+    const found: unknown = Reflect.get(window, 'tasks');
+    return [Number(Reflect.get(window, 'cutListAt')), Array.isArray(found) ? found.map(Number) : []];
+  });
+  await context.close();
+  return {
+    cutList,
+    longest: Math.max(0, ...tasks),
+    blocked: tasks.reduce((sum, task) => sum + task, 0),
+  };
+}
+
+const median = (values: readonly number[]) =>
+  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
+
+for (const name of boxes) {
+  const address = await addressOf(name);
+  const opened: Opening[] = [];
+  for (let round = 0; round < rounds; round++) opened.push(await openCold(address));
+  const of = (read: (each: Opening) => number) => median(opened.map(read)).toFixed(0);
+  console.log(
+    `“${name}” opened cold at a ${String(slowdown)}th of the speed: cut list after ${of((each) => each.cutList)} ms (wanted: 2500), ` +
+      `longest task ${of((each) => each.longest)} ms, all long tasks ${of((each) => each.blocked)} ms; median of ${String(rounds)}`,
+  );
+}
+await browser.close();
+await server.dispose();
