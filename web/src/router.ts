@@ -19,6 +19,7 @@ const laterParts = [
   () => import('./access/SignIn.vue'),
   () => import('./box/CommonThings.vue'),
   () => import('./parts/ShortcutsDialog.vue'),
+  () => import('./planner/tasks.ts'),
 ];
 
 /**

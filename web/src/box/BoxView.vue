@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { planBox, planChanges, svgPattern, type PlanRequest, type WayOut } from '@rangoli/core';
+import { planChanges, svgPattern, type PlanRequest, type WayOut } from '@rangoli/core';
 import { Download, Redo2, Undo2 } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { usePlanned } from '../planner/use-planned.ts';
 import OpeningNote from '../parts/OpeningNote.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
@@ -60,25 +61,21 @@ const basis = computed<PlanRequest | undefined>((before) => {
   const now = project.document?.basis?.box;
   return JSON.stringify(now) === JSON.stringify(before) ? before : now;
 });
-const basisPlanned = computed(() => {
-  const request = basis.value;
-  if (!request) return undefined;
-  const result = planBox(request);
-  return result.ok ? { plan: result.plan, request } : undefined;
+const basisPlanned = usePlanned(() => basis.value);
+const changes = computed(() => {
+  const before = basisPlanned.value;
+  if (!before?.result.ok || !project.shown) return undefined;
+  return planChanges({ plan: before.result.plan, request: before.request }, project.shown);
 });
-const changes = computed(() =>
-  basisPlanned.value && project.shown ? planChanges(basisPlanned.value, project.shown) : undefined,
-);
 
 const rulers = [
   { value: 'inch', label: 'inch' },
   { value: 'mm', label: 'mm' },
 ] as const;
 const hasDraft = computed(() => drafts.anyIn(project.id));
-const stale = computed(() => hasDraft.value || project.problems.length > 0);
+const stale = computed(() => hasDraft.value || project.refused !== undefined);
 const trouble = computed(() => {
-  if (project.problems.length > 0)
-    return 'This can’t be made yet. The plan shown is the last one that could.';
+  if (project.refused) return 'This can’t be made yet. The plan shown is the last one that could.';
   return hasDraft.value
     ? 'One entry can’t be taken yet. The plan shown goes by the last good one.'
     : undefined;
@@ -207,9 +204,8 @@ async function keepBoth(): Promise<void> {
         :stale="stale"
       >
         <RefusalNote
-          v-if="project.problems.length > 0"
-          :problems="project.problems"
-          :request="project.document.box"
+          v-if="project.refused"
+          :refused="project.refused"
           :project="id"
           @take="takeWayOut"
           @anew="project.forgetMade()"
@@ -217,8 +213,8 @@ async function keepBoth(): Promise<void> {
       </CuttingMat>
       <section v-else class="mat-empty" aria-label="Pieces on the cutting mat">
         <RefusalNote
-          :problems="project.problems"
-          :request="project.document.box"
+          v-if="project.refused"
+          :refused="project.refused"
           :project="id"
           @take="takeWayOut"
           @anew="project.forgetMade()"

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import type { PlanRequest, Problem, WayOut } from '@rangoli/core';
+import type { WayOut } from '@rangoli/core';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import Worded from '../parts/Worded.vue';
-import { useWaysOut } from '../parts/use-ways-out.ts';
+import { useWaysOut } from '../planner/use-ways-out.ts';
+import type { Refused } from '../planner/tasks.ts';
 
 /** Why a box can't be made, and what would make it possible. */
 const props = defineProps<{
-  problems: readonly Problem[];
-  request: PlanRequest;
+  refused: Refused;
   project: string;
 }>();
 const emit = defineEmits<{
@@ -18,16 +18,16 @@ const emit = defineEmits<{
   anew: [];
 }>();
 
-const { ways, isLooking } = useWaysOut(
-  computed(() => ({ request: props.request, problems: props.problems })),
-);
-const isMade = computed(() => props.problems.some(({ field }) => field === 'made'));
+const { ways, isLooking } = useWaysOut(computed(() => props.refused));
+const isMade = computed(() => props.refused.problems.some(({ field }) => field === 'made'));
 </script>
 
 <template>
   <div class="refusal" role="alert">
     <h2>This box can’t be made yet</h2>
-    <p v-for="problem in problems" :key="problem.field"><Worded :text="problem.message" /></p>
+    <p v-for="problem in refused.problems" :key="problem.field">
+      <Worded :text="problem.message" />
+    </p>
     <p v-if="ways.length > 0" class="would">
       {{ ways.length === 1 ? 'This would do:' : 'Any of these would do:' }}
     </p>

@@ -5,9 +5,7 @@ import {
   cutUnit,
   inchFraction,
   kitFor,
-  largestEachWay,
   millimetres,
-  planBox,
   roundDown,
   scoringMeans,
   toolsAtHand,
@@ -17,10 +15,12 @@ import {
   type PunchBoard,
   type Unit,
 } from '@rangoli/core';
-import { watchDebounced } from '@vueuse/core';
-import { computed, shallowRef } from 'vue';
+import { refDebounced } from '@vueuse/core';
+import { computed } from 'vue';
 import PickField from '../parts/PickField.vue';
 import Worded from '../parts/Worded.vue';
+import { planner, searcher } from '../planner/planner.ts';
+import { useWorkedOut } from '../planner/use-worked-out.ts';
 import { useToolbox } from '../stores/toolbox.ts';
 
 /** The tools that the box is planned for, out of those that the maker has. */
@@ -95,33 +95,36 @@ function setPunchBoard(id: string): void {
   });
 }
 
-/** What the box comes to on the board's marks, and the largest; worked out once the maker's hand rests. */
-const onBoard = shallowRef<string>();
-watchDebounced(
-  () => [chosen.value, props.request] as const,
-  ([board, request]) => {
-    const result = board && planBox(request);
-    const found = board && largestEachWay(request);
-    if (result?.ok && result.plan.pieces.every((piece) => !piece.punchBoard)) {
-      onBoard.value = 'None of its marks make this box: its lines go along a ruler.';
-      return;
-    }
-    if (!found || !result?.ok) {
-      onBoard.value = undefined;
-      return;
-    }
-    const { unit } = request;
-    const fine = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
-    const coarse = unit === 'inch' ? inchFraction(1, 16) : millimetres(1);
-    const { across, deep, high } = result.plan.clearInside;
-    const inside = [across, deep]
-      .map((length) => formatLength(roundDown(length, fine), unit))
-      .join(' × ');
-    const said = (length: Length) => formatWithUnit(roundDown(length, coarse), unit);
-    onBoard.value = `The inside comes to ${inside} × ${formatWithUnit(roundDown(high, fine), unit)}. Its largest: a gift ${said(found.across)} wide at this height, or ${said(found.high)} high.`;
-  },
-  { debounce: 350, immediate: true },
+/** Worked out once the maker's hand rests. */
+const { workedOut } = useWorkedOut(
+  refDebounced(
+    computed(() => (chosen.value ? props.request : undefined)),
+    350,
+  ),
+  async (request) => ({
+    planned: await planner((tasks) => tasks.planBox(request)),
+    largest: await searcher((tasks) => tasks.largestEachWay(request)),
+  }),
 );
+
+/** What the box comes to on the board's marks, and the largest. */
+const onBoard = computed(() => {
+  if (!workedOut.value) return undefined;
+  const { planned, largest } = workedOut.value.result;
+  if (!planned.ok) return undefined;
+  if (planned.plan.pieces.every((piece) => !piece.punchBoard))
+    return 'None of its marks make this box: its lines go along a ruler.';
+  if (!largest) return undefined;
+  const { unit } = workedOut.value.request;
+  const fine = unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5);
+  const coarse = unit === 'inch' ? inchFraction(1, 16) : millimetres(1);
+  const { across, deep, high } = planned.plan.clearInside;
+  const inside = [across, deep]
+    .map((length) => formatLength(roundDown(length, fine), unit))
+    .join(' × ');
+  const said = (length: Length) => formatWithUnit(roundDown(length, coarse), unit);
+  return `The inside comes to ${inside} × ${formatWithUnit(roundDown(high, fine), unit)}. Its largest: a gift ${said(largest.across)} wide at this height, or ${said(largest.high)} high.`;
+});
 </script>
 
 <template>

@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import {
   chosenBy,
-  compareStyles,
   extentsOf,
-  largestGift,
   orders,
   requestIn,
   wishes,
@@ -15,6 +13,8 @@ import {
 } from '@rangoli/core';
 import { computed, onBeforeUnmount, ref, shallowReactive, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { searcher } from '../planner/planner.ts';
+import { useWorkedOut } from '../planner/use-worked-out.ts';
 import MeasureSize from '../parts/MeasureSize.vue';
 import OpeningNote from '../parts/OpeningNote.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
@@ -30,9 +30,11 @@ const project = useOpenProject(() => props.id);
 const router = useRouter();
 
 const request = computed(() => project.document?.box);
-const all = computed((): readonly Compared[] =>
-  request.value ? compareStyles(request.value) : [],
+/** All kinds of box; those for the request before, while the ones for this are worked out. */
+const { workedOut: compared } = useWorkedOut(request, (wanted) =>
+  searcher((tasks) => tasks.compareStyles(wanted)),
 );
+const all = computed((): readonly Compared[] => compared.value?.result ?? []);
 
 const wishLabels: Readonly<Record<Wish, string>> = {
   'one sheet': 'fit one sheet',
@@ -61,22 +63,22 @@ const scaleTo = computed(() => {
   return sheet ? Math.max(sheet.width, sheet.height) : 1;
 });
 
-/** The largest gifts are looked for one style after the other, when there is time. */
+/** The largest gifts are looked for one kind after the other, when all kinds are seen. */
 const largest = shallowReactive(new Map<string, Extents | undefined>());
 let turn = 0;
+
 watch(
-  all,
-  (list) => {
-    largest.clear();
+  compared,
+  async (now) => {
     const mine = ++turn;
-    const waiting = list.filter(({ ok }) => ok);
-    const next = () => {
-      const compared = waiting.shift();
-      if (mine !== turn || !compared || !request.value) return;
-      largest.set(compared.style.id, largestGift(requestIn(request.value, compared.choice)));
-      setTimeout(next, 0);
-    };
-    setTimeout(next, 60);
+    largest.clear();
+    for (const { ok, choice, style } of now?.result ?? []) {
+      if (!now || !ok) continue;
+      const asked = requestIn(now.request, choice);
+      const most = await searcher((tasks) => tasks.largestGift(asked));
+      if (mine !== turn) return;
+      largest.set(style.id, most);
+    }
   },
   { immediate: true },
 );
@@ -106,7 +108,7 @@ async function take(compared: Compared, part: WayOut['part'] = {}): Promise<void
             with-unit
           />, on {{ request.papers[0].name }} {{ request.papers[0].sheet.name }}
         </p>
-        <p class="count">{{ fittingCount }} of {{ all.length }} fit</p>
+        <p v-if="all.length > 0" class="count">{{ fittingCount }} of {{ all.length }} fit</p>
       </header>
       <div class="switches">
         <div role="group" aria-label="Must">
@@ -136,30 +138,31 @@ async function take(compared: Compared, part: WayOut['part'] = {}): Promise<void
       </div>
       <ul v-if="fitting.length > 0" class="grid">
         <StyleCard
-          v-for="compared in fitting"
-          :key="compared.style.id"
-          :compared="compared"
+          v-for="each in fitting"
+          :key="each.style.id"
+          :compared="each"
           :request="request"
-          :chosen="compared.style.id === request.style.style"
-          :largest="largest.get(compared.style.id)"
+          :chosen="each.style.id === request.style.style"
+          :largest="largest.get(each.style.id)"
           :scale-to="scaleTo"
-          @take="take(compared)"
+          @take="take(each)"
         />
       </ul>
       <template v-if="refused.length > 0">
         <h2>{{ fitting.length > 0 ? 'These don’t fit as asked' : 'What would make them fit' }}</h2>
         <ul class="grid small">
           <RefusedCard
-            v-for="compared in refused"
-            :key="compared.style.id"
-            :compared="compared"
+            v-for="each in refused"
+            :key="each.style.id"
+            :compared="each"
             :request="request"
-            :chosen="compared.style.id === request.style.style"
-            @take="(part) => take(compared, part)"
+            :chosen="each.style.id === request.style.style"
+            @take="(part) => take(each, part)"
           />
         </ul>
       </template>
-      <p v-if="shown.length === 0" class="none">
+      <p v-if="all.length === 0" class="none" role="status">Putting every kind of box round it…</p>
+      <p v-else-if="shown.length === 0" class="none">
         No kind of box meets all of these for this gift. Take one of the wishes back.
       </p>
     </main>

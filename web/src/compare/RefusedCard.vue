@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { planBox, type Compared, type PlanRequest, type WayOut } from '@rangoli/core';
+import type { Compared, PlanRequest, WayOut } from '@rangoli/core';
 import { computed } from 'vue';
-import { useWaysOut } from '../parts/use-ways-out.ts';
+import type { Refused } from '../planner/tasks.ts';
+import { usePlanned } from '../planner/use-planned.ts';
+import { useWaysOut } from '../planner/use-ways-out.ts';
 import Worded from '../parts/Worded.vue';
 
 /** A kind of box that this gift has none of as it is asked for: why, and what would make it possible. */
@@ -16,13 +18,21 @@ const emit = defineEmits<{ take: [part: WayOut['part']] }>();
  * The box as it would be taken. Kinds are compared on one paper; what is a way out for all papers of the box is tried
  * on all of them, and none of them is lost with it.
  */
-const asked = computed(() => {
+const whole = computed((): PlanRequest => ({
+  ...props.request,
+  style: props.compared.choice,
+  made: [],
+}));
+const planned = usePlanned(() => (props.request.papers.length > 1 ? whole.value : undefined));
+const fitsAsItIs = computed(() => planned.value?.result.ok === true);
+const asked = computed((): Refused | undefined => {
   const { request, compared } = props;
-  const whole: PlanRequest = { ...request, style: compared.choice, made: [] };
-  const result = request.papers.length === 1 ? compared : planBox(whole);
-  return { request: whole, problems: result.ok ? [] : result.problems };
+  if (request.papers.length === 1) return { request: whole.value, problems: compared.problems };
+  const now = planned.value;
+  return now?.result.ok === false
+    ? { request: now.request, problems: now.result.problems }
+    : undefined;
 });
-const fitsAsItIs = computed(() => asked.value.problems.length === 0);
 
 const { ways, isLooking } = useWaysOut(asked, { enough: 1 });
 /** That another kind would do is seen beside it. */
@@ -33,7 +43,7 @@ const own = computed(() => ways.value.find(({ kind }) => kind !== 'other kind'))
   <li :class="{ chosen }">
     <strong>{{ compared.style.name }}</strong>
     <Worded
-      v-for="problem in (fitsAsItIs ? compared.problems : asked.problems).slice(0, 1)"
+      v-for="problem in (asked ?? compared).problems.slice(0, 1)"
       :key="problem.message"
       :text="problem.message"
     />

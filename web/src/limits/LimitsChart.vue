@@ -16,7 +16,7 @@ import { useElementSize } from '@vueuse/core';
 import { area, line, pointer, scaleLinear } from 'd3';
 import { computed, ref, useTemplateRef } from 'vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
-import type { Limits } from './limits.ts';
+import type { Limits } from '../planner/tasks.ts';
 
 /** How high gifts may be for each footprint, with today's gift as a point that can be dragged. */
 const props = defineProps<{

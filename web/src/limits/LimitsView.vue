@@ -28,9 +28,10 @@ import Pick from '../parts/Pick.vue';
 import OpeningNote from '../parts/OpeningNote.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
+import { searcher } from '../planner/planner.ts';
+import { useWorkedOut } from '../planner/use-worked-out.ts';
 import { useOpenProject } from '../stores/open-project.ts';
 import { usePapers } from '../stores/papers.ts';
-import { useLimits } from './limits.ts';
 import LimitsChart from './LimitsChart.vue';
 
 /** How large a gift may be for this kind of box on this sheet, and how far today's gift could grow. */
@@ -40,7 +41,10 @@ const project = useOpenProject(() => props.id);
 
 const request = computed(() => project.document?.box);
 /** The limits are looked for again once the hand rests. */
-const { limits, isWorking } = useLimits(refDebounced(request, 350));
+const { workedOut, isWorking } = useWorkedOut(refDebounced(request, 350), (wanted) =>
+  searcher((tasks) => tasks.limitsOf(wanted)),
+);
+const limits = computed(() => workedOut.value?.result);
 
 const size = computed(() => request.value && extentsOf(request.value.gift));
 const mark = computed(() => (request.value?.unit === 'mm' ? millimetres(1) : inchFraction(1, 16)));

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { papersOf, cutUnit, cutSizeOf, extentsOf, paperFor, planBox } from '@rangoli/core';
+import { papersOf, cutUnit, cutSizeOf, extentsOf, paperFor } from '@rangoli/core';
 import { Copy, Ruler, Trash2 } from '@lucide/vue';
 import { useIntersectionObserver } from '@vueuse/core';
 import { computed, onBeforeUnmount, shallowRef, useTemplateRef } from 'vue';
@@ -10,6 +10,7 @@ import { layPieces } from '../parts/lay-pieces.ts';
 import MeasureSize from '../parts/MeasureSize.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import Worded from '../parts/Worded.vue';
+import { usePlanned } from '../planner/use-planned.ts';
 import { inTurn } from './in-turn.ts';
 
 /** A box on the shelf: its own pieces on the mat with the box that they become, what it holds, what is cut. */
@@ -33,10 +34,12 @@ const { isSupported, stop } = useIntersectionObserver(card, (entries) => {
 onBeforeUnmount(() => leaveRow());
 if (!isSupported.value) isSeen.value = true;
 
-const result = computed(() => (isSeen.value ? planBox(box.value) : undefined));
-const plan = computed(() => (result.value?.ok ? result.value.plan : undefined));
+const planned = usePlanned(() => (isSeen.value ? box.value : undefined));
+const plan = computed(() => (planned.value?.result.ok ? planned.value.result.plan : undefined));
 /** Why it can’t be made. */
-const why = computed(() => (result.value?.ok === false ? result.value.problems[0]?.message : ''));
+const why = computed(() =>
+  planned.value?.result.ok === false ? planned.value.result.problems[0]?.message : undefined,
+);
 const layout = computed(
   () =>
     plan.value &&
@@ -83,8 +86,8 @@ const actions = computed(() => {
         </svg>
         <BoxPicture :plan="plan" :papers="papersOf(box)" class="folded" />
       </span>
-      <span v-else-if="!isSeen" class="mat" />
-      <span v-else class="mat impossible"><Worded :text="why ?? ''" /></span>
+      <span v-else-if="why" class="mat impossible"><Worded :text="why" /></span>
+      <span v-else class="mat" />
       <span class="text">
         <strong>{{ project.document.name }}</strong>
         <span class="quiet"

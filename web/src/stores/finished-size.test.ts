@@ -71,6 +71,7 @@ describe('a box that is asked for by its finished size', () => {
     ];
     for (const part of changes) {
       project.changeBox('part', part);
+      await vi.waitFor(() => expect(project.shown?.request).toBe(project.document?.box));
       const box = project.document?.box;
       const plan = project.shown?.plan;
       if (!box || !plan) throw new Error('It is open');

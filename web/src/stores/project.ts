@@ -1,6 +1,5 @@
 import {
   directedRoom,
-  planBox,
   projectDocumentSchema,
   kitAsItIs,
   withFinishedSize,
@@ -12,10 +11,12 @@ import {
   type Unit,
 } from '@rangoli/core';
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import { createProject, restoreProject } from '../api/projects.ts';
 import { asOwnBox, type Boxes } from '../keeping/boxes.ts';
 import type { Replica, Standing } from '../keeping/replica.ts';
+import type { Refused } from '../planner/tasks.ts';
+import { usePlanned } from '../planner/use-planned.ts';
 import { record, startHistory, stepBack, stepForward, type History } from './history.ts';
 import { useKeeping } from './keeping.ts';
 import { usePress } from './press.ts';
@@ -55,24 +56,33 @@ export const useProject = defineStore('project', () => {
   const keeping = useKeeping();
   const pressHeld = usePress();
   let replica: Replica<ProjectDocument> | undefined;
-  let lastGood: GoodPlan | undefined;
 
   const document = computed(() => history.value?.present);
   const canUndo = computed(() => (history.value?.past.length ?? 0) > 0);
   const canRedo = computed(() => (history.value?.future.length ?? 0) > 0);
-  const result = computed(() => document.value && planBox(document.value.box));
+  const planned = usePlanned(() => document.value?.box);
   /** The plan to show: the one for these numbers, or the last that came out. */
-  const shown = computed((): GoodPlan | undefined => {
-    if (document.value && result.value?.ok)
-      lastGood = { plan: result.value.plan, request: document.value.box };
-    return lastGood;
+  const shown = shallowRef<GoodPlan>();
+  watch(
+    planned,
+    (now) => {
+      if (!now) shown.value = undefined;
+      else if (now.result.ok) shown.value = { plan: now.result.plan, request: now.request };
+    },
+    { flush: 'sync' },
+  );
+  /** The request that came to nothing, and why. */
+  const refused = computed((): Refused | undefined => {
+    const now = planned.value;
+    return now?.result.ok === false
+      ? { request: now.request, problems: now.result.problems }
+      : undefined;
   });
-  const problems = computed(() => (result.value?.ok === false ? result.value.problems : []));
+  const problems = computed(() => refused.value?.problems ?? []);
 
   /** Follows a box in all that becomes of it; what is told of another one than the open one is not shown. */
   function follow(opened: Replica<ProjectDocument>, boxes: Boxes): void {
     replica = opened;
-    lastGood = undefined;
     const before = startHistory(opened.heldValue);
     // A change that an earlier visit could not send goes on from where it was.
     history.value = opened.isWaiting ? record(before, opened.value, now('earlier change')) : before;
@@ -224,6 +234,7 @@ export const useProject = defineStore('project', () => {
     canUndo,
     canRedo,
     shown,
+    refused,
     problems,
     toolsNow,
     takeToolsNow,

@@ -1,0 +1,45 @@
+import { wrap, type Remote } from 'comlink';
+import type { Tasks } from './tasks.ts';
+
+/** Has the tasks do something, and gives what comes of it. */
+type Planner = <Result>(
+  work: (tasks: Tasks | Remote<Tasks>) => Result | Promise<Result>,
+) => Promise<Result>;
+
+/** Milliseconds after which the tasks are asked for again, when they could not be had. */
+const pause = 3000;
+
+async function tasksInPage(): Promise<Tasks> {
+  for (;;)
+    try {
+      return (await import('./tasks.ts')).tasks;
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, pause));
+    }
+}
+
+/** A planner in a worker of its own; one in the page where there are no workers, or its script has not come. */
+function startPlanner(): Planner {
+  if (typeof Worker === 'undefined') return async (work) => work(await tasksInPage());
+  const worker = new Worker(new URL('./planner-worker.ts', import.meta.url), { type: 'module' });
+  const beside = wrap<Tasks>(worker);
+  const lost = new Promise<undefined>((resolve) => {
+    worker.addEventListener('error', () => resolve(undefined));
+  });
+  return async (work) => {
+    const answering = Promise.resolve(work(beside)).then((result) => ({ result }));
+    const answered = await Promise.race([answering, lost]);
+    return answered ? answered.result : work(await tasksInPage());
+  };
+}
+
+/** Plans boxes; it has nothing else to do, so that it always answers at once. It starts with the page. */
+export const planner = startPlanner();
+
+let startedSearcher: Planner | undefined;
+
+/** Looks for what takes its time: kinds to compare, limits, ways out. It starts when it is first asked. */
+export const searcher: Planner = (work) => {
+  startedSearcher ??= startPlanner();
+  return startedSearcher(work);
+};

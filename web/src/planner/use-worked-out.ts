@@ -1,0 +1,52 @@
+import { computed, shallowRef, toValue, watch, type MaybeRefOrGetter } from 'vue';
+import type { PlanRequest } from '@rangoli/core';
+
+/** What came of a request. */
+export interface WorkedOut<Result> {
+  readonly request: PlanRequest;
+  readonly result: Result;
+}
+
+/**
+ * Works out what comes of the newest request. While one is worked out, what came of the one before stays; of those
+ * that come meanwhile only the last is taken up. Nothing, as long as nothing is asked for.
+ */
+export function useWorkedOut<Result>(
+  request: MaybeRefOrGetter<PlanRequest | undefined>,
+  work: (request: PlanRequest) => Promise<Result>,
+) {
+  const workedOut = shallowRef<WorkedOut<Result>>();
+  let asked: PlanRequest | undefined;
+  /** Counts the times that nothing was asked for: what was asked before is of no use any more. */
+  let turn = 0;
+  let isBusy = false;
+
+  async function takeUp(): Promise<void> {
+    isBusy = true;
+    try {
+      while (asked && asked !== workedOut.value?.request) {
+        const [mine, next] = [turn, asked];
+        const result = await work(next);
+        if (mine === turn) workedOut.value = { request: next, result };
+      }
+    } finally {
+      isBusy = false;
+    }
+  }
+
+  watch(
+    () => toValue(request),
+    (now) => {
+      asked = now;
+      if (now) {
+        if (!isBusy) void takeUp();
+        return;
+      }
+      turn++;
+      workedOut.value = undefined;
+    },
+    { immediate: true, flush: 'sync' },
+  );
+  const isWorking = computed(() => toValue(request) !== workedOut.value?.request);
+  return { workedOut, isWorking };
+}
