@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { planChanges, svgPattern, type PlanRequest, type WayOut } from '@rangoli/core';
 import { Download, Redo2, Undo2 } from '@lucide/vue';
-import { useEventListener } from '@vueuse/core';
+import { useEventListener, useTimeout } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -10,6 +10,7 @@ import OpeningNote from '../parts/OpeningNote.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
+import { useOneByOne } from '../parts/use-one-by-one.ts';
 import Choice from '../parts/Choice.vue';
 import { useDrafts } from '../stores/drafts.ts';
 import { useProject } from '../stores/project.ts';
@@ -44,6 +45,15 @@ function cameFromViewOf(id: string): boolean {
   const isOpen = project.id === id && project.openState.kind === 'open';
   return isOpen && typeof back === 'string' && back.startsWith(`/box/${id}/`);
 }
+
+/** After so many milliseconds all is there, whatever the plan does: its fields are the way out. */
+const untilAllIsThere = 2000;
+const isLate = useTimeout(untilAllIsThere);
+/** What is cut comes first, then the mat, then what is asked. */
+const there = useOneByOne(
+  () => project.shown !== undefined || project.refused !== undefined || isLate.value,
+  3,
+);
 
 /** Whether the maker is telling what went wrong. */
 const rescues = shallowRef(false);
@@ -196,9 +206,11 @@ async function keepBoth(): Promise<void> {
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     <main v-if="project.openState.kind === 'open' && project.document" class="desk">
       <h1 class="visually-hidden">{{ project.document.name }}</h1>
-      <GiftPanel :key="project.id" :request="project.document.box" />
+      <GiftPanel v-if="there > 2" :key="project.id" :request="project.document.box" />
+      <div v-else class="waits" />
+      <div v-if="there < 2" class="waits mat-waits" />
       <CuttingMat
-        v-if="project.shown"
+        v-else-if="project.shown"
         :plan="project.shown.plan"
         :request="project.shown.request"
         :stale="stale"
@@ -286,6 +298,14 @@ async function keepBoth(): Promise<void> {
   display: grid;
   grid-template-columns: 276px minmax(0, 1fr) 344px;
   min-height: 0;
+}
+
+.waits {
+  min-height: 100vh;
+}
+
+.mat-waits {
+  background: var(--mat);
 }
 
 .mat-empty {

@@ -46,17 +46,6 @@ const highlight = useHighlight();
 /** The papers of all pieces, those that are worn among them. */
 const papers = computed(() => papersOf(props.request));
 
-/** What is shown of each piece, by its id. */
-const entries = computed(
-  () =>
-    new Map(
-      props.plan.pieces.map((piece) => [
-        piece.id,
-        cutListEntry(props.plan, piece, paperFor(papers.value, piece.paper), props.request.kit),
-      ]),
-    ),
-);
-
 function stripsOf(piece: Piece): readonly Strip[] {
   return entries.value.get(piece.id)?.strips ?? [];
 }
@@ -109,6 +98,16 @@ const chosen = shallowRef<string>();
 const inHand = computed(
   () => props.plan.pieces.find(({ id }) => id === chosen.value) ?? props.plan.pieces[0],
 );
+/** What is shown of the pieces whose scores are seen, by their ids. */
+const entries = computed(() => {
+  const pieces = isMany.value ? [inHand.value].flatMap((piece) => piece ?? []) : props.plan.pieces;
+  return new Map(
+    pieces.map((piece) => [
+      piece.id,
+      cutListEntry(props.plan, piece, paperFor(papers.value, piece.paper), props.request.kit),
+    ]),
+  );
+});
 // A score that is pointed at on the mat is to be seen on its ruler.
 watch(
   () => highlight.lit?.piece,

@@ -24,10 +24,10 @@ import {
   type WireChoice,
   wireWays,
 } from '@rangoli/core';
-import { refDebounced } from '@vueuse/core';
+import { watchDebounced } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
-import { computed } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { usePapers } from '../stores/papers.ts';
 import { useProject } from '../stores/project.ts';
 import { things, type Thing } from './things.ts';
@@ -47,7 +47,15 @@ export const useDressing = defineStore('dressing', () => {
   const project = useProject();
   const papers = usePapers();
   const shown = computed(() => project.shown);
-  const settled = refDebounced(shown, pause);
+  /** What is shown, once it has rested: nothing at first, when there is more to do than to look for faces. */
+  const settled = shallowRef<typeof shown.value>();
+  watchDebounced(
+    shown,
+    (now) => {
+      settled.value = now;
+    },
+    { debounce: pause, immediate: true },
+  );
 
   const faces = computed((): readonly WearableFace[] =>
     settled.value ? wearableFaces(settled.value.plan, settled.value.request) : [],

@@ -37,7 +37,8 @@ type Read =
   | { readonly kind: 'missing' }
   | { readonly kind: 'failed'; readonly message: string; readonly isAway: boolean };
 
-async function read(id: string): Promise<Read> {
+/** Asks the server for a box. */
+export async function readBox(id: string): Promise<Read> {
   try {
     return { kind: 'read', held: heldOf(await readProject(id)) };
   } catch (error) {
@@ -95,14 +96,14 @@ export class Boxes {
   /**
    * Opens a box: as the server holds it, with the changes that wait here. Where the server is away, as this
    * browser knows it.
+   * @param reading what the server was asked already
    */
-  async open(id: string): Promise<OpenedBox> {
+  async open(id: string, reading = readBox(id)): Promise<OpenedBox> {
     const worked = this.#keeper.replica(id);
     if (worked) {
-      void this.#hear(id, read(id));
+      void this.#hear(id, reading);
       return { kind: 'open', replica: worked };
     }
-    const reading = read(id);
     const [[orphan], last] = await Promise.all([
       this.#keeper.orphans(id),
       this.#keeper.lastHeld(id),
@@ -136,7 +137,7 @@ export class Boxes {
     const replica = this.#keeper.replica(id);
     // Told of what it knows, as of its own changes, it need not ask.
     if (replica && (revision === undefined || revision > replica.revision))
-      void this.#hear(id, read(id));
+      void this.#hear(id, readBox(id));
   }
 
   /** Goes on with what windows have left that are not there any more. */
@@ -157,7 +158,7 @@ export class Boxes {
    * own, for what it was made to is not known. False when the server does not answer.
    */
   async #goOnFrom({ id, revision, document }: EarlierChange): Promise<boolean> {
-    const answer = await read(id);
+    const answer = await readBox(id);
     if (answer.kind === 'failed') return false;
     if (answer.kind === 'read') {
       if (JSON.stringify(answer.held.value) === JSON.stringify(document)) return true;
@@ -182,6 +183,6 @@ export class Boxes {
     if (!replica) return;
     if (answer.kind === 'read') replica.hear(answer.held);
     else if (answer.kind === 'failed' && answer.isAway)
-      setTimeout(() => void this.#hear(id, read(id)), askAgain);
+      setTimeout(() => void this.#hear(id, readBox(id)), askAgain);
   }
 }

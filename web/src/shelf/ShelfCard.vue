@@ -11,7 +11,7 @@ import MeasureSize from '../parts/MeasureSize.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import Worded from '../parts/Worded.vue';
 import { usePlanned } from '../planner/use-planned.ts';
-import { inTurn } from './in-turn.ts';
+import { inTurn } from '../parts/in-turn.ts';
 
 /** A box on the shelf: its own pieces on the mat with the box that they become, what it holds, what is cut. */
 const props = defineProps<{ project: StoredProject }>();

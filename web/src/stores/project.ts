@@ -13,7 +13,7 @@ import {
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { createProject, restoreProject } from '../api/projects.ts';
-import { asOwnBox, type Boxes } from '../keeping/boxes.ts';
+import { asOwnBox, readBox, type Boxes } from '../keeping/boxes.ts';
 import type { Replica, Standing } from '../keeping/replica.ts';
 import type { Refused } from '../planner/tasks.ts';
 import { usePlanned } from '../planner/use-planned.ts';
@@ -106,10 +106,12 @@ export const useProject = defineStore('project', () => {
     openState.value = { kind: 'opening' };
     history.value = undefined;
     replica = undefined;
+    // Asked while this browser still looks for what it knows.
+    const reading = readBox(wanted);
     const boxes = await keeping.boxes;
     // What of the box before has not been sent goes on being sent; else it is read anew when it is opened again.
     if (left !== wanted) boxes.keeper.rest(left);
-    const opened = await boxes.open(wanted);
+    const opened = await boxes.open(wanted, reading);
     if (id.value !== wanted) return;
     if (opened.kind === 'open') follow(opened.replica, boxes);
     else openState.value = opened;
