@@ -12,6 +12,10 @@ const shared = 'base';
 /** Directives have their tokens under a name of their own. */
 const directives: ReadonlySet<string> = new Set(['ripple', 'tooltip']);
 
+const layerOrder = 'reset, tokens, primevue, app';
+/** Each sheet tells the order of the layers, for any of them may come first. */
+const layers = `@layer ${layerOrder};\n`;
+
 /** What a component’s style module gives. */
 const styleSchema = z.object({ style: z.string() });
 
@@ -44,7 +48,7 @@ export function themeAsCss(): Plugin {
     preset,
     options: {
       darkModeSelector: false,
-      cssLayer: { name: 'primevue', order: 'reset, tokens, primevue, app' },
+      cssLayer: { name: 'primevue', order: layerOrder },
     },
   });
   return {
@@ -72,7 +76,7 @@ export function themeAsCss(): Plugin {
           ${style}
         ` ?? '',
       );
-      return (name === shared ? sharedTokens() : tokensOf(name)) + rules;
+      return layers + (name === shared ? sharedTokens() : tokensOf(name)) + rules;
     },
   };
 }

@@ -64,11 +64,15 @@ function inGoodTime(reading: Promise<Read>): Promise<Read> {
   ]);
 }
 
+/** The name of a box that comes from another one: that of the other with what it is, however long it was. */
+export function nameFrom(name: string, what: string): string {
+  const suffix = `, ${what}`;
+  return name.slice(0, longestName - suffix.length) + suffix;
+}
+
 /** A box to stand beside the one that it comes from. */
 export function asOwnBox(document: ProjectDocument): ProjectDocument {
-  const suffix = ', mine';
-  const name = document.name.slice(0, longestName - suffix.length) + suffix;
-  return { ...document, name };
+  return { ...document, name: nameFrom(document.name, 'mine') };
 }
 
 /** The boxes that this window works on. */

@@ -18,7 +18,7 @@ import { computed, ref, useTemplateRef } from 'vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
 import type { Limits } from '../planner/tasks.ts';
 
-/** How high gifts may be for each footprint, with today's gift as a point that can be dragged. */
+/** How high gifts may be for each footprint, with the gift as a point that can be dragged. */
 const props = defineProps<{
   limits: Limits;
   at: { readonly across: Length; readonly high: Length };
@@ -81,7 +81,7 @@ const unitName = computed(() => (props.unit === 'inch' ? 'in' : 'mm'));
 const spot = computed(() => ({ x: across(props.at), y: up(props.at.high) }));
 const name = computed(
   () =>
-    `Today’s gift, ${formatWithUnit(props.at.across, props.unit)} across and ${formatWithUnit(props.at.high, props.unit)} high. Arrow keys change it.`,
+    `Gift, ${formatWithUnit(props.at.across, props.unit)} across and ${formatWithUnit(props.at.high, props.unit)} high. Arrow keys try another size.`,
 );
 
 /** The ends of both ways, on the ruler's marks, where there is any way to go. */

@@ -6,29 +6,32 @@ import {
   cutSizeOf,
   extentsOf,
   inchFraction,
-  largestGift,
   largestOn,
-  neatGiftThatFits,
   spareFor,
-  stretchedAsFarAsItFits,
   millimetres,
   squareGifts,
-  stretchedGift,
+  styleSummary,
   type Gift,
   type Length,
+  type PlanRequest,
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
 import Button from 'primevue/button';
-import { computed, shallowRef } from 'vue';
-import { RouterLink } from 'vue-router';
+import { computed, shallowRef, watch } from 'vue';
+import { RouterLink, useRouter } from 'vue-router';
+import { createProject } from '../api/projects.ts';
 import BoxPicture from '../fold/BoxPicture.vue';
+import { nameFrom } from '../keeping/boxes.ts';
 import MeasureSize from '../parts/MeasureSize.vue';
 import MeasureText from '../parts/MeasureText.vue';
 import Pick from '../parts/Pick.vue';
 import OpeningNote from '../parts/OpeningNote.vue';
+import QuietButton from '../parts/QuietButton.vue';
+import Worded from '../parts/Worded.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
-import { searcher } from '../planner/planner.ts';
+import { planner, searcher } from '../planner/planner.ts';
+import { usePlanned } from '../planner/use-planned.ts';
 import { useWorkedOut } from '../planner/use-worked-out.ts';
 import { useOpenProject } from '../stores/open-project.ts';
 import { usePapers } from '../stores/papers.ts';
@@ -38,24 +41,56 @@ import LimitsChart from './LimitsChart.vue';
 const props = defineProps<{ id: string }>();
 
 const project = useOpenProject(() => props.id);
+const router = useRouter();
 
-const request = computed(() => project.document?.box);
+/** The box as it is. */
+const own = computed(() => project.document?.box);
+/** What is looked at in place of the box’s own. Nothing of the box changes by a look. */
+type Look = Partial<Pick<PlanRequest, 'style' | 'papers' | 'gift'>>;
+const look = shallowRef<Look>({});
+const isLook = computed(() => Object.keys(look.value).length > 0);
+const request = computed((): PlanRequest | undefined =>
+  own.value && isLook.value
+    ? { ...own.value, ...look.value, made: [], finished: undefined }
+    : own.value,
+);
+
+function lookAt(part: Look): void {
+  look.value = { ...look.value, ...part };
+}
+function lookAway(): void {
+  look.value = {};
+}
+watch(() => props.id, lookAway);
+
 /** The limits are looked for again once the hand rests. */
 const { workedOut, isWorking } = useWorkedOut(refDebounced(request, 350), (wanted) =>
   searcher((tasks) => tasks.limitsOf(wanted)),
 );
 const limits = computed(() => workedOut.value?.result);
 
+const planned = usePlanned(() => request.value);
+const box = computed(() =>
+  planned.value?.result.ok
+    ? { plan: planned.value.result.plan, request: planned.value.request }
+    : undefined,
+);
+const problem = computed(() =>
+  planned.value?.result.ok === false ? planned.value.result.problems[0]?.message : undefined,
+);
+
 const size = computed(() => request.value && extentsOf(request.value.gift));
+const ownSize = computed(() => own.value && extentsOf(own.value.gift));
+const ownKind = computed(() => own.value && styleSummary(own.value.style.style).name.toLowerCase());
 const mark = computed(() => (request.value?.unit === 'mm' ? millimetres(1) : inchFraction(1, 16)));
 const styles = allStyles.map(({ id, name }) => ({ value: id, label: name }));
 const papers = usePapers();
 void papers.open();
-const sheets = computed(() => (request.value ? papers.sheetsFor(request.value.papers[0]) : []));
+const sheets = computed(() => (own.value ? papers.sheetsFor(own.value.papers[0]) : []));
 
 function setStyle(id: string): void {
   const style = allStyles.find((each) => each.id === id);
-  if (style) project.changeBox('kind of box', { style: style.usual });
+  if (style) lookAt({ style: style.usual });
 }
 
 /** The whole box is cut from this sheet. */
@@ -64,26 +99,30 @@ function setSheet(name: string): void {
   const now = request.value?.papers;
   if (!sheet || !now) return;
   const [first, ...rest] = now;
-  project.changeBox('sheet', {
-    papers: [{ ...first, sheet }, ...rest.map((paper) => ({ ...paper, sheet }))],
-  });
+  lookAt({ papers: [{ ...first, sheet }, ...rest.map((paper) => ({ ...paper, sheet }))] });
 }
 
-/** Where the drag of the point began; all of it stretches that gift. */
-const start = shallowRef<Gift>();
-const isStopped = shallowRef(false);
+/** How far the point is dragged; all of a drag stretches the gift that it began with. */
+interface Drag {
+  readonly request: PlanRequest;
+  readonly from: Gift;
+  readonly to: { readonly across: Length; readonly high: Length };
+}
+const drag = shallowRef<Drag>();
+const { workedOut: dragged } = useWorkedOut(drag, (now) =>
+  planner((tasks) => tasks.stretchedAsFarAsItFits(now.request, now.from, now.to, mark.value)),
+);
+watch(dragged, (now) => {
+  if (now?.result.gift) lookAt({ gift: now.result.gift });
+});
+const isHeld = shallowRef(false);
+const isStopped = computed(() => isHeld.value && dragged.value?.result.isStopped === true);
 
-function move(to: { across: Length; high: Length }): void {
+function move(to: Drag['to']): void {
   if (!request.value) return;
-  start.value ??= request.value.gift;
-  const found = stretchedAsFarAsItFits(request.value, start.value, to, mark.value);
-  isStopped.value = found.isStopped;
-  if (found.gift) project.changeBox('gift measures', { gift: found.gift });
-}
-
-function rest(): void {
-  start.value = undefined;
-  isStopped.value = false;
+  const from = isHeld.value ? drag.value?.from : undefined;
+  drag.value = { request: request.value, from: from ?? request.value.gift, to };
+  isHeld.value = true;
 }
 
 /** How much is left, on the ruler's marks. */
@@ -91,26 +130,44 @@ const spare = computed(() =>
   limits.value && size.value ? spareFor(limits.value.furthest, size.value, mark.value) : undefined,
 );
 
-function takeNeat(gift: Gift, what: string): void {
-  if (request.value)
-    project.changeBox(what, { gift: neatGiftThatFits(request.value, gift, mark.value) });
-}
-
-function takeLargestAlike(): void {
-  if (!request.value || !size.value) return;
-  const most = largestGift(request.value);
-  if (!most) return;
-  const by = most.across / size.value.across;
-  takeNeat(stretchedGift(request.value.gift, by, by), 'largest like this');
+async function lookAtLargestAlike(): Promise<void> {
+  const asked = request.value;
+  const gift = asked && (await searcher((tasks) => tasks.largestAlike(asked, mark.value)));
+  if (gift) lookAt({ gift });
 }
 
 const largestSquare = computed(() => limits.value && largestOn(limits.value.square));
-function takeLargestSquare(): void {
-  const most = largestSquare.value;
-  if (most) takeNeat(squareGifts()(most.across, most.high), 'largest square');
+async function lookAtLargestSquare(): Promise<void> {
+  const [asked, most] = [request.value, largestSquare.value];
+  if (!asked || !most) return;
+  const square = squareGifts()(most.across, most.high);
+  lookAt({ gift: await searcher((tasks) => tasks.neatGiftThatFits(asked, square, mark.value)) });
 }
 
-const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan : undefined));
+/** Takes what is looked at for the box itself. */
+async function take(): Promise<void> {
+  if (!request.value) return;
+  const { gift, style, papers: chosen } = request.value;
+  project.changeBox('what fits', { gift, style, papers: chosen });
+  await router.push({ name: 'box', params: { id: props.id } });
+}
+
+/** Why no new box could be begun. */
+const trouble = shallowRef<string>();
+async function begin(): Promise<void> {
+  const whole = project.document;
+  if (!whole || !request.value) return;
+  try {
+    const { id } = await createProject({
+      ...whole,
+      name: nameFrom(whole.name, 'another gift'),
+      box: request.value,
+    });
+    await router.push({ name: 'box', params: { id } });
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : 'It broke.';
+  }
+}
 </script>
 
 <template>
@@ -137,7 +194,7 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
             @change="setSheet"
         /></label>
         <section aria-labelledby="today">
-          <h2 id="today">Today’s gift</h2>
+          <h2 id="today">{{ isLook ? 'You look at a gift of' : 'Today’s gift' }}</h2>
           <p class="size">
             <MeasureSize
               :lengths="[size.across, size.deep, size.high]"
@@ -145,19 +202,38 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
               with-unit
             />
           </p>
-          <p v-if="plan && spare && spare.across + spare.high === 0">
+          <p v-if="box && spare && spare.across + spare.high === 0">
             This is as large as it can be here, in both ways.
           </p>
-          <p v-else-if="plan && spare">
+          <p v-else-if="box && spare">
             Could be
             <strong><MeasureText :length="spare.across" :unit="request.unit" with-unit /></strong>
             wider with its proportions, or
             <strong><MeasureText :length="spare.high" :unit="request.unit" with-unit /></strong>
             taller.
           </p>
-          <p v-else-if="project.problems.length > 0" class="wrong">
-            {{ project.problems[0]?.message }}
+          <p v-else-if="problem" class="wrong"><Worded :text="problem" /></p>
+        </section>
+        <section v-if="isLook && ownSize" class="look" aria-label="What becomes of it">
+          <p>
+            Your box stays as it is, a {{ ownKind }} for a gift of
+            <MeasureSize
+              :lengths="[ownSize.across, ownSize.deep, ownSize.high]"
+              :unit="request.unit"
+              with-unit
+            />.
           </p>
+          <Button size="small" label="Begin a new box with this" :disabled="!box" @click="begin" />
+          <Button
+            size="small"
+            severity="secondary"
+            outlined
+            label="Change my box to this"
+            :disabled="!box"
+            @click="take"
+          />
+          <QuietButton @click="lookAway">Back to today’s gift</QuietButton>
+          <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
         </section>
         <div class="largest">
           <Button
@@ -165,7 +241,7 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
             severity="secondary"
             outlined
             label="Largest in these proportions"
-            @click="takeLargestAlike"
+            @click="lookAtLargestAlike"
           />
           <Button
             size="small"
@@ -173,13 +249,13 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
             outlined
             label="Largest square box"
             :disabled="!largestSquare"
-            @click="takeLargestSquare"
+            @click="lookAtLargestSquare"
           />
         </div>
-        <section v-if="plan" class="box" aria-label="The box for it">
-          <BoxPicture :plan="plan" :papers="papersOf(request)" class="picture" />
+        <section v-if="box" class="box" aria-label="The box for it">
+          <BoxPicture :plan="box.plan" :papers="papersOf(box.request)" class="picture" />
           <ul>
-            <li v-for="piece in plan.pieces" :key="piece.id">
+            <li v-for="piece in box.plan.pieces" :key="piece.id">
               {{ piece.name }}
               <strong>
                 <MeasureText :length="cutSizeOf(piece.grid).width" :unit="cutUnit(request.kit)" />
@@ -188,12 +264,12 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
               </strong>
             </li>
           </ul>
-          <RouterLink :to="{ name: 'box', params: { id } }">To the box</RouterLink>
+          <RouterLink v-if="!isLook" :to="{ name: 'box', params: { id } }">To the box</RouterLink>
         </section>
       </aside>
       <section class="chart" aria-label="How large a gift may be">
         <ul class="key">
-          <li><i class="alike" />proportions of today’s gift</li>
+          <li><i class="alike" />proportions of {{ isLook ? 'this' : 'today’s' }} gift</li>
           <li><i class="square" />square gifts</li>
           <li v-if="isStopped" class="stop" role="status">No further on this sheet</li>
           <li v-else-if="isWorking" class="quiet" role="status">Looking for the limits…</li>
@@ -208,7 +284,7 @@ const plan = computed(() => (project.problems.length === 0 ? project.shown?.plan
           :at="size"
           :unit="request.unit"
           @move="move"
-          @rest="rest"
+          @rest="isHeld = false"
         />
       </section>
     </main>
@@ -261,7 +337,8 @@ label {
   color: var(--vermilion);
 }
 
-.largest {
+.largest,
+.look {
   display: grid;
   gap: 8px;
 }

@@ -7,10 +7,15 @@ import {
   furthest,
   largestEachWay,
   largestGift,
+  neatGiftThatFits,
   planBox,
   squareGifts,
+  stretchedAsFarAsItFits,
+  stretchedGift,
   type FrontierPoint,
   type Furthest,
+  type Gift,
+  type Length,
   type PlanRequest,
   type Problem,
   type WayOut,
@@ -41,6 +46,14 @@ function limitsOf(request: PlanRequest): Limits {
   };
 }
 
+/** The largest gift with the proportions of today's that has a box, on the marks of a ruler. */
+function largestAlike(request: PlanRequest, mark: Length): Gift | undefined {
+  const most = largestGift(request);
+  if (!most) return undefined;
+  const by = most.across / extentsOf(request.gift).across;
+  return neatGiftThatFits(request, stretchedGift(request.gift, by, by), mark);
+}
+
 /**
  * Tries ways out one by one, and tells of each whether it leads out; who is told says whether to look on. Between
  * two of them other tasks have their turn.
@@ -58,6 +71,9 @@ export const tasks = {
   compareStyles,
   largestGift,
   largestEachWay,
+  largestAlike,
+  neatGiftThatFits,
+  stretchedAsFarAsItFits,
   limitsOf,
   lookForWaysOut,
 };

@@ -1,9 +1,8 @@
 import { computed, shallowRef, toValue, watch, type MaybeRefOrGetter } from 'vue';
-import type { PlanRequest } from '@rangoli/core';
 
 /** What came of a request. */
-export interface WorkedOut<Result> {
-  readonly request: PlanRequest;
+export interface WorkedOut<Request, Result> {
+  readonly request: Request;
   readonly result: Result;
 }
 
@@ -11,12 +10,12 @@ export interface WorkedOut<Result> {
  * Works out what comes of the newest request. While one is worked out, what came of the one before stays; of those
  * that come meanwhile only the last is taken up. Nothing, as long as nothing is asked for.
  */
-export function useWorkedOut<Result>(
-  request: MaybeRefOrGetter<PlanRequest | undefined>,
-  work: (request: PlanRequest) => Promise<Result>,
+export function useWorkedOut<Request extends object, Result>(
+  request: MaybeRefOrGetter<Request | undefined>,
+  work: (request: Request) => Promise<Result>,
 ) {
-  const workedOut = shallowRef<WorkedOut<Result>>();
-  let asked: PlanRequest | undefined;
+  const workedOut = shallowRef<WorkedOut<Request, Result>>();
+  let asked: Request | undefined;
   /** Counts the times that nothing was asked for: what was asked before is of no use any more. */
   let turn = 0;
   let isBusy = false;

@@ -16,6 +16,7 @@ import InputNumber from 'primevue/inputnumber';
 import { computed, shallowRef, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { createProject } from '../api/projects.ts';
+import { nameFrom } from '../keeping/boxes.ts';
 import Choice from '../parts/Choice.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import PickField from '../parts/PickField.vue';
@@ -118,7 +119,7 @@ async function take(way: WayOn): Promise<void> {
   try {
     const { id } = await createProject({
       ...whole,
-      name: `${whole.name.slice(0, 60)}, rescued`,
+      name: nameFrom(whole.name, 'rescued'),
       box: way.request,
     });
     emit('close');

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { kitFor, longestName, newProject } from '@rangoli/core';
+import { kitFor, newProject } from '@rangoli/core';
 import { Plus } from '@lucide/vue';
 import { useDebounceFn, useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import Button from 'primevue/button';
@@ -15,6 +15,7 @@ import {
   type ShelfOrder,
   type StoredProject,
 } from '../api/projects.ts';
+import { nameFrom } from '../keeping/boxes.ts';
 import Pick from '../parts/Pick.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useAccess } from '../stores/access.ts';
@@ -150,12 +151,11 @@ async function begin(): Promise<void> {
 /** The same box, options and papers for another gift, with what changes from this one shown. */
 async function resize({ document: { name, box } }: StoredProject): Promise<void> {
   await attempt(async () => {
-    const wanted = `${name.slice(0, longestName - 20)}, another gift`;
     // It is another gift that is known now, and no size of the box.
     const fresh = { ...box, made: [], finished: undefined };
     const { id } = await createProject({
       version: 1,
-      name: wanted,
+      name: nameFrom(name, 'another gift'),
       box: fresh,
       basis: { name, box: fresh },
     });
