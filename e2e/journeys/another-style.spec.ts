@@ -150,10 +150,14 @@ test('a box is put round another gift, and says what changes', async ({ demo, pa
   await expect(page.getByRole('link', { name: 'Moon-phase top, another gift' })).toBeVisible();
 });
 
-test('the gift grows to what the sheet allows, and no further', async ({ demo, page }) => {
+test('a look at what fits grows to what the sheet allows, and changes no box unasked', async ({
+  demo,
+  page,
+}) => {
   await openFromShelf(page, demo, 'Pocket sundial');
+  const before = await sizeOf(page, 'base').innerText();
   await page.getByRole('link', { name: 'What fits' }).click();
-  const point = page.getByRole('application', { name: /^Today’s gift/ });
+  const point = page.getByRole('application', { name: /^Gift, / });
   await expect(point).toHaveAccessibleName(/2 5\/16 in across and 9\/16 in high/);
   await expect(page.getByText(/wider with its proportions, or/)).toBeVisible();
   await point.focus();
@@ -174,6 +178,23 @@ test('the gift grows to what the sheet allows, and no further', async ({ demo, p
   await page.getByRole('button', { name: 'Largest square box' }).click();
   const square = /^(\d[^ ]*(?: [^ ]+)?) × \1 × /;
   await expect(page.locator('.size')).toHaveText(square);
-  await page.getByRole('link', { name: 'To the box' }).click();
+  // The box is as it was, until it is told otherwise.
+  await page.getByRole('link', { name: 'Box', exact: true }).click();
+  await expect(sizeOf(page, 'base')).toHaveText(before);
+  await page.getByRole('link', { name: 'What fits' }).click();
+  await page.getByRole('button', { name: 'Largest square box' }).click();
+  const looked = await page.locator('.size').innerText();
+  await page.getByRole('button', { name: 'Begin a new box with this' }).click();
+  await expect(page.getByLabel('Name of the box')).toHaveValue(
+    'Pocket sundial, open night, another gift',
+  );
+  await expect(sizeOf(page, 'base')).not.toHaveText(before);
+  await page.goBack();
+  await expect(page.locator('.size')).not.toHaveText(looked);
+  await page.getByRole('button', { name: 'Largest square box' }).click();
+  await page.getByRole('button', { name: 'Change my box to this' }).click();
   await expect(page.getByRole('contentinfo')).toContainText('Lid slides');
+  await expect(sizeOf(page, 'base')).not.toHaveText(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(sizeOf(page, 'base')).toHaveText(before);
 });

@@ -81,7 +81,7 @@ const problem = computed(() =>
 
 const size = computed(() => request.value && extentsOf(request.value.gift));
 const ownSize = computed(() => own.value && extentsOf(own.value.gift));
-const ownKind = computed(() => own.value && styleSummary(own.value.style.style).name.toLowerCase());
+const ownKind = computed(() => own.value && styleSummary(own.value.style.style).name);
 const mark = computed(() => (request.value?.unit === 'mm' ? millimetres(1) : inchFraction(1, 16)));
 const styles = allStyles.map(({ id, name }) => ({ value: id, label: name }));
 const papers = usePapers();
@@ -216,7 +216,7 @@ async function begin(): Promise<void> {
         </section>
         <section v-if="isLook && ownSize" class="look" aria-label="What becomes of it">
           <p>
-            Your box stays as it is, a {{ ownKind }} for a gift of
+            Your own box stays as it is: {{ ownKind }} for a gift of
             <MeasureSize
               :lengths="[ownSize.across, ownSize.deep, ownSize.high]"
               :unit="request.unit"

@@ -1,4 +1,4 @@
-import { computed, shallowRef, toValue, watch, type MaybeRefOrGetter } from 'vue';
+import { computed, shallowRef, toRaw, toValue, watch, type MaybeRefOrGetter } from 'vue';
 
 /** What came of a request. */
 export interface WorkedOut<Request, Result> {
@@ -33,8 +33,10 @@ export function useWorkedOut<Request extends object, Result>(
     }
   }
 
+  /** A worker takes no reactive object. */
+  const wanted = computed(() => toRaw(toValue(request)));
   watch(
-    () => toValue(request),
+    wanted,
     (now) => {
       asked = now;
       if (now) {
@@ -46,6 +48,6 @@ export function useWorkedOut<Request extends object, Result>(
     },
     { immediate: true, flush: 'sync' },
   );
-  const isWorking = computed(() => toValue(request) !== workedOut.value?.request);
+  const isWorking = computed(() => wanted.value !== workedOut.value?.request);
   return { workedOut, isWorking };
 }
