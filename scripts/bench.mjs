@@ -9,6 +9,7 @@ for (const file of [
   'core/bench/words.ts',
   'core/bench/folding.ts',
   'core/bench/dressing.ts',
+  'e2e/bench/cold-start.ts',
   'e2e/bench/slider.ts',
   'e2e/bench/server.ts',
 ])

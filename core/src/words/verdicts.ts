@@ -15,7 +15,7 @@ import { papersOf, type PlanRequest } from '../request/index.ts';
 import { flatOperations, leftOver, missingTools } from '../make/index.ts';
 import { cutSizeOf } from '../piece/index.ts';
 import { readOnMarks, scoringMeans, type Kit } from '../tools/index.ts';
-import { capitalised, countInWords } from './plain.ts';
+import { capitalised, countInWords, inRow } from './plain.ts';
 
 /** One answer to what makers check before they cut. */
 export interface Verdict {
@@ -28,20 +28,43 @@ export interface Verdict {
   readonly detail?: string;
 }
 
-/** A clearance to the nearest 1/64 in or 0.1 mm, said to be about that. */
+/** Clearances are told to the nearest 1/64 in or 0.1 mm. */
+function roundedClearance(length: Length, unit: Unit): Length {
+  return roundToGrid(length, unit === 'inch' ? inchFraction(1, 64) : millimetres(0.1));
+}
+
+/** A clearance, said to be about that where it is not quite. */
 function about(length: Length, unit: Unit): string {
-  const step = unit === 'inch' ? inchFraction(1, 64) : millimetres(0.1);
-  const rounded = roundToGrid(length, step);
+  const rounded = roundedClearance(length, unit);
   return `${rounded === length ? '' : 'about '}${formatWithUnit(rounded, unit)}`;
 }
 
-function giftVerdict(plan: Plan, unit: Unit): Verdict {
+const places = { across: 'at the sides', deep: 'at front and back', high: 'over the top' } as const;
+const directions = ['across', 'deep', 'high'] as const;
+
+/** Where the room is not what was asked for, as it is told: what was asked; empty where it is. */
+function roomAskedInWords({ room }: Plan, request: PlanRequest): string {
+  const { unit } = request;
+  const asked = new Map<string, string[]>();
+  for (const each of directions) {
+    const { target } = request.room[each];
+    if (roundedClearance(target, unit) === roundedClearance(room[each], unit)) continue;
+    const wanted = about(target, unit);
+    asked.set(wanted, [...(asked.get(wanted) ?? []), places[each]]);
+  }
+  if (asked.size === 0) return '';
+  const told = [...asked].map(([wanted, where]) => `${wanted} ${inRow(where)}`).join(', ');
+  return ` You asked for ${told}: the scores on your marks come to this.`;
+}
+
+function giftVerdict(plan: Plan, request: PlanRequest): Verdict {
   const { across, deep, high } = plan.room;
+  const { unit } = request;
   return {
     about: 'gift',
     state: 'holds',
     text: ['Gift has ', about(smallest(across, deep), unit), ' each side'],
-    detail: `${capitalised(about(across, unit))} at the sides, ${about(deep, unit)} at front and back, ${about(high, unit)} over the top.`,
+    detail: `${capitalised(about(across, unit))} ${places.across}, ${about(deep, unit)} ${places.deep}, ${about(high, unit)} ${places.high}.${roomAskedInWords(plan, request)}`,
   };
 }
 
@@ -194,7 +217,7 @@ function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
 /** What makers check, in the order in which they ask: the gift, the fit, the marks, the paper. */
 export function verdictsOf(plan: Plan, request: PlanRequest): readonly Verdict[] {
   return [
-    giftVerdict(plan, request.unit),
+    giftVerdict(plan, request),
     ...pairVerdicts(plan, request.kit),
     marksVerdict(plan, request),
     paperVerdict(plan, request),

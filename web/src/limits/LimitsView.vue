@@ -255,12 +255,14 @@ async function begin(): Promise<void> {
         <section v-if="box" class="box" aria-label="The box for it">
           <BoxPicture :plan="box.plan" :papers="papersOf(box.request)" class="picture" />
           <ul>
-            <li v-for="piece in box.plan.pieces" :key="piece.id">
+            <li v-for="(piece, at) in box.plan.pieces" :key="piece.id">
               {{ piece.name }}
               <strong>
-                <MeasureText :length="cutSizeOf(piece.grid).width" :unit="cutUnit(request.kit)" />
-                ×
-                <MeasureText :length="cutSizeOf(piece.grid).height" :unit="cutUnit(request.kit)" />
+                <MeasureSize
+                  :lengths="[cutSizeOf(piece.grid).width, cutSizeOf(piece.grid).height]"
+                  :unit="cutUnit(box.request.kit)"
+                  :with-unit="at === 0"
+                />
               </strong>
             </li>
           </ul>
