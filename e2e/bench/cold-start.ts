@@ -46,7 +46,10 @@ async function openCold(address: string): Promise<Opening> {
   await page.waitForTimeout(1500);
   const [cutList, tasks] = await page.evaluate((): readonly [number, readonly number[]] => {
     const found: unknown = Reflect.get(window, 'tasks');
-    return [Number(Reflect.get(window, 'cutListAt')), Array.isArray(found) ? found.map(Number) : []];
+    return [
+      Number(Reflect.get(window, 'cutListAt')),
+      Array.isArray(found) ? found.map(Number) : [],
+    ];
   });
   await context.close();
   return {
