@@ -184,6 +184,8 @@ const shots: readonly Shot[] = [
     set: async (page, origin) => {
       await openBox(page, origin, 'Rolled star chart');
       await page.getByLabel('Length', { exact: true }).fill('14');
+      await page.getByRole('list', { name: 'What would do' }).waitFor();
+      await page.getByText('Looking for what would do').waitFor({ state: 'hidden' });
     },
   },
   {

@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import BoxView from './box/BoxView.vue';
 import ShelfView from './shelf/ShelfView.vue';
+import { startSearcher } from './planner/planner.ts';
 import NowhereView from './shelf/NowhereView.vue';
 
 /** Views that come when they are opened, and parts of views that come when they are asked for. */
@@ -20,6 +21,7 @@ const laterParts = [
   () => import('./box/CommonThings.vue'),
   () => import('./parts/ShortcutsDialog.vue'),
   () => import('./planner/tasks.ts'),
+  startSearcher,
 ];
 
 /**

@@ -38,8 +38,13 @@ export const planner = startPlanner();
 
 let startedSearcher: Planner | undefined;
 
-/** Looks for what takes its time: kinds to compare, limits, ways out. It starts when it is first asked. */
+/** Looks for what takes its time: kinds to compare, limits, ways out. It starts when the page has nothing else to do, or is first asked. */
 export const searcher: Planner = (work) => {
   startedSearcher ??= startPlanner();
   return startedSearcher(work);
 };
+
+/** Has the searcher’s script come ahead, so that it is there when the server is away. */
+export async function startSearcher(): Promise<void> {
+  await searcher(() => undefined);
+}
