@@ -5,10 +5,8 @@ import {
   cutUnit,
   paperFor,
   papersOf,
-  planJob,
   printsOnBox,
   ribbonInWords,
-  sayStep,
   type Piece,
   type PieceChange,
   type Plan,
@@ -38,6 +36,8 @@ const props = defineProps<{
   changes?: PlanChanges | undefined;
 }>();
 
+/** Only who wants the sentences needs them. */
+const StepByStep = defineAsyncComponent(() => import('./StepByStep.vue'));
 /** Only a print with a way up needs it. */
 const PrintNote = defineAsyncComponent(() => import('./PrintNote.vue'));
 
@@ -117,13 +117,6 @@ watch(
 );
 
 const showsSteps = shallowRef(false);
-/** The job of one box in sentences, worked out when they are asked for. */
-const sentences = computed(() => {
-  if (!showsSteps.value) return [];
-  const { plan, request } = props;
-  const job = planJob(plan, request, { boxes: 1 });
-  return job.steps.map((step) => sayStep(step, { job, box: plan, kit: request.kit }).text);
-});
 </script>
 
 <template>
@@ -202,9 +195,7 @@ const sentences = computed(() => {
     <SheetList :plan="plan" :request="request" :size="isDense ? 'small' : 'large'" />
     <details class="steps" @toggle="showsSteps = true">
       <summary>Step by step</summary>
-      <ol>
-        <li v-for="(sentence, i) in sentences" :key="i"><Worded :text="sentence" /></li>
-      </ol>
+      <StepByStep v-if="showsSteps" :plan="plan" :request="request" />
     </details>
   </section>
 </template>
@@ -290,14 +281,6 @@ h2 i {
 .steps summary {
   font-weight: 600;
   cursor: pointer;
-}
-
-.steps ol {
-  display: grid;
-  gap: 8px;
-  margin-top: 8px;
-  padding-left: 20px;
-  list-style: decimal;
 }
 
 .snips {

@@ -3,7 +3,6 @@ import { paperFor, papersOf, type FaceChoice, type Plan, type PlanRequest } from
 import { useElementSize } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef, useTemplateRef, watch } from 'vue';
 import { useDressing } from '../dress/dressing.ts';
-import FaceMenu from '../dress/FaceMenu.vue';
 import { usePointing } from '../dress/pointing.ts';
 import { isPlainPiece } from '../parts/lay-pieces.ts';
 import { cardLook, frontOf, type CardSideName } from '../prints/card-look.ts';
@@ -16,6 +15,7 @@ const props = defineProps<{ plan: Plan; request: PlanRequest; stale: boolean }>(
 
 /** The folding comes after the figures: it is large, and nobody waits for it. */
 const FoldView = defineAsyncComponent(() => import('../fold/FoldView.vue'));
+const FaceMenu = defineAsyncComponent(() => import('../dress/FaceMenu.vue'));
 
 const dressing = useDressing();
 const pointing = usePointing();
@@ -112,7 +112,11 @@ const faceUp = computed(() => {
       <FoldView :plan="plan" :request="request" @face="pointInSpace" />
       <FinishedSizes v-if="!stale" :plan="plan" :request="request" />
     </div>
-    <FaceMenu :width="whole.width.value" :height="whole.height.value" />
+    <FaceMenu
+      v-if="pointing.pointed || pointing.isChoosing"
+      :width="whole.width.value"
+      :height="whole.height.value"
+    />
     <slot />
   </section>
 </template>

@@ -32,7 +32,6 @@ import Pick from '../parts/Pick.vue';
 import Worded from '../parts/Worded.vue';
 import { useDrafts } from '../stores/drafts.ts';
 import { useProject } from '../stores/project.ts';
-import DressControl from '../dress/DressControl.vue';
 import PaperControl from './PaperControl.vue';
 import GiftDrawing from './GiftDrawing.vue';
 import { rowsField, rowWays } from './rows-fields.ts';
@@ -42,6 +41,7 @@ import StyleControl from './StyleControl.vue';
 import RoomControl from './RoomControl.vue';
 import ToolControl from './ToolControl.vue';
 
+const DressControl = defineAsyncComponent(() => import('../dress/DressControl.vue'));
 const CommonThings = defineAsyncComponent(() => import('./CommonThings.vue'));
 
 /** What is asked: the gift, its room, the kind of box, the card, the tools. */

@@ -45,12 +45,16 @@ const place = computed(() => {
   };
 });
 
-watch(isShown, async (shown) => {
-  if (!shown) return;
-  await nextTick();
-  const action = menu.value?.querySelector<HTMLElement>('.p-button, [role=combobox]');
-  action?.focus({ preventScroll: true });
-});
+watch(
+  isShown,
+  async (shown) => {
+    if (!shown) return;
+    await nextTick();
+    const action = menu.value?.querySelector<HTMLElement>('.p-button, [role=combobox]');
+    action?.focus({ preventScroll: true });
+  },
+  { immediate: true },
+);
 // The list of faces opens outside of the menu.
 onClickOutside(menu, () => pointing.leave(), { ignore: ['.p-select-overlay'] });
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
