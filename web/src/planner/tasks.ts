@@ -9,6 +9,7 @@ import {
   largestGift,
   neatGiftThatFits,
   planBox,
+  rescue,
   squareGifts,
   stretchedAsFarAsItFits,
   stretchedGift,
@@ -75,6 +76,7 @@ export const tasks = {
   neatGiftThatFits,
   stretchedAsFarAsItFits,
   limitsOf,
+  rescue,
   lookForWaysOut,
 };
 export type Tasks = typeof tasks;

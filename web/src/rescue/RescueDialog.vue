@@ -5,7 +5,6 @@ import {
   doneSoFar,
   millimetres,
   plural,
-  rescue,
   type Mishap,
   type Side,
   type WayOn,
@@ -21,6 +20,8 @@ import Choice from '../parts/Choice.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import PickField from '../parts/PickField.vue';
 import Worded from '../parts/Worded.vue';
+import { planner } from '../planner/planner.ts';
+import { useWorkedOut } from '../planner/use-worked-out.ts';
 import { useMaking } from '../stores/making.ts';
 import { useProject } from '../stores/project.ts';
 import { formFor, mishapOf, scoresOf, type MishapForm } from './mishap-form.ts';
@@ -91,14 +92,19 @@ const copies = computed(() => {
 const affected = computed(() => Math.min(some.value ?? copies.value, copies.value));
 const isSome = computed(() => affected.value < copies.value);
 
-const found = computed(() => {
+const asked = computed(() => {
   const now = shown.value;
   const mishap = now && form.value && mishapOf(now.plan, form.value);
   if (!now || !mishap || !making.job) return undefined;
   const { plan, request } = now;
   const done = doneSoFar(plan, making.job, making.progress, request.made);
-  return rescue(plan, request, done, mishap);
+  return { plan, request, done, mishap };
 });
+/** While a new answer is worked out, the one before can be read and not be taken. */
+const { workedOut, isWorking } = useWorkedOut(asked, ({ plan, request, done, mishap }) =>
+  planner((tasks) => tasks.rescue(plan, request, done, mishap)),
+);
+const found = computed(() => workedOut.value?.result);
 
 const headings: Readonly<Record<WayOn['kind'], readonly [string, string]>> = {
   'go on': ['Go on with it', 'Go on like this'],
@@ -130,9 +136,9 @@ async function take(way: WayOn): Promise<void> {
 }
 
 /** What is asked first is at hand, and not the way out: once open, a dialog goes to what is marked so. */
-const asked = useTemplateRef<HTMLElement>('asked');
+const questions = useTemplateRef<HTMLElement>('asked');
 function focusFirst(): void {
-  asked.value?.querySelector('input, button, [tabindex="0"]')?.setAttribute('autofocus', '');
+  questions.value?.querySelector('input, button, [tabindex="0"]')?.setAttribute('autofocus', '');
 }
 
 function again(): void {
@@ -238,7 +244,13 @@ function field(part: string): string {
           />
         </label>
       </div>
-      <p v-if="!found" class="quiet">Give its measures, and see what can be done.</p>
+      <p v-if="!found" class="quiet">
+        {{
+          isWorking
+            ? 'Looking for what can be done…'
+            : 'Give its measures, and see what can be done.'
+        }}
+      </p>
       <div v-else class="ways" aria-live="polite">
         <section v-for="way in found.ways" :key="way.kind" :class="{ good: way.isGood }">
           <h3>
@@ -253,6 +265,7 @@ function field(part: string): string {
             :severity="way.isGood ? 'primary' : 'secondary'"
             :outlined="!way.isGood"
             :label="isSome ? 'Make these a box of their own' : headings[way.kind][1]"
+            :disabled="isWorking"
             @click="take(way)"
           />
         </section>
