@@ -101,7 +101,15 @@ function pathsTo(ids: readonly string[]): fc.Arbitrary<string> {
   const id = fc.oneof(fc.constantFrom(...ids), words);
   const route = fc.constantFrom(
     ...['projects', 'projects/', 'projects/ID', 'projects/ID', 'projects/ID/duplicate'],
-    ...['projects/ID/restore', 'progress/ID', 'progress', 'tools', 'tools/ID', 'lessons'],
+    ...[
+      'projects/ID/restore',
+      'projects/deleted',
+      'progress/ID',
+      'progress',
+      'tools',
+      'tools/ID',
+      'lessons',
+    ],
     ...[
       'lessons/ID',
       'papers',

@@ -23,6 +23,7 @@ const laterParts = [
   () => import('./dress/DressControl.vue'),
   () => import('./dress/FaceMenu.vue'),
   () => import('./parts/ShortcutsDialog.vue'),
+  () => import('./shelf/DeletedBoxes.vue'),
   () => import('./planner/tasks.ts'),
   startSearcher,
 ];

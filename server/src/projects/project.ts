@@ -8,6 +8,13 @@ export interface Project {
   readonly document: ProjectDocument;
 }
 
+/** A project that was deleted, and can be put back. */
+export interface DeletedProject {
+  readonly id: string;
+  readonly name: string;
+  readonly deletedAt: string;
+}
+
 /** What came of a change to a project. */
 export type ChangeOutcome =
   | { readonly outcome: 'changed'; readonly project: Project }

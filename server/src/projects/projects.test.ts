@@ -6,6 +6,9 @@ import { eachServed, missing, problemOf, projectSchema } from '../testing/served
 import { ProjectStore } from './store.ts';
 
 const served = eachServed();
+const deletedSchema = z.object({
+  deleted: z.array(z.object({ id: z.string(), name: z.string(), deletedAt: z.string() })),
+});
 
 describe('boxes on the server', () => {
   it('keeps a box through a restart, to the nanometre', async () => {
@@ -60,6 +63,15 @@ describe('boxes on the server', () => {
     expect((await served.now().send('DELETE', `/${id}`)).status).toBe(204);
     expect(await served.now().names()).toEqual(['Star chart, copy']);
     expect((await served.now().send('DELETE', `/${id}`)).status).toBe(404);
+    const deleted = async () =>
+      deletedSchema.parse(await (await served.now().send('GET', '/deleted')).json()).deleted;
+    await served.now().send('DELETE', `/${copy.id}`);
+    // Each by itself, whoever asks and however long after.
+    expect(new Set((await deleted()).map(({ name }) => name))).toEqual(
+      new Set(['Star chart, copy', 'Star chart']),
+    );
+    expect((await served.now().send('POST', `/${copy.id}/restore`)).status).toBe(200);
+    expect((await deleted()).map((each) => each.id)).toEqual([id]);
     expect((await served.now().send('POST', `/${id}/restore`)).status).toBe(200);
     expect(await served.now().names()).toHaveLength(2);
     expect(copy.id).not.toBe(id);

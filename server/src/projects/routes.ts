@@ -13,6 +13,8 @@ const updateBody = z.object({ revision: z.int().positive(), document: projectDoc
 /** The most boxes of one part of the shelf, and how many come without being asked for more. */
 const mostListed = 100;
 const usuallyListed = 24;
+/** The most boxes that are named of those that were deleted. */
+const mostDeleted = 200;
 
 const placeSchema = z.object({ value: z.string(), id: z.string() });
 
@@ -76,6 +78,10 @@ export function projectRoutes(store: ProjectStore, announcer: Announcer): Router
     const made = await store.create(document);
     announce(made);
     response.status(201).json(made);
+  });
+
+  router.get('/deleted', async (_, response) => {
+    response.json({ deleted: await store.listDeleted(mostDeleted) });
   });
 
   router.get('/:id', async (request, response) => {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { longestName, projectDocumentSchema, type ProjectDocument } from '@rangoli/core';
 import { z } from 'zod';
 import { jsonIn, Unreadable, type Database } from '../database/index.ts';
-import type { ChangeOutcome, Project } from './project.ts';
+import type { ChangeOutcome, DeletedProject, Project } from './project.ts';
 
 const rowSchema = z.object({
   id: z.string(),
@@ -79,6 +79,7 @@ const orders = {
 } as const;
 
 const listedRow = rowSchema.extend({ place: z.string() });
+const deletedRow = z.object({ id: z.string(), document: z.string(), deleted_at: z.string() });
 const countRow = z.object({ count: z.number() });
 
 /** A name as it is searched for and sorted by. */
@@ -203,6 +204,23 @@ export class ProjectStore {
       .whereNull('deleted_at')
       .update({ deleted_at: this.#now().toISOString() });
     return deleted === 1;
+  }
+
+  /** The boxes that were deleted, the last first; so many at most. */
+  async listDeleted(limit: number): Promise<readonly DeletedProject[]> {
+    const rows: unknown = await this.#database('projects')
+      .whereNotNull('deleted_at')
+      .orderBy([{ column: 'deleted_at', order: 'desc' }, { column: 'id' }])
+      .limit(limit)
+      .select('id', 'document', 'deleted_at');
+    return z
+      .array(deletedRow)
+      .parse(rows)
+      .map(({ id, document, deleted_at }) => ({
+        id,
+        name: nameIn(document),
+        deletedAt: deleted_at,
+      }));
   }
 
   /** Takes back a delete; the project as it was, undefined when there was none. */

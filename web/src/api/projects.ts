@@ -65,6 +65,17 @@ export async function deleteProject(id: string): Promise<void> {
   await ask('DELETE', `/projects/${id}`);
 }
 
+const deletedSchema = z.object({
+  deleted: z.array(z.object({ id: z.string(), name: z.string(), deletedAt: z.string() })),
+});
+/** A box that was deleted, and can be put back. */
+export type DeletedProject = z.infer<typeof deletedSchema>['deleted'][number];
+
+/** The boxes that were deleted, the last first. */
+export async function listDeleted(): Promise<readonly DeletedProject[]> {
+  return deletedSchema.parse(await ask('GET', '/projects/deleted')).deleted;
+}
+
 export async function restoreProject(id: string): Promise<StoredProject> {
   return projectSchema.parse(await ask('POST', `/projects/${id}/restore`));
 }

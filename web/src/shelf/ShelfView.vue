@@ -4,7 +4,15 @@ import { Plus } from '@lucide/vue';
 import { useDebounceFn, useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useTemplateRef } from 'vue';
+import {
+  computed,
+  defineAsyncComponent,
+  onBeforeUnmount,
+  onMounted,
+  ref,
+  shallowRef,
+  useTemplateRef,
+} from 'vue';
 import { useRouter } from 'vue-router';
 import {
   createProject,
@@ -17,6 +25,7 @@ import {
 } from '../api/projects.ts';
 import { nameFrom } from '../keeping/boxes.ts';
 import Pick from '../parts/Pick.vue';
+import QuietButton from '../parts/QuietButton.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useAccess } from '../stores/access.ts';
 import { useKeeping } from '../stores/keeping.ts';
@@ -24,6 +33,7 @@ import { usePapers } from '../stores/papers.ts';
 import { useToolbox } from '../stores/toolbox.ts';
 import { useUsualUnit } from '../stores/usual-unit.ts';
 import ShelfCard from './ShelfCard.vue';
+import UndoNote from './UndoNote.vue';
 
 /** All boxes, each as a small drawing of its own pieces. */
 type State =
@@ -52,6 +62,8 @@ function setOrder(to: ShelfOrder): void {
 }
 
 const deleted = shallowRef<StoredProject>();
+const DeletedBoxes = defineAsyncComponent(() => import('./DeletedBoxes.vue'));
+const showsDeleted = shallowRef(false);
 const trouble = ref('');
 const usualUnit = useUsualUnit();
 const keeping = useKeeping();
@@ -270,12 +282,14 @@ onBeforeUnmount(
         />
       </ul>
       <div v-if="next" ref="end" class="end" aria-hidden="true" />
+      <QuietButton v-else-if="state.kind === 'ready'" class="gone" @click="showsDeleted = true"
+        >Deleted boxes</QuietButton
+      >
     </main>
-    <div v-if="deleted" class="undo" role="status">
-      <span>Deleted “{{ deleted.document.name }}”</span>
-      <button type="button" @click="bringBack">Undo</button>
-      <button type="button" aria-label="Close" class="close" @click="deleted = undefined">×</button>
-    </div>
+    <DeletedBoxes v-if="showsDeleted" @back="load" @close="showsDeleted = false" />
+    <UndoNote v-if="deleted" :key="deleted.id" @undo="bringBack" @close="deleted = undefined"
+      >Deleted “{{ deleted.document.name }}”</UndoNote
+    >
   </div>
 </template>
 
@@ -325,6 +339,10 @@ h1 {
   width: 150px;
 }
 
+.gone {
+  margin-top: 18px;
+}
+
 .end {
   height: 400px;
 }
@@ -363,32 +381,5 @@ h1 {
   gap: 12px;
   padding: 90px 20px;
   text-align: center;
-}
-
-.undo {
-  position: fixed;
-  left: 50%;
-  bottom: 22px;
-  display: flex;
-  align-items: center;
-  gap: 14px;
-  padding: 10px 16px;
-  transform: translateX(-50%);
-  color: #ffffff;
-  background: var(--ink);
-  border-radius: var(--radius);
-}
-
-.undo button {
-  padding: 4px 8px;
-  border: 0;
-  color: var(--turmeric);
-  font-weight: 700;
-  background: none;
-  cursor: pointer;
-}
-
-.undo .close {
-  color: #d3e2dd;
 }
 </style>
