@@ -104,6 +104,7 @@ function pathsTo(ids: readonly string[]): fc.Arbitrary<string> {
     ...[
       'projects/ID/restore',
       'projects/deleted',
+      'projects/contents',
       'progress/ID',
       'progress',
       'tools',

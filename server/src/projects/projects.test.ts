@@ -1,11 +1,13 @@
 import { gzipSync } from 'node:zlib';
-import { inches, newProject } from '@rangoli/core';
+import { allStyles, inches, newProject, stockPaper } from '@rangoli/core';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { eachServed, missing, problemOf, projectSchema } from '../testing/served.ts';
 import { ProjectStore } from './store.ts';
 
 const served = eachServed();
+const countedSchema = z.array(z.object({ value: z.string(), boxes: z.int() }));
+const contentsSchema = z.object({ kinds: countedSchema, papers: countedSchema });
 const deletedSchema = z.object({
   deleted: z.array(z.object({ id: z.string(), name: z.string(), deletedAt: z.string() })),
 });
@@ -163,6 +165,47 @@ describe('a long shelf', () => {
     }
     for (const words of ['limit=0', 'limit=9999', 'order=colour', 'after=nowhere', 'limit=x'])
       expect((await problemOf(await served.now().send('GET', `?${words}`))).status).toBe(422);
+  });
+
+  it('is sifted by kind and by paper, and tells what there is of each, broken boxes and deleted ones left out', async () => {
+    const kinds = allStyles.slice(0, 3);
+    const stock = ['dusk', 'sodium', 'comet'].map((id) => stockPaper(id));
+    const { box } = newProject('inch');
+    const given = Array.from({ length: 24 }, (_, i) => {
+      const kind = kinds[i % 3] ?? allStyles[0];
+      const [first, second] = [stock[i % 2], stock[(i * 5 + 1) % 3]];
+      if (!kind || !first || !second) throw new Error('There are three of each');
+      const papers: typeof box.papers = i % 4 === 0 ? [first] : [first, second];
+      return { name: `Box ${String(i)}`, box: { ...box, style: kind.usual, papers } };
+    });
+    const store = new ProjectStore(served.now().database);
+    for (const { name, box: own } of given)
+      await store.create({ ...newProject('inch'), name, box: own });
+    const { id } = await store.create({ ...newProject('inch'), name: 'Gone' });
+    await store.delete(id);
+    const broken = { id: 'broken', revision: 1, name: 'broken', document: '{"version":1,"na' };
+    await served
+      .now()
+      .database('projects')
+      .insert({ ...broken, created_at: '0', updated_at: '0' });
+    const isOf = (own: (typeof given)[number], paper: string) =>
+      own.box.papers.some(({ name }) => name === paper);
+    for (const { id: kind } of kinds)
+      for (const { name: paper } of stock) {
+        const wanted = given.filter((each) => each.box.style.style === kind && isOf(each, paper));
+        const words = `kind=${kind}&paper=${encodeURIComponent(paper)}`;
+        expect([...(await walk(words))].sort()).toEqual(wanted.map(({ name }) => name).sort());
+      }
+    expect(await walk('kind=nothing')).toEqual([]);
+    const contents = contentsSchema.parse(
+      await (await served.now().send('GET', '/contents')).json(),
+    );
+    expect(new Map(contents.kinds.map(({ value, boxes }) => [value, boxes]))).toEqual(
+      new Map(kinds.map((kind) => [kind.id, 8])),
+    );
+    expect(new Map(contents.papers.map(({ value, boxes }) => [value, boxes]))).toEqual(
+      new Map(stock.map(({ name }) => [name, given.filter((each) => isOf(each, name)).length])),
+    );
   });
 
   it('of five thousand boxes opens at once, and is no great load', async () => {

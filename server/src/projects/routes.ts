@@ -39,6 +39,8 @@ const placeText = z
 const listQuery = z.object({
   search: z.string().max(200).default(''),
   order: z.enum(shelfOrders).default('changed'),
+  kind: z.string().max(100).optional(),
+  paper: z.string().max(200).optional(),
   limit: z.coerce.number().int().min(1).max(mostListed).default(usuallyListed),
   after: placeText.optional(),
 });
@@ -50,8 +52,13 @@ function queryOf(query: unknown): ShelfQuery {
     const errors = problemsFrom(parsed.error, 'mm');
     throw new HttpProblem('bad-fields', errors.map(({ message }) => message).join(' '), { errors });
   }
-  const { after, ...asked } = parsed.data;
-  return after ? { ...asked, after } : asked;
+  const { after, kind, paper, ...asked } = parsed.data;
+  return {
+    ...asked,
+    ...(kind !== undefined && { kind }),
+    ...(paper !== undefined && { paper }),
+    ...(after && { after }),
+  };
 }
 
 function found(project: Project | undefined): Project {
@@ -78,6 +85,10 @@ export function projectRoutes(store: ProjectStore, announcer: Announcer): Router
     const made = await store.create(document);
     announce(made);
     response.status(201).json(made);
+  });
+
+  router.get('/contents', async (_, response) => {
+    response.json(await store.contents());
   });
 
   router.get('/deleted', async (_, response) => {

@@ -51,6 +51,10 @@ export interface ShelfQuery {
   /** Part of a name; empty for all. */
   readonly search: string;
   readonly order: ShelfOrder;
+  /** Only boxes of this kind. */
+  readonly kind?: string;
+  /** Only boxes that are cut from the paper of this name. */
+  readonly paper?: string;
   readonly limit: number;
   /** Goes on behind this place: `next` of the part before. */
   readonly after?: ShelfPlace;
@@ -60,6 +64,20 @@ export interface ShelfQuery {
 export interface ShelfPlace {
   readonly value: string;
   readonly id: string;
+}
+
+/** What there is on the shelf, and how many boxes of each. */
+export interface ShelfContents {
+  /** By the ids of the kinds of box. */
+  readonly kinds: readonly Counted[];
+  /** By the names of the papers. */
+  readonly papers: readonly Counted[];
+}
+
+/** A kind or a paper, and how many boxes there are of it. */
+export interface Counted {
+  readonly value: string;
+  readonly boxes: number;
 }
 
 /** Part of the shelf, with those boxes in it that can't be read. */
@@ -81,6 +99,14 @@ const orders = {
 const listedRow = rowSchema.extend({ place: z.string() });
 const deletedRow = z.object({ id: z.string(), document: z.string(), deleted_at: z.string() });
 const countRow = z.object({ count: z.number() });
+const countedRow = z.object({ value: z.string(), boxes: z.number() });
+
+/** The kind of box in a document, and its papers; none where the document can't be read. */
+const kindIn =
+  "CASE WHEN json_valid(document) THEN json_extract(document, '$.box.style.style') END";
+const papersIn =
+  "json_each(CASE WHEN json_valid(document) THEN document ELSE '{}' END, '$.box.papers') AS paper";
+const paperName = "json_extract(paper.value, '$.name')";
 
 /** A name as it is searched for and sorted by. */
 function plainName(name: string): string {
@@ -104,11 +130,15 @@ export class ProjectStore {
   }
 
   /** A part of the shelf. */
-  async list({ search, order, limit, after }: ShelfQuery): Promise<Shelf> {
+  async list({ search, order, kind, paper, limit, after }: ShelfQuery): Promise<Shelf> {
     const { column, falls } = orders[order];
     const found = () => {
       const query = this.#database('projects').whereNull('deleted_at');
-      return search === '' ? query : query.whereRaw("name LIKE ? ESCAPE '\\'", [patternOf(search)]);
+      if (search !== '') query.whereRaw("name LIKE ? ESCAPE '\\'", [patternOf(search)]);
+      if (kind !== undefined) query.whereRaw(`${kindIn} = ?`, [kind]);
+      if (paper !== undefined)
+        query.whereRaw(`EXISTS (SELECT 1 FROM ${papersIn} WHERE ${paperName} = ?)`, [paper]);
+      return query;
     };
     const counted: unknown = await found().count({ count: '*' });
     const part = found()
@@ -144,6 +174,22 @@ export class ProjectStore {
       total: z.array(countRow).parse(counted)[0]?.count ?? 0,
       ...(last && { next: { value: last.place, id: last.id } }),
     };
+  }
+
+  /** What there is on the shelf to choose from. */
+  async contents(): Promise<ShelfContents> {
+    const kinds: unknown = await this.#database('projects')
+      .whereNull('deleted_at')
+      .whereRaw(`${kindIn} IS NOT NULL`)
+      .groupByRaw('1')
+      .select(this.#database.raw(`${kindIn} AS value, COUNT(*) AS boxes`));
+    const papers: unknown = await this.#database
+      .from(this.#database.raw(`projects, ${papersIn}`))
+      .whereNull('deleted_at')
+      .whereRaw(`${paperName} IS NOT NULL`)
+      .groupByRaw('1')
+      .select(this.#database.raw(`${paperName} AS value, COUNT(DISTINCT projects.id) AS boxes`));
+    return { kinds: z.array(countedRow).parse(kinds), papers: z.array(countedRow).parse(papers) };
   }
 
   /**
