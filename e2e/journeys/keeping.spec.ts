@@ -32,6 +32,23 @@ test('boxes are duplicated, deleted, and brought back', async ({ demo, page }) =
   await expect(cards).toHaveCount(10);
 });
 
+test('the shelf is sifted by kind and by paper, and shows all again', async ({ demo, page }) => {
+  await page.goto(demo.origin);
+  const cards = page.getByRole('main').getByRole('listitem');
+  await expect(cards).toHaveCount(10);
+  await page.getByRole('combobox', { name: 'Paper' }).click();
+  await page.getByRole('option', { name: /^Comet, 3/ }).click();
+  await expect(cards).toHaveCount(3);
+  await page.getByRole('combobox', { name: 'Kind of box' }).click();
+  await page.getByRole('option', { name: /^Drawer box/ }).click();
+  await expect(cards).toHaveCount(1);
+  await expect(cards).toContainText('Hand lens');
+  await page.getByLabel('Look for a name').fill('sundial');
+  await expect(page.getByText('No such box on the shelf')).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await expect(cards).toHaveCount(10);
+});
+
 test('two windows on one box: nothing is overwritten, and both can be kept', async ({
   demo,
   page,

@@ -27,14 +27,30 @@ export type ShelfOrder = 'changed' | 'name' | 'newest';
 export interface ShelfQuery {
   readonly search: string;
   readonly order: ShelfOrder;
+  readonly kind?: string | undefined;
+  readonly paper?: string | undefined;
   /** Where it goes on: `next` of the part before. */
   readonly after?: string | undefined;
 }
 
-export async function listProjects({ search, order, after }: ShelfQuery): Promise<Shelf> {
+export async function listProjects({ search, order, ...more }: ShelfQuery): Promise<Shelf> {
   const words = new URLSearchParams({ order, ...(search !== '' && { search }) });
-  if (after !== undefined) words.set('after', after);
+  for (const each of ['kind', 'paper', 'after'] as const) {
+    const value = more[each];
+    if (value !== undefined) words.set(each, value);
+  }
   return listSchema.parse(await ask('GET', `/projects?${words.toString()}`));
+}
+
+const countedSchema = z.array(z.object({ value: z.string(), boxes: z.int() }));
+const contentsSchema = z.object({ kinds: countedSchema, papers: countedSchema });
+/** What there is on the shelf: kinds of box by their ids, papers by their names. */
+export type ShelfContents = z.infer<typeof contentsSchema>;
+/** A kind or a paper, and how many boxes there are of it. */
+export type Counted = ShelfContents['kinds'][number];
+
+export async function readContents(): Promise<ShelfContents> {
+  return contentsSchema.parse(await ask('GET', '/projects/contents'));
 }
 
 export async function readProject(id: string): Promise<StoredProject> {

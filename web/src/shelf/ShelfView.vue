@@ -3,7 +3,6 @@ import { kitFor, newProject } from '@rangoli/core';
 import { Plus } from '@lucide/vue';
 import { useDebounceFn, useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import Button from 'primevue/button';
-import InputText from 'primevue/inputtext';
 import {
   computed,
   defineAsyncComponent,
@@ -19,12 +18,12 @@ import {
   deleteProject,
   duplicateProject,
   listProjects,
+  readContents,
   restoreProject,
-  type ShelfOrder,
+  type ShelfContents,
   type StoredProject,
 } from '../api/projects.ts';
 import { nameFrom } from '../keeping/boxes.ts';
-import Pick from '../parts/Pick.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useAccess } from '../stores/access.ts';
@@ -32,6 +31,8 @@ import { useKeeping } from '../stores/keeping.ts';
 import { usePapers } from '../stores/papers.ts';
 import { useToolbox } from '../stores/toolbox.ts';
 import { useUsualUnit } from '../stores/usual-unit.ts';
+import ShelfFilter from './ShelfFilter.vue';
+import type { ShelfWish } from './shelf-wish.ts';
 import ShelfCard from './ShelfCard.vue';
 import UndoNote from './UndoNote.vue';
 
@@ -50,16 +51,12 @@ const unreadable = shallowRef<readonly { readonly id: string; readonly name: str
 /** How many boxes there are of what was looked for, and where the shelf goes on. */
 const total = shallowRef(0);
 const next = shallowRef<string>();
-const search = ref('');
-const order = ref<ShelfOrder>('changed');
-const orders = [
-  { value: 'changed', label: 'Changed last' },
-  { value: 'newest', label: 'Newest' },
-  { value: 'name', label: 'By name' },
-] as const;
-function setOrder(to: ShelfOrder): void {
-  order.value = to;
-}
+const wish = shallowRef<ShelfWish>({ search: '', order: 'changed' });
+const isSifted = computed(() => {
+  const { search, kind, paper } = wish.value;
+  return search !== '' || kind !== undefined || paper !== undefined;
+});
+const contents = shallowRef<ShelfContents>({ kinds: [], papers: [] });
 
 const deleted = shallowRef<StoredProject>();
 const DeletedBoxes = defineAsyncComponent(() => import('./DeletedBoxes.vue'));
@@ -90,9 +87,15 @@ async function asHere(listed: readonly StoredProject[]): Promise<readonly Stored
 
 async function showKnown(error: unknown): Promise<void> {
   const known = await (await keeping.boxes).keeper.known();
-  const wanted = search.value.toLocaleLowerCase('en');
+  const { search, kind, paper } = wish.value;
+  const wanted = search.toLocaleLowerCase('en');
   projects.value = [...known]
-    .filter(([, { name }]) => name.toLocaleLowerCase('en').includes(wanted))
+    .filter(
+      ([, { name, box }]) =>
+        name.toLocaleLowerCase('en').includes(wanted) &&
+        (kind === undefined || box.style.style === kind) &&
+        (paper === undefined || box.papers.some((each) => each.name === paper)),
+    )
     .map(([id, document]) => ({ id, revision: 0, updatedAt: '', document }));
   total.value = projects.value.length;
   next.value = undefined;
@@ -102,10 +105,11 @@ async function showKnown(error: unknown): Promise<void> {
 async function load(): Promise<void> {
   const question = ++asked;
   try {
-    const shelf = await listProjects({ search: search.value, order: order.value });
+    const [shelf, inAll] = await Promise.all([listProjects(wish.value), readContents()]);
     if (question !== asked) return;
     projects.value = await asHere(shelf.projects);
     unreadable.value = shelf.unreadable;
+    contents.value = inAll;
     total.value = shelf.total;
     next.value = shelf.next;
     state.value = { kind: 'ready' };
@@ -121,7 +125,7 @@ async function loadMore(): Promise<void> {
   if (after === undefined) return;
   next.value = undefined;
   try {
-    const shelf = await listProjects({ search: search.value, order: order.value, after });
+    const shelf = await listProjects({ ...wish.value, after });
     if (question !== asked) return;
     const known = new Set(projects.value.map(({ id }) => id));
     const more = (await asHere(shelf.projects)).filter(({ id }) => !known.has(id));
@@ -138,7 +142,7 @@ const end = useTemplateRef('end');
 useIntersectionObserver(end, (entries) => {
   if (entries.some(({ isIntersecting }) => isIntersecting)) void loadMore();
 });
-watchDebounced([search, order], () => void load(), { debounce: 200 });
+watchDebounced(wish, () => void load(), { debounce: 200 });
 
 async function attempt(action: () => Promise<void>): Promise<void> {
   trouble.value = '';
@@ -228,16 +232,12 @@ onBeforeUnmount(
         <p v-if="state.kind === 'ready' && total > 0" class="quiet">
           {{ total }} {{ total === 1 ? 'box' : 'boxes' }}
         </p>
-        <div v-if="search !== '' || projects.length > 1" class="looking">
-          <InputText
-            v-model="search"
-            type="search"
-            size="small"
-            placeholder="Look for a name"
-            aria-label="Look for a name"
-          />
-          <Pick label="Order" :value="order" :options="orders" @change="setOrder" />
-        </div>
+        <ShelfFilter
+          v-if="isSifted || projects.length > 1"
+          :wish="wish"
+          :contents="contents"
+          @change="(part) => (wish = { ...wish, ...part })"
+        />
       </div>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <p v-if="state.kind === 'away'" class="away" role="status">
@@ -262,9 +262,9 @@ onBeforeUnmount(
         <p>{{ state.message }}</p>
         <Button label="Try again" @click="load" />
       </div>
-      <div v-else-if="projects.length === 0 && search !== ''" class="empty">
-        <h2>No box of that name</h2>
-        <Button label="Show all" @click="search = ''" />
+      <div v-else-if="projects.length === 0 && isSifted" class="empty">
+        <h2>No such box on the shelf</h2>
+        <Button label="Show all" @click="wish = { search: '', order: wish.order }" />
       </div>
       <div v-else-if="projects.length === 0" class="empty">
         <h2>Nothing on the shelf yet</h2>
@@ -326,17 +326,6 @@ h1 {
   height: 262px;
   border-radius: var(--radius);
   background: #e6ece8;
-}
-
-.looking {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  margin-left: auto;
-}
-
-.looking :deep(.p-select) {
-  width: 150px;
 }
 
 .gone {
