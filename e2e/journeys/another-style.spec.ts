@@ -189,6 +189,9 @@ test('a look at what fits grows to what the sheet allows, and changes no box una
     'Pocket sundial, open night, another gift',
   );
   await expect(sizeOf(page, 'base')).not.toHaveText(before);
+  await expect(page.getByRole('region', { name: 'What changed' })).toContainText(
+    'From Pocket sundial, open night',
+  );
   await page.goBack();
   await expect(page.locator('.size')).not.toHaveText(looked);
   await page.getByRole('button', { name: 'Largest square box' }).click();

@@ -40,6 +40,29 @@ describe('the verdict', () => {
     expect(said({ ...request, unit: 'mm' })[0]).toBe('holds: Gift has about 1.9 mm each side');
   });
 
+  it('says what room was asked for where it is another one, and only there', () => {
+    fc.assert(
+      fc.property(anyRequest, (request) => {
+        const result = planBox(request);
+        if (!result.ok) return;
+        // 1/64 in and 0.1 mm in nanometres.
+        const step = request.unit === 'inch' ? 25_400_000 / 64 : 100_000;
+        const isOther = (way: 'across' | 'deep' | 'high') =>
+          Math.round(request.room[way].target / step) !== Math.round(result.plan.room[way] / step);
+        const detail = verdictsOf(result.plan, request)[0]?.detail ?? '';
+        const [given = '', asked = ''] = detail.split('You asked for');
+        for (const [way, place] of [
+          ['across', 'at the sides'],
+          ['deep', 'at front and back'],
+          ['high', 'over the top'],
+        ] as const) {
+          expect(given).toContain(place);
+          expect(asked.includes(place)).toBe(isOther(way));
+        }
+      }),
+    );
+  });
+
   it('says it plainly when no lid fits, on the side that was chosen', () => {
     expect(said({ ...request, papers: inCard(0.4) })[1]).toBe('care: Lid is loose: 1.58 mm');
     expect(said({ ...request, papers: inCard(0.4), lean: 'tight' })[1]).toBe(

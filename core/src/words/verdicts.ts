@@ -54,7 +54,11 @@ function roomAskedInWords({ room }: Plan, request: PlanRequest): string {
   }
   if (asked.size === 0) return '';
   const told = [...asked].map(([wanted, where]) => `${wanted} ${inRow(where)}`).join(', ');
-  return ` You asked for ${told}: the scores on your marks come to this.`;
+  const why =
+    request.made.length > 0
+      ? 'what is cut already leaves this'
+      : 'the scores on your marks come to this';
+  return ` You asked for ${told}: ${why}.`;
 }
 
 function giftVerdict(plan: Plan, request: PlanRequest): Verdict {

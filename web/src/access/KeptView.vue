@@ -2,9 +2,10 @@
 import { capitalised, countInWords } from '@rangoli/core';
 import { useIntervalFn } from '@vueuse/core';
 import Button from 'primevue/button';
-import { computed, onMounted, shallowRef } from 'vue';
+import { computed, onMounted } from 'vue';
 import { RouterLink, type RouteLocationRaw } from 'vue-router';
 import TopBar from '../parts/TopBar.vue';
+import { useAttempt } from '../parts/use-attempt.ts';
 import type { OnlyHere } from '../keeping/only-here.ts';
 import { useAccess } from '../stores/access.ts';
 import { useKeeping } from '../stores/keeping.ts';
@@ -64,15 +65,7 @@ const devices = computed(() => {
     : `${capitalised(countInWords(count))} devices are signed in.`;
 });
 
-const trouble = shallowRef('');
-async function attempt(action: () => Promise<void>): Promise<void> {
-  trouble.value = '';
-  try {
-    await action();
-  } catch (error) {
-    trouble.value = error instanceof Error ? error.message : 'It broke.';
-  }
-}
+const { trouble, attempt } = useAttempt();
 
 const signOut = () =>
   attempt(async () => {

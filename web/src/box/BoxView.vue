@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { planChanges, svgPattern, type PlanRequest, type WayOut } from '@rangoli/core';
 import { Download, Redo2, Undo2 } from '@lucide/vue';
-import { useEventListener, useTimeout } from '@vueuse/core';
+import { refDebounced, useEventListener, useTimeout } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -10,7 +10,8 @@ import OpeningNote from '../parts/OpeningNote.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
-import { useOneByOne } from '../parts/use-one-by-one.ts';
+import { useAttempt } from '../parts/use-attempt.ts';
+import { usePartByPart } from '../parts/use-part-by-part.ts';
 import Choice from '../parts/Choice.vue';
 import { useDrafts } from '../stores/drafts.ts';
 import { useProject } from '../stores/project.ts';
@@ -50,7 +51,7 @@ function cameFromViewOf(id: string): boolean {
 const untilAllIsThere = 2000;
 const isLate = useTimeout(untilAllIsThere);
 /** What is cut comes first, then the mat, then what is asked. */
-const there = useOneByOne(
+const there = usePartByPart(
   () => project.shown !== undefined || project.refused !== undefined || isLate.value,
   3,
 );
@@ -83,9 +84,17 @@ const rulers = [
   { value: 'mm', label: 'mm' },
 ] as const;
 const hasDraft = computed(() => drafts.anyIn(project.id));
-const stale = computed(() => hasDraft.value || project.refused !== undefined);
+/** After so many milliseconds without a new plan it is said that the one before is shown. */
+const untilLate = 400;
+const wasPlanning = refDebounced(
+  computed(() => project.isPlanning),
+  untilLate,
+);
+const isPlanLate = computed(() => project.isPlanning && wasPlanning.value);
+const stale = computed(() => hasDraft.value || project.refused !== undefined || isPlanLate.value);
 const trouble = computed(() => {
   if (project.refused) return 'This can’t be made yet. The plan shown is the last one that could.';
+  if (isPlanLate.value) return 'Planning it anew. The plan shown is the one before.';
   return hasDraft.value
     ? 'One entry can’t be taken yet. The plan shown goes by the last good one.'
     : undefined;
@@ -116,18 +125,7 @@ function takeWayOut({ kind, part }: WayOut): void {
   project.changeBox(`way out ${kind}`, part);
 }
 
-/** What could not be done, until the next try. */
-const failure = shallowRef('');
-
-async function attempt<Outcome>(action: () => Promise<Outcome>): Promise<Outcome | undefined> {
-  failure.value = '';
-  try {
-    return await action();
-  } catch (error) {
-    failure.value = error instanceof Error ? error.message : 'Something broke.';
-    return undefined;
-  }
-}
+const { trouble: failure, attempt } = useAttempt();
 
 async function putBack(): Promise<void> {
   await attempt(() => project.putBack());

@@ -161,7 +161,9 @@ async function take(compared: Compared, part: WayOut['part'] = {}): Promise<void
           />
         </ul>
       </template>
-      <p v-if="all.length === 0" class="none" role="status">Putting every kind of box round it…</p>
+      <p v-if="all.length === 0" class="none" role="status">
+        Planning every kind of box for this gift…
+      </p>
       <p v-else-if="shown.length === 0" class="none">
         No kind of box meets all of these for this gift. Take one of the wishes back.
       </p>

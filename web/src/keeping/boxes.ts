@@ -70,6 +70,15 @@ export function nameFrom(name: string, what: string): string {
   return name.slice(0, longestName - suffix.length) + suffix;
 }
 
+/** A new box made from another one, which goes on beside it and tells what has changed. */
+export function forAnotherGift(
+  from: Pick<ProjectDocument, 'name' | 'box'>,
+  box: ProjectDocument['box'],
+): ProjectDocument {
+  const { name } = from;
+  return { version: 1, name: nameFrom(name, 'another gift'), box, basis: { name, box: from.box } };
+}
+
 /** A box to stand beside the one that it comes from. */
 export function asOwnBox(document: ProjectDocument): ProjectDocument {
   return { ...document, name: nameFrom(document.name, 'mine') };

@@ -9,19 +9,15 @@ import {
   largestOn,
   spareFor,
   millimetres,
-  squareGifts,
   styleSummary,
-  type Gift,
-  type Length,
-  type PlanRequest,
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
 import Button from 'primevue/button';
-import { computed, shallowRef, watch } from 'vue';
+import { computed, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { createProject } from '../api/projects.ts';
 import BoxPicture from '../fold/BoxPicture.vue';
-import { nameFrom } from '../keeping/boxes.ts';
+import { forAnotherGift } from '../keeping/boxes.ts';
 import MeasureSize from '../parts/MeasureSize.vue';
 import MeasureText from '../parts/MeasureText.vue';
 import Pick from '../parts/Pick.vue';
@@ -30,12 +26,14 @@ import QuietButton from '../parts/QuietButton.vue';
 import Worded from '../parts/Worded.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
-import { planner, searcher } from '../planner/planner.ts';
+import { useAttempt } from '../parts/use-attempt.ts';
+import { searcher } from '../planner/planner.ts';
 import { usePlanned } from '../planner/use-planned.ts';
 import { useWorkedOut } from '../planner/use-worked-out.ts';
 import { useOpenProject } from '../stores/open-project.ts';
 import { usePapers } from '../stores/papers.ts';
 import LimitsChart from './LimitsChart.vue';
+import { useLook } from './use-look.ts';
 
 /** How large a gift may be for this kind of box on this sheet, and how far today's gift could grow. */
 const props = defineProps<{ id: string }>();
@@ -45,23 +43,10 @@ const router = useRouter();
 
 /** The box as it is. */
 const own = computed(() => project.document?.box);
-/** What is looked at in place of the box’s own. Nothing of the box changes by a look. */
-type Look = Partial<Pick<PlanRequest, 'style' | 'papers' | 'gift'>>;
-const look = shallowRef<Look>({});
-const isLook = computed(() => Object.keys(look.value).length > 0);
-const request = computed((): PlanRequest | undefined =>
-  own.value && isLook.value
-    ? { ...own.value, ...look.value, made: [], finished: undefined }
-    : own.value,
-);
-
-function lookAt(part: Look): void {
-  look.value = { ...look.value, ...part };
-}
-function lookAway(): void {
-  look.value = {};
-}
-watch(() => props.id, lookAway);
+const mark = computed(() => (own.value?.unit === 'mm' ? millimetres(1) : inchFraction(1, 16)));
+const look = useLook(own, mark);
+const { request, isLook, isStopped } = look;
+watch(() => props.id, look.lookAway);
 
 /** The limits are looked for again once the hand rests. */
 const { workedOut, isWorking } = useWorkedOut(refDebounced(request, 350), (wanted) =>
@@ -82,7 +67,6 @@ const problem = computed(() =>
 const size = computed(() => request.value && extentsOf(request.value.gift));
 const ownSize = computed(() => own.value && extentsOf(own.value.gift));
 const ownKind = computed(() => own.value && styleSummary(own.value.style.style).name);
-const mark = computed(() => (request.value?.unit === 'mm' ? millimetres(1) : inchFraction(1, 16)));
 const styles = allStyles.map(({ id, name }) => ({ value: id, label: name }));
 const papers = usePapers();
 void papers.open();
@@ -90,7 +74,7 @@ const sheets = computed(() => (own.value ? papers.sheetsFor(own.value.papers[0])
 
 function setStyle(id: string): void {
   const style = allStyles.find((each) => each.id === id);
-  if (style) lookAt({ style: style.usual });
+  if (style) look.lookAt({ style: style.usual });
 }
 
 /** The whole box is cut from this sheet. */
@@ -99,30 +83,7 @@ function setSheet(name: string): void {
   const now = request.value?.papers;
   if (!sheet || !now) return;
   const [first, ...rest] = now;
-  lookAt({ papers: [{ ...first, sheet }, ...rest.map((paper) => ({ ...paper, sheet }))] });
-}
-
-/** How far the point is dragged; all of a drag stretches the gift that it began with. */
-interface Drag {
-  readonly request: PlanRequest;
-  readonly from: Gift;
-  readonly to: { readonly across: Length; readonly high: Length };
-}
-const drag = shallowRef<Drag>();
-const { workedOut: dragged } = useWorkedOut(drag, (now) =>
-  planner((tasks) => tasks.stretchedAsFarAsItFits(now.request, now.from, now.to, mark.value)),
-);
-watch(dragged, (now) => {
-  if (now?.result.gift) lookAt({ gift: now.result.gift });
-});
-const isHeld = shallowRef(false);
-const isStopped = computed(() => isHeld.value && dragged.value?.result.isStopped === true);
-
-function move(to: Drag['to']): void {
-  if (!request.value) return;
-  const from = isHeld.value ? drag.value?.from : undefined;
-  drag.value = { request: request.value, from: from ?? request.value.gift, to };
-  isHeld.value = true;
+  look.lookAt({ papers: [{ ...first, sheet }, ...rest.map((paper) => ({ ...paper, sheet }))] });
 }
 
 /** How much is left, on the ruler's marks. */
@@ -130,19 +91,7 @@ const spare = computed(() =>
   limits.value && size.value ? spareFor(limits.value.furthest, size.value, mark.value) : undefined,
 );
 
-async function lookAtLargestAlike(): Promise<void> {
-  const asked = request.value;
-  const gift = asked && (await searcher((tasks) => tasks.largestAlike(asked, mark.value)));
-  if (gift) lookAt({ gift });
-}
-
 const largestSquare = computed(() => limits.value && largestOn(limits.value.square));
-async function lookAtLargestSquare(): Promise<void> {
-  const [asked, most] = [request.value, largestSquare.value];
-  if (!asked || !most) return;
-  const square = squareGifts()(most.across, most.high);
-  lookAt({ gift: await searcher((tasks) => tasks.neatGiftThatFits(asked, square, mark.value)) });
-}
 
 /** Takes what is looked at for the box itself. */
 async function take(): Promise<void> {
@@ -152,21 +101,14 @@ async function take(): Promise<void> {
   await router.push({ name: 'box', params: { id: props.id } });
 }
 
-/** Why no new box could be begun. */
-const trouble = shallowRef<string>();
+const { trouble, attempt } = useAttempt();
 async function begin(): Promise<void> {
-  const whole = project.document;
-  if (!whole || !request.value) return;
-  try {
-    const { id } = await createProject({
-      ...whole,
-      name: nameFrom(whole.name, 'another gift'),
-      box: request.value,
-    });
+  const [whole, box] = [project.document, request.value];
+  if (!whole || !box) return;
+  await attempt(async () => {
+    const { id } = await createProject(forAnotherGift(whole, box));
     await router.push({ name: 'box', params: { id } });
-  } catch (error) {
-    trouble.value = error instanceof Error ? error.message : 'It broke.';
-  }
+  });
 }
 </script>
 
@@ -232,7 +174,7 @@ async function begin(): Promise<void> {
             :disabled="!box"
             @click="take"
           />
-          <QuietButton @click="lookAway">Back to today’s gift</QuietButton>
+          <QuietButton @click="look.lookAway">Back to today’s gift</QuietButton>
           <p v-if="trouble" class="wrong" role="alert">{{ trouble }}</p>
         </section>
         <div class="largest">
@@ -241,7 +183,7 @@ async function begin(): Promise<void> {
             severity="secondary"
             outlined
             label="Largest in these proportions"
-            @click="lookAtLargestAlike"
+            @click="look.lookAtLargestAlike"
           />
           <Button
             size="small"
@@ -249,7 +191,7 @@ async function begin(): Promise<void> {
             outlined
             label="Largest square box"
             :disabled="!largestSquare"
-            @click="lookAtLargestSquare"
+            @click="largestSquare && look.lookAtLargestSquare(largestSquare)"
           />
         </div>
         <section v-if="box" class="box" aria-label="The box for it">
@@ -285,8 +227,8 @@ async function begin(): Promise<void> {
           :limits="limits"
           :at="size"
           :unit="request.unit"
-          @move="move"
-          @rest="isHeld = false"
+          @move="look.move"
+          @rest="look.rest"
         />
       </section>
     </main>

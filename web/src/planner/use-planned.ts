@@ -1,8 +1,20 @@
-import type { PlanRequest } from '@rangoli/core';
+import type { PlanRequest, PlanResult } from '@rangoli/core';
 import { planner } from './planner.ts';
 import { useWorkedOut } from './use-worked-out.ts';
 
+/** Where planning fails by a fault of its own, it is a refusal: no figures of another box are taken for this one. */
+async function plan(request: PlanRequest): Promise<PlanResult> {
+  try {
+    return await planner((tasks) => tasks.planBox(request));
+  } catch (error) {
+    console.error(error);
+    const message =
+      'Rangoli failed at this box. Take the last change back, or try another measure.';
+    return { ok: false, problems: [{ field: 'box', message }] };
+  }
+}
+
 /** The plan for a request; the one before, while it is worked out. */
 export function usePlanned(request: () => PlanRequest | undefined) {
-  return useWorkedOut(request, (next) => planner((tasks) => tasks.planBox(next))).workedOut;
+  return useWorkedOut(request, plan).workedOut;
 }

@@ -27,8 +27,11 @@ export function useWaysOut(
       if (way) ways.value = [...ways.value, way];
       return ways.value.length < enough;
     };
-    await searcher((tasks) => tasks.lookForWaysOut(wanted, proxy(tell)));
-    if (mine === turn) isLooking.value = false;
+    try {
+      await searcher((tasks) => tasks.lookForWaysOut(wanted, proxy(tell)));
+    } finally {
+      if (mine === turn) isLooking.value = false;
+    }
   }
 
   function stop(): void {

@@ -92,7 +92,7 @@ const copies = computed(() => {
 const affected = computed(() => Math.min(some.value ?? copies.value, copies.value));
 const isSome = computed(() => affected.value < copies.value);
 
-const asked = computed(() => {
+const mishapAsked = computed(() => {
   const now = shown.value;
   const mishap = now && form.value && mishapOf(now.plan, form.value);
   if (!now || !mishap || !making.job) return undefined;
@@ -101,7 +101,7 @@ const asked = computed(() => {
   return { plan, request, done, mishap };
 });
 /** While a new answer is worked out, the one before can be read and not be taken. */
-const { workedOut, isWorking } = useWorkedOut(asked, ({ plan, request, done, mishap }) =>
+const { workedOut, isWorking } = useWorkedOut(mishapAsked, ({ plan, request, done, mishap }) =>
   planner((tasks) => tasks.rescue(plan, request, done, mishap)),
 );
 const found = computed(() => workedOut.value?.result);
@@ -136,7 +136,7 @@ async function take(way: WayOn): Promise<void> {
 }
 
 /** What is asked first is at hand, and not the way out: once open, a dialog goes to what is marked so. */
-const questions = useTemplateRef<HTMLElement>('asked');
+const questions = useTemplateRef<HTMLElement>('questions');
 function focusFirst(): void {
   questions.value?.querySelector('input, button, [tabindex="0"]')?.setAttribute('autofocus', '');
 }
@@ -162,7 +162,7 @@ function field(part: string): string {
     @update:visible="(open) => !open && emit('close')"
     @show="focusFirst"
   >
-    <div v-if="form && shown" ref="asked" class="rescue">
+    <div v-if="form && shown" ref="questions" class="rescue">
       <Choice
         label="What happened"
         :value="form.kind"

@@ -3,21 +3,13 @@ import Dialog from 'primevue/dialog';
 import { onMounted, shallowRef } from 'vue';
 import { listDeleted, restoreProject, type DeletedProject } from '../api/projects.ts';
 import QuietButton from '../parts/QuietButton.vue';
+import { useAttempt } from '../parts/use-attempt.ts';
 
 /** Boxes that were deleted, whenever and on whichever tablet: each can be put back. */
 const emit = defineEmits<{ back: []; close: [] }>();
 
 const deleted = shallowRef<readonly DeletedProject[]>();
-const trouble = shallowRef('');
-
-async function attempt(action: () => Promise<void>): Promise<void> {
-  trouble.value = '';
-  try {
-    await action();
-  } catch (error) {
-    trouble.value = error instanceof Error ? error.message : 'Something broke.';
-  }
-}
+const { trouble, attempt } = useAttempt();
 
 async function load(): Promise<void> {
   await attempt(async () => {

@@ -6,6 +6,7 @@ import type { Counted, ShelfContents } from '../api/projects.ts';
 import Pick from '../parts/Pick.vue';
 import type { ShelfWish } from './shelf-wish.ts';
 
+/** Looks for boxes on the shelf by name, kind and paper, and says in which order they stand. */
 const props = defineProps<{ wish: ShelfWish; contents: ShelfContents }>();
 const emit = defineEmits<{ change: [part: Partial<ShelfWish>] }>();
 
@@ -16,11 +17,14 @@ const orders = [
 ] as const;
 
 /** In a list of things to choose this one stands for all of them. */
-const any = '';
+const everyOne = '';
 
 function listed(all: string, of: readonly Counted[], nameOf: (value: string) => string) {
   const options = of.map(({ value, boxes }) => ({ value, label: `${nameOf(value)}, ${boxes}` }));
-  return [{ value: any, label: all }, ...options.sort((a, b) => a.label.localeCompare(b.label))];
+  return [
+    { value: everyOne, label: all },
+    ...options.sort((a, b) => a.label.localeCompare(b.label)),
+  ];
 }
 const kinds = computed(() =>
   listed(
@@ -48,7 +52,7 @@ const papers = computed(() => listed('All papers', props.contents.papers, (name)
       :value="wish.kind"
       placeholder="All kinds"
       :options="kinds"
-      @change="(kind) => emit('change', { kind: kind === any ? undefined : kind })"
+      @change="(kind) => emit('change', { kind: kind === everyOne ? undefined : kind })"
     />
     <Pick
       v-if="contents.papers.length > 1 || wish.paper !== undefined"
@@ -56,7 +60,7 @@ const papers = computed(() => listed('All papers', props.contents.papers, (name)
       :value="wish.paper"
       placeholder="All papers"
       :options="papers"
-      @change="(paper) => emit('change', { paper: paper === any ? undefined : paper })"
+      @change="(paper) => emit('change', { paper: paper === everyOne ? undefined : paper })"
     />
     <Pick
       label="Order"

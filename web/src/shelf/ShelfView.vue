@@ -8,7 +8,6 @@ import {
   defineAsyncComponent,
   onBeforeUnmount,
   onMounted,
-  ref,
   shallowRef,
   useTemplateRef,
 } from 'vue';
@@ -23,9 +22,10 @@ import {
   type ShelfContents,
   type StoredProject,
 } from '../api/projects.ts';
-import { nameFrom } from '../keeping/boxes.ts';
+import { forAnotherGift } from '../keeping/boxes.ts';
 import QuietButton from '../parts/QuietButton.vue';
 import TopBar from '../parts/TopBar.vue';
+import { useAttempt } from '../parts/use-attempt.ts';
 import { useAccess } from '../stores/access.ts';
 import { useKeeping } from '../stores/keeping.ts';
 import { usePapers } from '../stores/papers.ts';
@@ -61,17 +61,13 @@ const contents = shallowRef<ShelfContents>({ kinds: [], papers: [] });
 const deleted = shallowRef<StoredProject>();
 const DeletedBoxes = defineAsyncComponent(() => import('./DeletedBoxes.vue'));
 const showsDeleted = shallowRef(false);
-const trouble = ref('');
+const { trouble, attempt } = useAttempt();
 const usualUnit = useUsualUnit();
 const keeping = useKeeping();
 const access = useAccess();
 const isSignedOut = computed(() => access.session?.isSignedIn === false);
 const tools = useToolbox();
 const papers = usePapers();
-
-function sentence(error: unknown): string {
-  return error instanceof Error ? error.message : 'Something broke.';
-}
 
 /** What was asked for last: an answer to an earlier question is not shown. */
 let asked = 0;
@@ -99,7 +95,10 @@ async function showKnown(error: unknown): Promise<void> {
     .map(([id, document]) => ({ id, revision: 0, updatedAt: '', document }));
   total.value = projects.value.length;
   next.value = undefined;
-  state.value = known.size > 0 ? { kind: 'away' } : { kind: 'failed', message: sentence(error) };
+  state.value =
+    known.size > 0
+      ? { kind: 'away' }
+      : { kind: 'failed', message: error instanceof Error ? error.message : 'Something broke.' };
 }
 
 async function load(): Promise<void> {
@@ -144,15 +143,6 @@ useIntersectionObserver(end, (entries) => {
 });
 watchDebounced(wish, () => void load(), { debounce: 200 });
 
-async function attempt(action: () => Promise<void>): Promise<void> {
-  trouble.value = '';
-  try {
-    await action();
-  } catch (error) {
-    trouble.value = sentence(error);
-  }
-}
-
 async function begin(): Promise<void> {
   await attempt(async () => {
     await Promise.all([tools.open(), papers.open()]);
@@ -169,12 +159,7 @@ async function resize({ document: { name, box } }: StoredProject): Promise<void>
   await attempt(async () => {
     // It is another gift that is known now, and no size of the box.
     const fresh = { ...box, made: [], finished: undefined };
-    const { id } = await createProject({
-      version: 1,
-      name: nameFrom(name, 'another gift'),
-      box: fresh,
-      basis: { name, box: fresh },
-    });
+    const { id } = await createProject(forAnotherGift({ name, box: fresh }, fresh));
     await router.push({ name: 'box', params: { id } });
   });
 }

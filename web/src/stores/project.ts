@@ -71,6 +71,8 @@ export const useProject = defineStore('project', () => {
     },
     { flush: 'sync' },
   );
+  /** Whether what is shown is not yet for the box as it is now. */
+  const isPlanning = computed(() => planned.value?.request !== document.value?.box);
   /** The request that came to nothing, and why. */
   const refused = computed((): Refused | undefined => {
     const now = planned.value;
@@ -236,6 +238,7 @@ export const useProject = defineStore('project', () => {
     canUndo,
     canRedo,
     shown,
+    isPlanning,
     refused,
     problems,
     toolsNow,

@@ -5,7 +5,7 @@ import { inTurn } from './in-turn.ts';
  * How many of the parts of a view are there. What is ready when the view is opened is there at once; what becomes
  * ready later comes one part a frame, so that a slow tablet shows the first as soon as it can.
  */
-export function useOneByOne(isReady: () => boolean, parts: number) {
+export function usePartByPart(isReady: () => boolean, parts: number) {
   const there = shallowRef(isReady() ? parts : 0);
   let leaveRow: () => void = () => undefined;
 
