@@ -37,6 +37,29 @@ test('a maker tells about their board once, and every box goes by it', async ({ 
   await expect(sizeOf(page, 'base')).toHaveText(before);
 });
 
+test('a tool that was removed is put back at once, or after a reload', async ({ demo, page }) => {
+  await page.goto(`${demo.origin}/kit`);
+  const mine = page.getByRole('listitem').filter({ hasText: 'mine' });
+  const removed = page.getByText('Removed tools');
+  const row = page.getByRole('listitem').filter({ hasText: '1/8 in grooves' });
+  await row.getByRole('button', { name: 'Edit' }).click();
+  await row.getByRole('button', { name: 'Copy' }).click();
+  await mine.getByLabel('Name').fill('Old board, mine');
+  await mine.getByRole('button', { name: 'Remove' }).click();
+  const undo = page.getByRole('button', { name: 'Undo' });
+  await expect(undo).toBeFocused();
+  await undo.press('Enter');
+  await expect(removed).toHaveCount(0);
+  await expect(page.getByRole('main')).toBeFocused();
+  await mine.getByRole('button', { name: 'Remove' }).click();
+  await expect(removed).toBeVisible();
+  await page.reload();
+  await removed.click();
+  await page.getByRole('button', { name: 'Put it back: Old board, mine' }).click();
+  await expect(removed).toHaveCount(0);
+  await expect(mine.getByRole('checkbox', { name: 'Old board, mine' })).toBeChecked();
+});
+
 test('a diamond wrap is made on the maker’s own punch board, and a mistyped mark is caught', async ({
   demo,
   page,

@@ -41,6 +41,8 @@ test('a piece that is lost is cut again, and goes through its steps once more', 
   await openFromShelf(page, demo, 'Pocket sundial');
   await page.getByRole('link', { name: 'Make', exact: true }).click();
   const steps = page.getByRole('navigation', { name: 'Steps' });
+  await steps.getByRole('button', { name: 'Dusk: six bases' }).click();
+  await page.getByRole('button', { name: 'All six done' }).click();
   await steps.getByRole('button', { name: 'Base: 5/8' }).click();
   await page.getByRole('button', { name: 'All six done' }).click();
   await page.getByRole('button', { name: 'Off by a bit?' }).click();
@@ -53,6 +55,36 @@ test('a piece that is lost is cut again, and goes through its steps once more', 
   await dialog.getByLabel('How many came out like this').press('Tab');
   await expect(dialog.getByText('This one is lost')).toBeVisible();
   await dialog.getByRole('button', { name: 'Cut it again' }).click();
+  // It is there to be cut, and to be scored.
+  await steps.getByRole('button', { name: 'Dusk: six bases' }).click();
+  await expect(page.getByText('5 of 6')).toBeAttached();
   await steps.getByRole('button', { name: 'Base: 5/8' }).click();
   await expect(page.getByText('5 of 6')).toBeAttached();
+});
+
+test('two bases that came out otherwise become boxes of their own, and four are made as planned', async ({
+  demo,
+  page,
+}) => {
+  await openFromShelf(page, demo, 'Pocket sundial');
+  const first = page.url();
+  await page.getByRole('link', { name: 'Make', exact: true }).click();
+  const steps = page.getByRole('navigation', { name: 'Steps' });
+  await steps.getByRole('button', { name: 'Dusk: six bases' }).click();
+  await page.getByRole('button', { name: 'All six done' }).click();
+  await page.getByRole('button', { name: 'Off by a bit?' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Off by a bit?' });
+  await dialog.getByLabel('Width as cut').fill('3 11/16');
+  await dialog.getByLabel('How many came out like this').fill('2');
+  await dialog.getByLabel('How many came out like this').press('Tab');
+  await dialog
+    .getByRole('button', { name: 'Make two like this apart, and four as planned' })
+    .click();
+  await expect(page.getByText('Planned round what is cut already')).toBeVisible();
+  await expect(page).not.toHaveURL(new RegExp(first));
+  await expect(steps.getByRole('button', { name: /two lids/ })).toBeVisible();
+  await expect(steps.getByText('bases')).toHaveCount(0);
+  await page.goto(`${first}/make`);
+  await steps.getByRole('button', { name: 'Dusk: four bases' }).click();
+  await expect(page.getByText('4 of 4')).toBeAttached();
 });

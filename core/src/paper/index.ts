@@ -11,6 +11,7 @@ export {
   paperItemSchema,
   papersAtHand,
   papersIn,
+  removedPapers,
   shippedItem,
   type PaperItem,
   type PlacedPaper,

@@ -1,17 +1,26 @@
 import { z } from 'zod';
 import { keptPaperSchema, shippedPapers, type KeptPaper } from './kept-paper.ts';
+import { lessonSchema, type PaperLesson } from './lessons.ts';
+
+const placedSchema = z.object({
+  kind: z.literal('paper'),
+  paper: keptPaperSchema,
+  /** Put away: it is in no choice until it is taken out again. */
+  away: z.boolean(),
+  /** When it came to the others, in milliseconds of the clock: what is shipped was there before. */
+  added: z.int().nonnegative(),
+});
 
 /** One thing that a maker says of their papers, kept and changed by itself: what a paper is, or that it is gone. */
 export const paperItemSchema = z.discriminatedUnion('kind', [
+  placedSchema,
   z.object({
-    kind: z.literal('paper'),
-    paper: keptPaperSchema,
-    /** Put away: it is in no choice until it is taken out again. */
-    away: z.boolean(),
-    /** When it came to the others, in milliseconds of the clock: what is shipped was there before. */
-    added: z.int().nonnegative(),
+    kind: z.literal('gone'),
+    /** What it was, to be put back; an earlier version didn’t keep it. */
+    was: placedSchema.optional(),
+    /** What trial boxes had taught about it. */
+    taught: lessonSchema.optional(),
   }),
-  z.object({ kind: z.literal('gone') }),
 ]);
 export type PaperItem = z.infer<typeof paperItemSchema>;
 
@@ -21,6 +30,22 @@ export interface PlacedPaper {
   readonly away: boolean;
   /** What is shipped can be put away, and is never gone. */
   readonly isShipped: boolean;
+}
+
+/** A paper that was removed and can be put back, with what it was and what was known of it. */
+export interface RemovedPaper {
+  readonly id: string;
+  readonly was: z.infer<typeof placedSchema>;
+  readonly taught?: PaperLesson | undefined;
+}
+
+/** The papers that were removed and can be put back, those that came last first. */
+export function removedPapers(items: ReadonlyMap<string, PaperItem>): readonly RemovedPaper[] {
+  return [...items]
+    .flatMap(([id, item]) =>
+      item.kind === 'gone' && item.was ? [{ id, was: item.was, taught: item.taught }] : [],
+    )
+    .sort((one, other) => other.was.added - one.was.added || (one.id < other.id ? -1 : 1));
 }
 
 const shippedIds: ReadonlySet<string> = new Set(shippedPapers.map(({ id }) => id));

@@ -10,6 +10,7 @@ import {
   progressSchema,
   redone,
   rescue,
+  setAside,
   stepAtHand,
   withDone,
   type CutStep,
@@ -143,8 +144,19 @@ describe('a piece that is cut again', () => {
           for (const step of job.steps) {
             const isOwn = step.piece === piece && step.kind !== 'cut';
             const was = doneOf(before, step);
-            expect(doneOf(now, step)).toBe(isOwn ? Math.max(0, was - lost) : was);
+            if (step.kind !== 'cut')
+              expect(doneOf(now, step)).toBe(isOwn ? Math.max(0, was - lost) : was);
           }
+          // They are cut again, as many as were cut; where other pieces come of the same cuts, some of those count too.
+          const cutting = job.steps.filter(
+            (step) => step.kind === 'cut' && givenBy(step).includes(piece),
+          );
+          const cutIn = (progress: Progress) =>
+            cutting.reduce((sum, step) => sum + doneOf(progress, step), 0);
+          const isAlone = cutting.every(
+            (step) => step.kind === 'cut' && givenBy(step).every((given) => given === piece),
+          );
+          if (isAlone) expect(cutIn(now)).toBe(Math.max(0, cutIn(before) - lost));
           // Done again, the box is as far as before and comes to its end.
           let progress = now;
           for (let i = 0; i <= job.steps.length; i++) {
@@ -155,6 +167,41 @@ describe('a piece that is cut again', () => {
         },
       ),
       { numRuns: 80 },
+    );
+  });
+});
+
+describe('boxes that become one of their own', () => {
+  it('leave the rest with what they have not taken along, and nothing is made twice', () => {
+    fc.assert(
+      fc.property(
+        anyRequest,
+        fc.integer({ min: 2, max: 9 }),
+        fc.nat({ max: 40 }),
+        fc.nat(),
+        (request, count, steps, many) => {
+          const result = planBox(request);
+          if (!result.ok) return;
+          const of = (boxes: number) => planJob(result.plan, request, { boxes });
+          const own = 1 + (many % (count - 1));
+          const job = of(count);
+          const before = after(job, steps, count);
+          const { rest, aside } = setAside(job, before, own);
+          expect(progressSchema.parse(rest)).toEqual(rest);
+          expect([rest.boxes, aside.boxes]).toEqual([count - own, own]);
+          const stepIn = ({ steps: all }: Job, id: string) => all.find((step) => step.id === id);
+          const [jobOfRest, jobAside] = [of(count - own), of(own)];
+          for (const step of job.steps) {
+            if (step.kind === 'cut') continue;
+            const [left, taken] = [stepIn(jobOfRest, step.id), stepIn(jobAside, step.id)];
+            if (!left || !taken) throw new Error(`${step.id} is in one job only`);
+            expect(doneOf(rest, left) + doneOf(aside, taken)).toBe(doneOf(before, step));
+            // Those that something was seen on have what was done.
+            if (!isDone(aside, taken)) expect(doneOf(rest, left)).toBe(0);
+          }
+        },
+      ),
+      { numRuns: 60 },
     );
   });
 });

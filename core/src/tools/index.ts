@@ -61,6 +61,7 @@ export {
 } from './toolbox.ts';
 export {
   changedTools,
+  removedTools,
   toolboxOf,
   toolItemSchema,
   type ToolItem,

@@ -25,11 +25,7 @@ function toolIn<Kind extends ToolKind, Tool extends z.ZodType>(kind: Kind, tool:
   });
 }
 
-/**
- * One thing that a maker says of their tools, kept and changed by itself: a tool that they have or have not,
- * that a tool is gone, or that they have none of a kind.
- */
-export const toolItemSchema = z.discriminatedUnion('kind', [
+const placedToolSchema = z.discriminatedUnion('kind', [
   toolIn('boards', scoringBoardSchema),
   toolIn('trimmers', trimmerSchema),
   toolIn('diagonalBoards', diagonalBoardSchema),
@@ -37,7 +33,19 @@ export const toolItemSchema = z.discriminatedUnion('kind', [
   toolIn('rulers', handRulerSchema),
   toolIn('punches', punchSchema),
   toolIn('adhesives', adhesiveSchema),
-  z.object({ kind: z.literal('gone') }),
+]);
+
+/**
+ * One thing that a maker says of their tools, kept and changed by itself: a tool that they have or have not,
+ * that a tool is gone, or that they have none of a kind.
+ */
+export const toolItemSchema = z.discriminatedUnion('kind', [
+  placedToolSchema,
+  z.object({
+    kind: z.literal('gone'),
+    /** What it was, to be put back; an earlier version didn’t keep it. */
+    was: placedToolSchema.optional(),
+  }),
   z.object({ kind: z.literal('without'), tools: toolKindSchema, hasNone: z.boolean() }),
 ]);
 export type ToolItem = z.infer<typeof toolItemSchema>;
@@ -55,6 +63,19 @@ const shippedIn: ReadonlyMap<string, ToolKind> = new Map(
     shippedToolbox[kind].map(({ tool }) => [tool.id, kind] as const),
   ),
 );
+
+/** A tool that was removed and can be put back, with what it was. */
+export interface RemovedTool {
+  readonly id: string;
+  readonly was: z.infer<typeof placedToolSchema>;
+}
+
+/** The tools that were removed and can be put back, those that came last first. */
+export function removedTools(items: ToolItems): readonly RemovedTool[] {
+  return [...items]
+    .flatMap(([id, item]) => (item.kind === 'gone' && item.was ? [{ id, was: item.was }] : []))
+    .sort((one, other) => other.was.added - one.was.added || (one.id < other.id ? -1 : 1));
+}
 
 interface PlacedTool {
   readonly kept: Kept<KindedTool['tool']>;
@@ -126,6 +147,10 @@ export function changedTools(
   const changed = new Map<string, ToolItem>();
   for (const [id, item] of is)
     if (JSON.stringify(item) !== JSON.stringify(was.get(id))) changed.set(id, item);
-  for (const id of was.keys()) if (!is.has(id)) changed.set(id, { kind: 'gone' });
+  for (const [id, before] of was) {
+    if (is.has(id)) continue;
+    const kept = placedToolSchema.safeParse(before);
+    changed.set(id, { kind: 'gone', ...(kept.success && { was: kept.data }) });
+  }
   return changed;
 }

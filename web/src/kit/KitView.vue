@@ -13,6 +13,7 @@ import { computed, nextTick, onMounted, shallowRef, watch } from 'vue';
 import KeptPage from '../parts/KeptPage.vue';
 import KeptSection from '../parts/KeptSection.vue';
 import QuietButton from '../parts/QuietButton.vue';
+import RemovedList from '../parts/RemovedList.vue';
 import { useToolbox } from '../stores/toolbox.ts';
 import { toolFacts } from './tool-facts.ts';
 import ToolDrawing from './ToolDrawing.vue';
@@ -123,6 +124,21 @@ async function copy(kept: KeptTool): Promise<void> {
   row?.querySelector<HTMLElement>('.name input')?.focus();
 }
 
+const removedNow = shallowRef<string>();
+const removed = computed(() =>
+  kit.removed.map(({ id, was }) => ({ id, name: was.tool.name, facts: toolFacts(was) })),
+);
+
+function remove(kept: KeptTool): void {
+  kit.remove(kept);
+  removedNow.value = kept.tool.id;
+}
+
+function putBack(id: string): void {
+  removedNow.value = undefined;
+  kit.putBack(id);
+}
+
 function edit(id: string): void {
   editing.value = editing.value === id ? undefined : id;
 }
@@ -186,12 +202,19 @@ function edit(id: string): void {
         @owned="(has) => kit.setOwned(kept.kind, kept.tool.id, has)"
         @edit="edit(kept.tool.id)"
         @copy="copy(kept)"
-        @remove="kit.remove(kept)"
+        @remove="remove(kept)"
       >
         <template #picture><ToolDrawing :kept="kept" /></template>
         <ToolForm :kept="kept" @change="(part) => kit.change(kept, part)" />
       </ToolRow>
     </KeptSection>
+    <RemovedList
+      things="tools"
+      :removed="removed"
+      :latest="removedNow"
+      @back="putBack"
+      @close="removedNow = undefined"
+    />
   </KeptPage>
 </template>
 

@@ -45,7 +45,7 @@ const marks = computed((): readonly Mark[] => {
     to: toMillimetres(tool.most),
     pixelsPerMillimetre: scale.value,
     apart: 3,
-    figureEvery: tool.unit === 'inch' ? 1 : 5,
+    figuresApart: tool.unit === 'inch' ? 15 : 22,
   }).map(({ at, kind: mark, figure }) => ({
     at,
     isFigure: mark === 'figure',

@@ -33,10 +33,6 @@ const drawn = computed(() =>
 const ruler = computed(() => 20 / scale.value);
 const grain = computed(() => 1 / scale.value);
 
-const figureEvery = computed(() => {
-  if (isBoard.value) return props.unit === 'inch' ? 1 : 2;
-  return props.unit === 'inch' ? 3 : 10;
-});
 const marks = computed(() =>
   rulerMarks({
     unit: props.unit,
@@ -44,7 +40,7 @@ const marks = computed(() =>
     to: reach.value,
     pixelsPerMillimetre: scale.value,
     apart: 2.2,
-    figureEvery: figureEvery.value,
+    figuresApart: props.unit === 'inch' ? 15 : 22,
   }).map((mark) => ({
     ...mark,
     x: props.fence === 'left' ? mark.at : reach.value - mark.at,

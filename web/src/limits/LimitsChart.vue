@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   formatWithUnit,
-  inches,
   millimetres,
   nanometres,
   roundDown,
@@ -17,6 +16,7 @@ import { area, line, pointer, scaleLinear } from 'd3';
 import { computed, ref, useTemplateRef } from 'vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
 import type { Limits } from '../planner/tasks.ts';
+import { lengthTicks } from './length-ticks.ts';
 
 /** How high gifts may be for each footprint, with the gift as a point that can be dragged. */
 const props = defineProps<{
@@ -33,7 +33,6 @@ const frame = useTemplateRef('frame');
 const { width, height } = useElementSize(frame, { width: 720, height: 520 });
 const margin = { left: 58, right: 22, top: 18, bottom: 48 };
 
-const perUnit = computed(() => (props.unit === 'inch' ? 25.4 : 10));
 const all = computed(() => [...props.limits.alike, ...props.limits.square]);
 /** The scales stay while the point is dragged, so that it doesn't run away from the hand. */
 const most = computed(() => ({
@@ -46,16 +45,16 @@ const most = computed(() => ({
 }));
 const x = computed(() =>
   scaleLinear()
-    .domain([0, (most.value.across * 1.06) / perUnit.value])
+    .domain([0, most.value.across * 1.06])
     .range([margin.left, width.value - margin.right]),
 );
 const y = computed(() =>
   scaleLinear()
-    .domain([0, (most.value.high * 1.08) / perUnit.value])
+    .domain([0, most.value.high * 1.08])
     .range([height.value - margin.bottom, margin.top]),
 );
-const across = (point: { across: Length }) => x.value(toMillimetres(point.across) / perUnit.value);
-const up = (high: Length) => y.value(toMillimetres(high) / perUnit.value);
+const across = (point: { across: Length }) => x.value(toMillimetres(point.across));
+const up = (high: Length) => y.value(toMillimetres(high));
 
 const alikeArea = computed(() =>
   area<FrontierPoint>()
@@ -71,12 +70,10 @@ function top(points: readonly FrontierPoint[]) {
 const alikeLine = computed(() => top(props.limits.alike));
 const squareLine = computed(() => top(props.limits.square));
 
-const ticksAcross = computed(() => x.value.ticks(Math.max(3, Math.floor(width.value / 90))));
-const ticksUp = computed(() => y.value.ticks(Math.max(3, Math.floor(height.value / 70))));
-/** A tick as a length: on an inch ruler it is read in fractions. */
-function tickLength(tick: number): Length {
-  return nanometres(Math.round(tick * perUnit.value * 1_000_000));
-}
+const ticksOf = ([, end = 0]: readonly number[], most: number) =>
+  lengthTicks(millimetres(end), { most, unit: props.unit });
+const ticksAcross = computed(() => ticksOf(x.value.domain(), width.value / 90));
+const ticksUp = computed(() => ticksOf(y.value.domain(), height.value / 70));
 const unitName = computed(() => (props.unit === 'inch' ? 'in' : 'mm'));
 const spot = computed(() => ({ x: across(props.at), y: up(props.at.high) }));
 const name = computed(
@@ -98,9 +95,8 @@ const ends = computed(() => {
 const grid = computed(() => (props.unit === 'inch' ? inchFraction(1, 16) : millimetres(1)));
 const isDragged = ref(false);
 
-function lengthOf(units: number): Length {
-  const raw = props.unit === 'inch' ? inches(1) * units : millimetres(10) * units;
-  const rounded = roundToGrid(nanometres(Math.max(0, Math.round(raw))), grid.value);
+function lengthOf(along: number): Length {
+  const rounded = roundToGrid(millimetres(Math.max(0, along)), grid.value);
   return nanometres(Math.max(grid.value * (props.unit === 'inch' ? 2 : 3), rounded));
 }
 
@@ -145,15 +141,20 @@ function onKey(event: KeyboardEvent): void {
     <svg :width="width" :height="height">
       <g class="grid">
         <g v-for="tick in ticksAcross" :key="`across ${tick}`">
-          <line :x1="x(tick)" :x2="x(tick)" :y1="margin.top" :y2="height - margin.bottom" />
-          <text :x="x(tick)" :y="height - margin.bottom + 20" text-anchor="middle">
-            <MeasureSpan :length="tickLength(tick)" :unit="unit" />
+          <line
+            :x1="across({ across: tick })"
+            :x2="across({ across: tick })"
+            :y1="margin.top"
+            :y2="height - margin.bottom"
+          />
+          <text :x="across({ across: tick })" :y="height - margin.bottom + 20" text-anchor="middle">
+            <MeasureSpan :length="tick" :unit="unit" />
           </text>
         </g>
         <g v-for="tick in ticksUp" :key="`up ${tick}`">
-          <line :x1="margin.left" :x2="width - margin.right" :y1="y(tick)" :y2="y(tick)" />
-          <text :x="margin.left - 9" :y="y(tick) + 4.5" text-anchor="end">
-            <MeasureSpan :length="tickLength(tick)" :unit="unit" />
+          <line :x1="margin.left" :x2="width - margin.right" :y1="up(tick)" :y2="up(tick)" />
+          <text :x="margin.left - 9" :y="up(tick) + 4.5" text-anchor="end">
+            <MeasureSpan :length="tick" :unit="unit" />
           </text>
         </g>
         <text class="axis" :x="width - margin.right" :y="height - 8" text-anchor="end">

@@ -305,6 +305,8 @@ label {
 }
 
 .box a {
+  justify-self: start;
+  padding: 3px 0;
   font-weight: 600;
   color: inherit;
 }

@@ -172,7 +172,7 @@ const boxesMade = computed(() => {
               <StepsButton
                 :number="number"
                 :of="making.job.steps.length"
-                @click="showsList = !showsList"
+                @list="showsList = !showsList"
               />
               <MakeHeading
                 :figure="now.figure"

@@ -26,7 +26,8 @@ const marks = computed(() =>
     to: props.to,
     pixelsPerMillimetre: props.scale,
     apart: 3.2,
-    figureEvery: props.unit === 'inch' ? 1 : 2,
+    // Two digits at the most on an inch ruler, three on the other.
+    figuresApart: props.unit === 'inch' ? 24 : 34,
   }).map((mark) => ({ ...mark, x: props.away * mark.at })),
 );
 </script>

@@ -6,6 +6,7 @@ import KeptPage from '../parts/KeptPage.vue';
 import KeptRow from '../parts/KeptRow.vue';
 import KeptSection from '../parts/KeptSection.vue';
 import QuietButton from '../parts/QuietButton.vue';
+import RemovedList from '../parts/RemovedList.vue';
 import Worded from '../parts/Worded.vue';
 import { usePapers } from '../stores/papers.ts';
 import { paperFacts } from './paper-facts.ts';
@@ -70,6 +71,25 @@ function copy({ paper }: PlacedPaper): void {
 /** What is known of a paper beyond what is usual. */
 function learned(paper: KeptPaper): string | undefined {
   return taughtWords(paper, papers.lessonOf(paper));
+}
+
+const removedNow = shallowRef<string>();
+const removed = computed(() =>
+  papers.removed.map(({ id, was: { paper } }) => ({
+    id,
+    name: paper.name,
+    facts: paperFacts(paper),
+  })),
+);
+
+function remove({ id }: KeptPaper): void {
+  papers.remove(id);
+  removedNow.value = id;
+}
+
+function putBack(id: string): void {
+  removedNow.value = undefined;
+  papers.putBack(id);
 }
 
 function edit(id: string): void {
@@ -143,7 +163,7 @@ function edit(id: string): void {
             <Archive v-else :size="15" aria-hidden="true" />
             {{ placed.away ? 'Take out' : 'Put away' }}
           </QuietButton>
-          <QuietButton v-if="!placed.isShipped" @click="papers.remove(placed.paper.id)">
+          <QuietButton v-if="!placed.isShipped" @click="remove(placed.paper)">
             <Trash2 :size="15" aria-hidden="true" />Remove
           </QuietButton>
         </template>
@@ -157,6 +177,13 @@ function edit(id: string): void {
         </template>
       </KeptRow>
     </KeptSection>
+    <RemovedList
+      things="papers"
+      :removed="removed"
+      :latest="removedNow"
+      @back="putBack"
+      @close="removedNow = undefined"
+    />
   </KeptPage>
 </template>
 

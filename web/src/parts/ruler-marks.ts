@@ -19,16 +19,24 @@ export interface DrawnRuler {
   readonly pixelsPerMillimetre: number;
   /** Pixels between small marks at the least; nearer ones are thinned out. */
   readonly apart: number;
-  /** A figure at every so many inches, or centimetres. */
-  readonly figureEvery: number;
+  /** Pixels between figures at the least. */
+  readonly figuresApart: number;
 }
+
+/** A figure stands at every so many inches or centimetres: steps that are counted on without a thought. */
+const figureSteps: Readonly<Record<Unit, readonly number[]>> = {
+  inch: [1, 2, 3, 6, 12],
+  mm: [1, 2, 5, 10, 20],
+};
 
 /** The marks of a ruler, small ones thinned out where they would run together. */
 export function rulerMarks(ruler: DrawnRuler): readonly RulerMark[] {
-  const { unit, from = 0, to, pixelsPerMillimetre, apart, figureEvery } = ruler;
+  const { unit, from = 0, to, pixelsPerMillimetre, apart, figuresApart } = ruler;
   const pitch = toMillimetres(ruler.pitch);
   const perFigure = Math.max(1, Math.round((unit === 'inch' ? 25.4 : 10) / pitch));
   const every = [1, 2, 5, 10].find((n) => n * pitch * pixelsPerMillimetre >= apart) ?? perFigure;
+  const isRoomy = (step: number) => step * perFigure * pitch * pixelsPerMillimetre >= figuresApart;
+  const figureEvery = figureSteps[unit].find(isRoomy) ?? Infinity;
   const marks: RulerMark[] = [];
   for (let i = Math.ceil(from / pitch - 1e-6); i * pitch <= to + 0.01; i++) {
     const isFigure = i % perFigure === 0;

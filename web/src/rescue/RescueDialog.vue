@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   cutUnit,
+  capitalised,
   countInWords,
   doneSoFar,
   millimetres,
@@ -84,13 +85,17 @@ function chooseScore(place: string): void {
   if (chosen) set({ score, at: chosen.reading });
 }
 
-/** How many of the piece there are in the batch. */
-const copies = computed(() => {
-  const piece = shown.value?.plan.pieces.find(({ id }) => id === form.value?.piece);
-  return (piece?.copies ?? 1) * making.progress.boxes;
-});
+/** How many of the piece there are in a box, and in the batch. */
+const inBox = computed(
+  () => shown.value?.plan.pieces.find(({ id }) => id === form.value?.piece)?.copies ?? 1,
+);
+const copies = computed(() => inBox.value * making.progress.boxes);
 const affected = computed(() => Math.min(some.value ?? copies.value, copies.value));
 const isSome = computed(() => affected.value < copies.value);
+/** How many boxes they are the pieces of; undefined where one of them would have other pieces beside. */
+const boxesOfTheirOwn = computed(() =>
+  affected.value % inBox.value === 0 ? affected.value / inBox.value : undefined,
+);
 
 const mishapAsked = computed(() => {
   const now = shown.value;
@@ -106,6 +111,12 @@ const { workedOut, isWorking } = useWorkedOut(mishapAsked, ({ plan, request, don
 );
 const found = computed(() => workedOut.value?.result);
 
+const goOnApart = computed(() => {
+  const own = boxesOfTheirOwn.value ?? 0;
+  const [these, rest] = [own, making.progress.boxes - own].map((count) => countInWords(count));
+  return `Make ${these} like this apart, and ${rest} as planned`;
+});
+
 const headings: Readonly<Record<WayOn['kind'], readonly [string, string]>> = {
   'go on': ['Go on with it', 'Go on like this'],
   trim: ['Cut a little off', 'Cut it, and go on like this'],
@@ -116,7 +127,8 @@ const headings: Readonly<Record<WayOn['kind'], readonly [string, string]>> = {
 async function take(way: WayOn): Promise<void> {
   const whole = project.document;
   if (!whole) return;
-  if (!isSome.value) {
+  const own = boxesOfTheirOwn.value;
+  if (!isSome.value || own === undefined) {
     if (way.again !== undefined) making.cutAgain(way.again, copies.value);
     project.changeBox('rescue', { made: way.request.made, room: way.request.room });
     emit('close');
@@ -128,6 +140,7 @@ async function take(way: WayOn): Promise<void> {
       name: nameFrom(whole.name, 'rescued'),
       box: way.request,
     });
+    await making.giveAway(own, id);
     emit('close');
     await router.push({ name: 'make', params: { id } });
   } catch (error) {
@@ -260,11 +273,16 @@ function field(part: string): string {
           <ul>
             <li v-for="sentence in way.sentences" :key="sentence"><Worded :text="sentence" /></li>
           </ul>
+          <p v-if="isSome && boxesOfTheirOwn === undefined" class="quiet">
+            {{ capitalised(countInWords(inBox)) }} of them make one box. Only whole boxes can go on
+            like this.
+          </p>
           <Button
+            v-else
             size="small"
             :severity="way.isGood ? 'primary' : 'secondary'"
             :outlined="!way.isGood"
-            :label="isSome ? 'Make these a box of their own' : headings[way.kind][1]"
+            :label="isSome ? goOnApart : headings[way.kind][1]"
             :disabled="isWorking"
             @click="take(way)"
           />

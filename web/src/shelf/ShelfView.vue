@@ -34,7 +34,7 @@ import { useUsualUnit } from '../stores/usual-unit.ts';
 import ShelfFilter from './ShelfFilter.vue';
 import type { ShelfWish } from './shelf-wish.ts';
 import ShelfCard from './ShelfCard.vue';
-import UndoNote from './UndoNote.vue';
+import UndoNote from '../parts/UndoNote.vue';
 
 /** All boxes, each as a small drawing of its own pieces. */
 type State =

@@ -9,6 +9,7 @@ import {
   progressOf,
   redone,
   secondsLeft,
+  setAside,
   stepAtHand,
   tell,
   undone,
@@ -139,6 +140,15 @@ export const useMaking = defineStore('making', () => {
     begun.value = Date.now();
   }
 
+  /** So many boxes go on as one of their own, which is stored already; they take along what is made of them. */
+  async function giveAway(boxes: number, to: string): Promise<void> {
+    if (!job.value) return;
+    const { rest, aside } = setAside(job.value, progress.value, boxes);
+    adopt(rest);
+    const keeper = await keeping.progress;
+    keeper.tell(to, tell(noFacts(), aside, { time: Date.now(), by: device }));
+  }
+
   function setBoxes(boxes: number): void {
     adopt({ ...progress.value, boxes });
   }
@@ -180,6 +190,7 @@ export const useMaking = defineStore('making', () => {
     walk,
     doAgain,
     cutAgain,
+    giveAway,
     setBoxes,
     setLidCorners,
     startAnew,

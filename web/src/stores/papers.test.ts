@@ -79,8 +79,15 @@ describe('the maker’s papers', () => {
             );
             expect(papers.placed.every(({ away }) => away === is)).toBe(true);
           } else if (!isShipped) {
+            const whole = papers.placed;
+            papers.teach({ id: paper.id, thickness: millimetres(0.4), gaps: {} });
             papers.remove(paper.id);
             expect(now()).toBeUndefined();
+            if (!is) continue;
+            // It is back with what it was taught.
+            papers.putBack(paper.id);
+            expect(papers.placed).toEqual(whole);
+            expect(papers.learned(paper).thickness).toBe(millimetres(0.4));
           }
           expect(papers.atHand.length).toBeGreaterThan(0);
         }

@@ -6,6 +6,7 @@ import {
   paperOf,
   papersAtHand,
   papersIn,
+  removedPapers,
   shippedItem,
   taughtOf,
   withLessons,
@@ -30,7 +31,12 @@ export const usePapers = defineStore('papers', () => {
     schema: paperItemSchema,
     initial: shippedItem,
     clash: (_, item) => ({
-      name: item?.kind === 'paper' ? item.paper.name : 'A paper that you removed',
+      name:
+        item?.kind === 'paper'
+          ? item.paper.name
+          : item?.was
+            ? `${item.was.paper.name}, which you removed`
+            : 'A paper that you removed',
       unit: 'mm',
     }),
   });
@@ -42,6 +48,7 @@ export const usePapers = defineStore('papers', () => {
   });
 
   const placed = computed(() => papersIn(kept.known.value));
+  const removed = computed(() => removedPapers(kept.known.value));
   const atHand = computed(() => papersAtHand(placed.value));
   const lessons = computed((): Lessons => ({
     version: 1,
@@ -98,10 +105,25 @@ export const usePapers = defineStore('papers', () => {
     return id;
   }
 
-  /** Takes one of the maker's own papers away, with what it has taught. */
+  /** Takes one of the maker's own papers away, with what it was taught. */
   function remove(id: string): void {
-    kept.change(new Map([[id, { kind: 'gone' }]]));
+    const was = kept.known.value.get(id);
+    const lesson = taught.known.value.get(id);
+    const item: PaperItem = {
+      kind: 'gone',
+      ...(was?.kind === 'paper' && { was }),
+      ...(lesson && { taught: lesson }),
+    };
+    kept.change(new Map([[id, item]]));
     forget(id);
+  }
+
+  /** Puts a paper back that was removed, as it was, with what it was taught. */
+  function putBack(id: string): void {
+    const item = kept.known.value.get(id);
+    if (item?.kind !== 'gone' || !item.was) return;
+    kept.change(new Map([[id, item.was]]));
+    if (item.taught) teach(item.taught);
   }
 
   /** Keeps what has changed in these papers for every box to come. */
@@ -171,6 +193,7 @@ export const usePapers = defineStore('papers', () => {
 
   return {
     placed,
+    removed,
     atHand,
     isHere: kept.isHere,
     trouble,
@@ -182,6 +205,7 @@ export const usePapers = defineStore('papers', () => {
     putAway,
     copy,
     remove,
+    putBack,
     learn,
     lessonOf,
     teach,

@@ -70,7 +70,14 @@ describe('the maker’s toolbox', () => {
           } else if (what === 'none') {
             kit.setWithout(kind, is);
             expect(kit.toolbox.without.includes(kind)).toBe(is);
-          } else kit.remove(kept);
+          } else {
+            const whole = kit.toolbox;
+            kit.remove(kept);
+            expect(drawerOf(kit.toolbox, kind)).toHaveLength(before - 1);
+            // What is put back is where it was, as it was.
+            if (is) kit.putBack(kept.tool.id);
+            if (is) expect(kit.toolbox).toEqual(whole);
+          }
           expect(toolboxSchema.parse(kit.toolbox)).toEqual(kit.toolbox);
         }
         expect(await settled()).toEqual(kit.toolbox);
@@ -104,6 +111,27 @@ describe('the maker’s toolbox', () => {
     expect(puts()).toEqual([]);
     expect(await settled()).toEqual(kit.toolbox);
     expect(puts()).toEqual([`PUT /api/tools/${trimmer.tool.id}`]);
+  });
+
+  it('has what was removed to be put back, after a reload and while the server is away', async () => {
+    const kit = await opened();
+    const [board] = drawerOf(kit.toolbox, 'boards');
+    if (!board) throw new Error('Boards are shipped');
+    const [first, second] = [kit.copy(board), kit.copy(board)];
+    const whole = await settled();
+    const own = (id: string) => drawerOf(kit.toolbox, 'boards').find(({ tool }) => tool.id === id);
+    for (const kept of [own(first), own(second)]) if (kept) kit.remove(kept);
+    const without = await settled();
+    browser.killWindows();
+    browser.server.network = 'down';
+    const away = await opened();
+    expect(new Set(away.removed.map(({ id }) => id))).toEqual(new Set([first, second]));
+    away.putBack(first);
+    away.putBack(second);
+    expect(away.removed).toEqual([]);
+    browser.server.network = 'up';
+    expect(without).toEqual(shippedToolbox);
+    expect(await settled()).toEqual(whole);
   });
 
   it('is not shown as the maker’s while it can’t be read, and nothing can be written over it', async () => {

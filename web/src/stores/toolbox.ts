@@ -1,5 +1,6 @@
 import {
   changedTools,
+  removedTools,
   shippedToolbox,
   toolboxOf,
   toolboxSchema,
@@ -36,6 +37,10 @@ function initialOf(id: string): ToolItem | undefined {
   return kind && { kind: 'without', tools: kind, hasNone: false };
 }
 
+function nameOfGone({ was }: Extract<ToolItem, { kind: 'gone' }>): string {
+  return was ? `${was.tool.name}, which you removed` : 'A tool that you removed';
+}
+
 /** The maker's tools, each with its own way to the server. */
 export const useToolbox = defineStore('toolbox', () => {
   const kept = keptItems<ToolItem>({
@@ -45,12 +50,13 @@ export const useToolbox = defineStore('toolbox', () => {
     clash: (id, item) => {
       const isTool = item !== undefined && 'tool' in item;
       return {
-        name: isTool ? item.tool.name : item?.kind === 'gone' ? 'A tool that you removed' : id,
+        name: isTool ? item.tool.name : item?.kind === 'gone' ? nameOfGone(item) : id,
         unit: isTool && 'unit' in item.tool ? item.tool.unit : 'inch',
       };
     },
   });
   const toolbox = computed(() => toolboxOf(kept.known.value));
+  const removed = computed(() => removedTools(kept.known.value));
 
   /** Takes a change that the schema takes, and sends what it says anew; false when it doesn't. */
   function adopt(next: unknown): boolean {
@@ -116,8 +122,15 @@ export const useToolbox = defineStore('toolbox', () => {
     );
   }
 
+  /** Puts a tool back that was removed, as it was. */
+  function putBack(id: string): void {
+    const item = kept.known.value.get(id);
+    if (item?.kind === 'gone' && item.was) kept.change(new Map([[id, item.was]]));
+  }
+
   return {
     toolbox,
+    removed,
     isHere: kept.isHere,
     trouble: kept.trouble,
     clashes: kept.clashes,
@@ -129,5 +142,6 @@ export const useToolbox = defineStore('toolbox', () => {
     change,
     copy,
     remove,
+    putBack,
   };
 });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, useTemplateRef } from 'vue';
-import { focusMain } from '../parts/focus-main.ts';
+import { focusMain } from './focus-main.ts';
 
 /**
  * What was done just now, and the way back. What had the focus went with what was removed: it is on the way back, and
