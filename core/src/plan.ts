@@ -8,6 +8,7 @@ export {
   planJob,
   planWithLessRoom,
   planSchema,
+  sizeSums,
   printsOnBox,
   type PairChoice,
   type JobOrder,
@@ -19,4 +20,7 @@ export {
   type PrintOnPiece,
   type PrintStands,
   type PrintTurn,
+  type SectionReason,
+  type SizePart,
+  type SizeSum,
 } from './planning/index.ts';

@@ -57,12 +57,16 @@ test('a lid that no mark allows is named, and the maker chooses between the near
     page.getByText('No lid in 1/16 in steps slides well over this paper.'),
   ).toBeVisible();
   await expect(page.getByText('A trimmer in 1/32 in steps has one that holds.')).toBeVisible();
-  await expect(page.getByRole('contentinfo')).toContainText('Lid is loose: 1.58 mm');
+  await expect(page.getByRole('contentinfo')).toContainText(
+    'The lid is loose, with 1.58 mm to spare',
+  );
   await page.getByRole('button', { name: /^Jams, −0.01 mm/ }).click();
-  await expect(page.getByRole('contentinfo')).toContainText('Lid jams: −0.01 mm');
+  await expect(page.getByRole('contentinfo')).toContainText('The lid is 0.01 mm too small');
   await page.getByRole('combobox', { name: 'Trimmer' }).click();
   await page.getByRole('option', { name: '1/32 in steps' }).click();
-  await expect(page.getByRole('contentinfo')).toContainText('Lid slides with a light tug, 0.78 mm');
+  await expect(page.getByRole('contentinfo')).toContainText(
+    'The lid slides on with 0.78 mm to spare',
+  );
 });
 
 test('a score lights on the strip and on the piece at once, by pointer and by keyboard', async ({

@@ -18,12 +18,24 @@ test('a gift goes in, a cut list comes out, and it is all there after a restart'
     /^From one sheet of Dusk: cut one strip, 3 3\/4 in wide\. .* From that strip: cut one base, 3 3\/4 in\./,
   );
 
+  // Each size says what it is the sum of, and goes on saying it while the gift changes.
+  const why = page.getByRole('button', { name: 'Why is the lid so large?' });
+  await why.click();
+  const sums = page.locator('[data-piece=lid] .why-size');
+  await expect(sums).toContainText('Across: wall 1/2 + lid panel 2 9/16 + wall 1/2 = 3 9/16 in.');
+  await page.getByLabel('Width', { exact: true }).fill('2 9/16');
+  await expect(sums).toContainText('lid panel 2 13/16');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(sums).toContainText('lid panel 2 9/16');
+  await why.click();
+  await expect(sums).toHaveCount(0);
+
   await page.getByLabel('Width', { exact: true }).fill('2 7/8');
   await page.getByLabel('Depth', { exact: true }).fill('2⅞ in');
   await page.getByLabel('Height', { exact: true }).fill('31 mm');
   const read = await sizeOf(page, 'base').innerText();
   await expect(sizeOf(page, 'base')).toHaveText(/^5 13\/16\s*×\s*5 13\/16/);
-  await expect(page.getByRole('contentinfo')).toContainText('Lid slides with a light tug');
+  await expect(page.getByRole('contentinfo')).toContainText('The lid slides on with');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   const address = page.url();
   await visit.close();

@@ -20,6 +20,7 @@ const laterParts = [
   () => import('./access/SignIn.vue'),
   () => import('./box/CommonThings.vue'),
   () => import('./box/StepByStep.vue'),
+  () => import('./box/WhySize.vue'),
   () => import('./dress/DressControl.vue'),
   () => import('./dress/FaceMenu.vue'),
   () => import('./parts/ShortcutsDialog.vue'),

@@ -8,6 +8,7 @@ export {
   type PrintTurn,
 } from './prints-on-box.ts';
 export { planJob, type JobOrder } from './plan-job.ts';
+export { sizeSums, type SectionReason, type SizePart, type SizeSum } from './size-sums.ts';
 export { planBox, type PlanResult } from './plan-box.ts';
 export {
   planSchema,

@@ -28,6 +28,22 @@ export type PlanResult =
  * make is made along a ruler. Pure; the request has been parsed by its schema.
  */
 export function planBox(asked: PlanRequest): PlanResult {
+  const result = chooseBox(asked);
+  return result.ok ? { ok: true, plan: finish(result) } : result;
+}
+
+/** A box that is chosen: every length of it, and how its pieces lie on their sheets. */
+export interface ChosenBox {
+  readonly standing: Standing;
+  readonly laidOut: Extract<LaidOut, { ok: true }>;
+}
+
+type Choice =
+  | ({ readonly ok: true } & ChosenBox)
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/** The box of which `planBox` tells the plan. */
+export function chooseBox(asked: PlanRequest): Choice {
   const [first, ...papers] = papersOf(asked);
   const gift = heldApart(asked.gift, asked.additions);
   const request: PlanRequest = { ...asked, gift, papers: [first, ...papers] };
@@ -50,27 +66,27 @@ function withoutItsPunchBoard(request: PlanRequest): PlanRequest | undefined {
   return undefined;
 }
 
-function planWith(request: PlanRequest): PlanResult {
+function planWith(request: PlanRequest): Choice {
   const made = [...snapMade(request.made, request.kit)];
   const solver = new StagedSolver();
   const begun = waysUp(request.gift).map((gift) => begin({ ...request, gift, made }, solver));
   // Where everything holds one way up, what doesn't hold is not looked for in any other.
   const holding = allHolding(begun);
-  const held = finishBest([...holding.values()]);
-  if (held) return { ok: true, plan: held };
+  const held = layOutBest([...holding.values()]);
+  if (held) return { ok: true, ...held };
   const tried = standAsNearAsCan(begun, holding, solver);
-  const best = finishBest(tried.flatMap((each) => (each.ok ? [each.standing] : [])));
-  if (best) return { ok: true, plan: best };
-  const closer = finishBest(tried.flatMap((each) => (each.ok ? (each.closer?.() ?? []) : [])));
-  if (closer) return { ok: true, plan: closer };
+  const best = layOutBest(tried.flatMap((each) => (each.ok ? [each.standing] : [])));
+  if (best) return { ok: true, ...best };
+  const closer = layOutBest(tried.flatMap((each) => (each.ok ? (each.closer?.() ?? []) : [])));
+  if (closer) return { ok: true, ...closer };
   return { ok: false, problems: problemsToTell(tried, request) };
 }
 
-/** The plan of the best of those that can be laid out on their sheets; undefined where none can. */
-function finishBest(standing: readonly Standing[]): Plan | undefined {
-  for (const each of standing.toSorted(byCard)) {
-    const laidOut = each.layOut();
-    if (laidOut.ok) return finish(each, laidOut);
+/** The best of those that can be laid out on their sheets; undefined where none can. */
+function layOutBest(all: readonly Standing[]): ChosenBox | undefined {
+  for (const standing of all.toSorted(byCard)) {
+    const laidOut = standing.layOut();
+    if (laidOut.ok) return { standing, laidOut };
   }
   return undefined;
 }
@@ -265,10 +281,10 @@ function standIn(begun: Begun): Stood {
   return { ok: true, standing };
 }
 
-function finish(
-  { request, leans }: Standing,
-  { sheets, drawn: known }: Extract<LaidOut, { ok: true }>,
-): Plan {
+function finish({
+  standing: { request, leans },
+  laidOut: { sheets, drawn: known },
+}: ChosenBox): Plan {
   const { box } = leans;
   const drawn = known ?? drawnBox(box, request.kit);
   const marks = drawn.pieces.map((marked) => readingsOf(marked, request.kit));

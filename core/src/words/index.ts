@@ -12,4 +12,5 @@ export { verdictsOf, type Verdict } from './verdicts.ts';
 export { flatHeadlines, momentFigure, sayStep, type StepWords, type Telling } from './step.ts';
 export { markWords, scoreUnit } from './score.ts';
 export { punchFigure, punchHeadline } from './punch.ts';
+export { sizeSumInWords, whyCutToThat } from './why-size.ts';
 export { sizeInWords, sizeWithin } from './sizes.ts';

@@ -29,15 +29,17 @@ describe('the verdict', () => {
 
   it('answers what makers check, in the ruler that they read', () => {
     expect(said(request)).toEqual([
-      'holds: Gift has about 5/64 in each side',
-      'holds: Lid slides with a light tug, 0.39 mm',
+      'holds: The gift has about 5/64 in on each side',
+      'holds: The lid slides on with 0.39 mm to spare',
       'holds: Every score is on a groove',
-      ': 2 sheets, 91% offcuts',
+      ': Two sheets, 91% offcuts',
     ]);
     expect(said({ ...request, papers: inCard(0.3) }).at(-1)).toBe(
-      ': 1 sheet, 80% offcuts, 1% waste',
+      ': One sheet, 80% offcuts, 1% waste',
     );
-    expect(said({ ...request, unit: 'mm' })[0]).toBe('holds: Gift has about 1.9 mm each side');
+    expect(said({ ...request, unit: 'mm' })[0]).toBe(
+      'holds: The gift has about 1.9 mm on each side',
+    );
   });
 
   it('says what room was asked for where it is another one, and only there', () => {
@@ -64,9 +66,11 @@ describe('the verdict', () => {
   });
 
   it('says it plainly when no lid fits, on the side that was chosen', () => {
-    expect(said({ ...request, papers: inCard(0.4) })[1]).toBe('care: Lid is loose: 1.58 mm');
+    expect(said({ ...request, papers: inCard(0.4) })[1]).toBe(
+      'care: The lid is loose, with 1.58 mm to spare',
+    );
     expect(said({ ...request, papers: inCard(0.4), lean: 'tight' })[1]).toBe(
-      'wrong: Lid jams: −0.01 mm',
+      'wrong: The lid is 0.01 mm too small',
     );
   });
 });
@@ -90,7 +94,8 @@ describe('what is left of the sheets', () => {
         }, 0);
         const [, count, left] = verdictsOf(plan, request).find(({ about }) => about === 'paper')
           ?.text ?? ['', '', ''];
-        expect(count).toBe(`${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`);
+        const words = 'One Two Three Four Five Six Seven Eight Nine Ten Eleven Twelve'.split(' ');
+        expect(count).toBe(`${words[sheets - 1] ?? sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`);
         const shares = [...left.matchAll(/, (\d+)% (?:offcuts|waste)/g)].map(([, n]) => Number(n));
         const said = shares.reduce((sum, share) => sum + share, 0);
         // Each of two figures is rounded by itself.
@@ -106,8 +111,8 @@ describe('what is left of the sheets', () => {
       papers: [{ ...dusk, sheet: { name: 'Square', width: inches(inch), height: inches(inch) } }],
     });
     // The base is 3 3/4 in square, the lid 3 9/16 in.
-    expect(said(from(4.5)).at(-1)).toBe(': 2 sheets, 34% waste');
-    expect(said(from(5)).at(-1)).toBe(': 2 sheets, 46% offcuts');
+    expect(said(from(4.5)).at(-1)).toBe(': Two sheets, 34% waste');
+    expect(said(from(5)).at(-1)).toBe(': Two sheets, 46% offcuts');
   });
 });
 

@@ -1,21 +1,11 @@
-import {
-  minus,
-  zero,
-  formatGap,
-  formatWithUnit,
-  inchFraction,
-  millimetres,
-  roundToGrid,
-  smallest,
-  type Length,
-  type Unit,
-} from '../length/index.ts';
+import { minus, zero, formatGap, formatWithUnit, smallest, type Length } from '../length/index.ts';
 import type { Plan, PlannedPair } from '../planning/index.ts';
 import { papersOf, type PlanRequest } from '../request/index.ts';
 import { flatOperations, leftOver, missingTools } from '../make/index.ts';
 import { cutSizeOf } from '../piece/index.ts';
 import { readOnMarks, scoringMeans, type Kit } from '../tools/index.ts';
-import { capitalised, countInWords, inRow } from './plain.ts';
+import { clearanceInWords, roundedClearance } from './clearance.ts';
+import { capitalised, counted, countInWords, inRow } from './plain.ts';
 
 /** One answer to what makers check before they cut. */
 export interface Verdict {
@@ -28,17 +18,6 @@ export interface Verdict {
   readonly detail?: string;
 }
 
-/** Clearances are told to the nearest 1/64 in or 0.1 mm. */
-function roundedClearance(length: Length, unit: Unit): Length {
-  return roundToGrid(length, unit === 'inch' ? inchFraction(1, 64) : millimetres(0.1));
-}
-
-/** A clearance, said to be about that where it is not quite. */
-function about(length: Length, unit: Unit): string {
-  const rounded = roundedClearance(length, unit);
-  return `${rounded === length ? '' : 'about '}${formatWithUnit(rounded, unit)}`;
-}
-
 const places = { across: 'at the sides', deep: 'at front and back', high: 'over the top' } as const;
 const directions = ['across', 'deep', 'high'] as const;
 
@@ -49,7 +28,7 @@ function roomAskedInWords({ room }: Plan, request: PlanRequest): string {
   for (const each of directions) {
     const { target } = request.room[each];
     if (roundedClearance(target, unit) === roundedClearance(room[each], unit)) continue;
-    const wanted = about(target, unit);
+    const wanted = clearanceInWords(target, unit);
     asked.set(wanted, [...(asked.get(wanted) ?? []), places[each]]);
   }
   if (asked.size === 0) return '';
@@ -64,36 +43,59 @@ function roomAskedInWords({ room }: Plan, request: PlanRequest): string {
 function giftVerdict(plan: Plan, request: PlanRequest): Verdict {
   const { across, deep, high } = plan.room;
   const { unit } = request;
+  const least = smallest(across, deep);
   return {
     about: 'gift',
     state: 'holds',
-    text: ['Gift has ', about(smallest(across, deep), unit), ' each side'],
-    detail: `${capitalised(about(across, unit))} ${places.across}, ${about(deep, unit)} ${places.deep}, ${about(high, unit)} ${places.high}.${roomAskedInWords(plan, request)}`,
+    text:
+      roundedClearance(least, unit) === 0
+        ? ['The gift ', 'just fits', ' at the sides']
+        : ['The gift has ', clearanceInWords(least, unit), ' on each side'],
+    detail: `${capitalised(clearanceInWords(across, unit))} ${places.across}, ${clearanceInWords(deep, unit)} ${places.deep}, ${clearanceInWords(high, unit)} ${places.high}.${roomAskedInWords(plan, request)}`,
   };
 }
 
-const pairWords: Record<PlannedPair['kind'], Record<PlannedPair['state'], string>> = {
-  lid: {
-    holds: 'Lid slides with a light tug, ',
-    loose: 'Lid is loose: ',
-    tight: 'Lid is tight: ',
-  },
-  drawer: { holds: 'Drawer slides, ', loose: 'Drawer is loose: ', tight: 'Drawer sticks: ' },
-  hinge: { holds: 'Lid closes, ', loose: 'Lid is loose: ', tight: 'Lid is tight: ' },
-  handle: { holds: 'Handle lies on the sides, ', loose: 'Handle bows: ', tight: 'Handle pulls: ' },
-  tuck: { holds: 'Flap tucks in, ', loose: 'Flap is loose: ', tight: 'Flap is tight: ' },
-  level: {
-    holds: 'Lid lies level, ',
-    loose: 'Lid stands up at its hinge: ',
-    tight: 'Lid is drawn down at its hinge: ',
-  },
-  seat: {
-    holds: 'Seat spans the base, ',
-    loose: 'Seat is short: ',
-    tight: 'Seat is too long: ',
-  },
-  liner: { holds: ' drops in, ', loose: ' is loose: ', tight: ' is tight: ' },
+/** What slides, closes or lies there, and how that is said. */
+interface PairWords {
+  /** Undefined where it is called by its piece’s name. */
+  readonly what?: string;
+  readonly holds: string;
+  readonly tight: string;
+  /** What it is where it is larger than its place, or its place than it. */
+  readonly tooFar: 'small' | 'large' | 'short';
+}
+
+const pairWords: Readonly<Record<Exclude<PlannedPair['kind'], 'level'>, PairWords>> = {
+  lid: { what: 'lid', holds: 'slides on', tight: 'is tight', tooFar: 'small' },
+  drawer: { what: 'drawer', holds: 'slides', tight: 'sticks', tooFar: 'large' },
+  hinge: { what: 'lid', holds: 'closes', tight: 'is tight', tooFar: 'small' },
+  handle: { what: 'handle', holds: 'lies on the sides', tight: 'pulls', tooFar: 'short' },
+  tuck: { what: 'flap', holds: 'tucks in', tight: 'is tight', tooFar: 'large' },
+  seat: { what: 'seat', holds: 'spans the base', tight: 'is tight', tooFar: 'large' },
+  liner: { holds: 'drops in', tight: 'is tight', tooFar: 'large' },
 };
+
+/** How one thing goes with another, in a sentence of three parts with the figure in the middle. */
+function pairInWords(
+  { kind, state, gap, inner }: PlannedPair,
+  nameOf: (piece: string) => string,
+): Verdict['text'] {
+  const amount = formatGap(gap < 0 ? minus(zero, gap) : gap);
+  if (kind === 'level') {
+    if (state === 'holds') return ['The lid lies level within ', amount, ''];
+    return gap < 0
+      ? ['The lid is drawn down ', amount, ' at its hinge']
+      : ['The lid stands up ', amount, ' at its hinge'];
+  }
+  const words = pairWords[kind];
+  const what = `The ${words.what ?? nameOf(inner)}`;
+  if (gap < 0 || (gap === 0 && state === 'tight'))
+    return [`${what} is `, amount, ` too ${words.tooFar}`];
+  if (state === 'holds') return [`${what} ${words.holds} with `, amount, ' to spare'];
+  return state === 'loose'
+    ? [`${what} is loose, with `, amount, ' to spare']
+    : [`${what} ${words.tight}, with only `, amount, ' to spare'];
+}
 
 const pairState = { holds: 'holds', loose: 'care', tight: 'wrong' } as const;
 
@@ -147,17 +149,12 @@ function pairVerdicts({ pairs, pieces }: Plan, kit: Kit): readonly Verdict[] {
   const order = ['tight', 'loose', 'holds'];
   const [worst] = [...pairs].sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
   if (!worst) return [];
-  const { kind, state, gap } = worst;
-  const inside = kind === 'liner' && pieces.find(({ id }) => id === worst.inner);
-  const words =
-    kind === 'lid' && state === 'tight' && gap <= 0
-      ? 'Lid jams: '
-      : `${inside ? inside.name : ''}${pairWords[kind][state]}`;
+  const { state } = worst;
   return [
     {
       about: 'fit',
       state: pairState[state],
-      text: [words, formatGap(gap), ''],
+      text: pairInWords(worst, nameOf),
       detail: pairs.map((pair) => pairDetail(pair, { nameOf, kit })).join(' '),
     },
   ];
@@ -213,7 +210,7 @@ function paperVerdict(plan: Plan, request: PlanRequest): Verdict {
     .join('; ');
   return {
     about: 'paper',
-    text: ['', `${total} ${total === 1 ? 'sheet' : 'sheets'}`, left.join('')],
+    text: ['', capitalised(counted(total, 'sheet')), left.join('')],
     detail: `${detail}.`,
   };
 }

@@ -36,8 +36,9 @@ const props = defineProps<{
   changes?: PlanChanges | undefined;
 }>();
 
-/** Only who wants the sentences needs them. */
+/** Only who wants the sentences needs them, or the sums. */
 const StepByStep = defineAsyncComponent(() => import('./StepByStep.vue'));
+const WhySize = defineAsyncComponent(() => import('./WhySize.vue'));
 /** Only a print with a way up needs it. */
 const PrintNote = defineAsyncComponent(() => import('./PrintNote.vue'));
 
@@ -116,6 +117,9 @@ watch(
   },
 );
 
+/** The piece of which it is asked why it is so large. */
+const asked = shallowRef<string>();
+
 const showsSteps = shallowRef(false);
 </script>
 
@@ -150,9 +154,20 @@ const showsSteps = shallowRef(false);
         <MeasureText :length="cutSizeOf(piece.grid).height" :unit="cutUnit(request.kit)" />
         <span class="cut"
           >{{ cutUnit(request.kit) === 'inch' ? 'in' : 'mm' }}, cut {{ piece.copies }}</span
+        >{{ ' ' }}
+        <button
+          v-if="!isMany || piece === inHand"
+          type="button"
+          class="why"
+          :aria-label="`Why is the ${piece.name.toLowerCase()} so large?`"
+          :aria-expanded="asked === piece.id"
+          @click="asked = asked === piece.id ? undefined : piece.id"
         >
+          why?
+        </button>
         <ChevronDown v-if="isMany" :size="16" class="chevron" aria-hidden="true" />
       </p>
+      <WhySize v-if="asked === piece.id" :piece="piece" :request="request" />
       <PieceWas v-if="changeOf(piece)" :change="changeOf(piece)" :kit="request.kit" />
       <template v-if="!isMany || piece === inHand">
         <StripBlock
@@ -262,6 +277,22 @@ h2 i {
   color: var(--ink-soft);
 }
 
+.why {
+  position: relative;
+  z-index: 1;
+  /* As high as a finger needs, in a line that is as high as its figures. */
+  margin-block: -4px;
+  padding: 0 4px;
+  font: 500 14px var(--text);
+  color: var(--ink-soft);
+  text-decoration: underline;
+}
+
+.why:hover,
+.why[aria-expanded='true'] {
+  color: var(--ink);
+}
+
 .ribbon {
   margin: 0;
   padding: 9px 16px;
@@ -279,6 +310,7 @@ h2 i {
 }
 
 .steps summary {
+  margin-block: -2px;
   font-weight: 600;
   cursor: pointer;
 }
@@ -348,17 +380,17 @@ button {
   display: none;
 }
 
-.brief button {
+.brief h2 button {
   text-align: left;
 }
 
-.brief button::after {
+.brief h2 button::after {
   content: '';
   position: absolute;
   inset: 0;
 }
 
-.brief.open button::after {
+.brief.open h2 button::after {
   bottom: auto;
   height: 44px;
 }

@@ -88,7 +88,8 @@ const isMade = computed(() => props.refused.problems.some(({ field }) => field =
 
 .refusal a {
   display: inline-block;
-  margin-top: 12px;
+  margin-top: 9px;
+  padding: 3px 0;
   font-weight: 600;
   color: inherit;
 }

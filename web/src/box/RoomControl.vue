@@ -112,8 +112,6 @@ h3 strong {
 }
 
 .stops button {
-  min-width: 24px;
-  min-height: 24px;
   padding: 2px 0;
   border: 0;
   background: none;

@@ -73,6 +73,8 @@ button {
 }
 
 .add {
+  /* As high as a finger needs, and no further from what it belongs to. */
+  margin-block: -2px;
   display: flex;
   align-items: center;
   gap: 4px;

@@ -130,7 +130,7 @@ function set(key: string, value: string | number | boolean): void {
   grid-template-columns: 62px 1fr auto;
   gap: 10px;
   align-items: center;
-  padding: 3px 10px 3px 6px;
+  padding: 2px 10px 2px 6px;
   border: 1px solid var(--rule);
   border-radius: var(--radius);
   color: inherit;
@@ -164,6 +164,7 @@ function set(key: string, value: string | number | boolean): void {
 }
 
 .more summary {
+  margin-block: -3px;
   font-size: 12.5px;
   color: var(--ink-soft);
   cursor: pointer;

@@ -62,6 +62,7 @@ const verdicts = computed(() => verdictsOf(props.plan, props.request));
   align-items: center;
   min-height: 46px;
   padding: 6px 16px;
+  font-size: 13.5px;
   color: #e9f1ee;
   background: var(--mat-deep);
 }
@@ -71,7 +72,7 @@ button {
   min-height: 24px;
   padding: 4px 8px;
   border: 0;
-  font: 600 14px var(--text);
+  font: 600 13.5px var(--text);
   color: inherit;
   text-decoration: underline;
   background: none;
@@ -97,7 +98,7 @@ ul {
   flex: 1;
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 28px;
+  gap: 4px 18px;
 }
 
 li,

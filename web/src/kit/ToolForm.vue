@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { millimetres, type KindedTool, type Length, type Unit } from '@rangoli/core';
-import InputNumber from 'primevue/inputnumber';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { computed } from 'vue';
+import CountField from '../parts/CountField.vue';
 import ItemName from '../parts/ItemName.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import PickField from '../parts/PickField.vue';
@@ -77,15 +77,13 @@ function set(key: string, length: Length): void {
       />
       <label>
         <span>Markers</span>
-        <InputNumber
-          :model-value="kept.tool.markers"
-          :min="0"
-          :max="20"
-          show-buttons
+        <CountField
+          label="Markers"
+          :count="kept.tool.markers"
+          :least="0"
+          :most="20"
           size="small"
-          :input-style="{ width: '5.5rem' }"
-          aria-label="Markers"
-          @update:model-value="(markers) => markers !== null && emit('change', { markers })"
+          @change="(markers) => emit('change', { markers })"
         />
       </label>
       <div>

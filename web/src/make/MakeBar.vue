@@ -2,9 +2,9 @@
 import { mostBoxes } from '@rangoli/core';
 import { Printer, Volume2 } from '@lucide/vue';
 import { useWakeLock } from '@vueuse/core';
-import InputNumber from 'primevue/inputnumber';
 import { onMounted, toRef } from 'vue';
 import { RouterLink } from 'vue-router';
+import CountField from '../parts/CountField.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useMaking } from '../stores/making.ts';
 import { useReadAloud } from './use-read-aloud.ts';
@@ -43,15 +43,12 @@ onMounted(() => {
     </template>
     <template #more>
       <label class="boxes"
-        ><InputNumber
-          :model-value="making.progress.boxes"
-          :min="1"
-          :max="mostBoxes"
-          show-buttons
-          button-layout="horizontal"
-          :input-style="{ width: '3.2rem' }"
-          aria-label="How many boxes"
-          @update:model-value="(boxes) => boxes !== null && making.setBoxes(boxes)"
+        ><CountField
+          label="How many boxes"
+          :count="making.progress.boxes"
+          :least="1"
+          :most="mostBoxes"
+          @change="making.setBoxes"
         />
         {{ making.progress.boxes === 1 ? 'box' : 'boxes' }}</label
       >

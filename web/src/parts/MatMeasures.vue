@@ -27,7 +27,7 @@ function widthOf(length: Length, times: number): number {
       ? (parts.whole > 0 ? 9 * `${parts.whole}`.length : 0) + (parts.numerator > 0 ? 17 : 0)
       : 8 * parts.text.length;
   const isAbout = read.isAbout || (parts.kind === 'decimal' && !parts.exact);
-  return figures + (isAbout ? 12 : 0) + (isOther(length) ? 24 : 0) + (times > 1 ? 24 : 0) + 5;
+  return figures + (isAbout ? 12 : 0) + (isOther(length) ? 24 : 0) + (times > 1 ? 24 : 0) + 9;
 }
 
 const below = computed(() =>

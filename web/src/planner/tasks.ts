@@ -10,6 +10,7 @@ import {
   neatGiftThatFits,
   planBox,
   rescue,
+  sizeSums,
   squareGifts,
   stretchedAsFarAsItFits,
   stretchedGift,
@@ -69,6 +70,7 @@ async function lookForWaysOut(
 /** What is worked out beside the page, so that neither typing nor dragging ever waits for it. */
 export const tasks = {
   planBox,
+  sizeSums,
   compareStyles,
   largestGift,
   largestEachWay,

@@ -12,12 +12,12 @@ import {
 } from '@rangoli/core';
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
-import InputNumber from 'primevue/inputnumber';
 import { computed, shallowRef, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { createProject } from '../api/projects.ts';
 import { nameFrom } from '../keeping/boxes.ts';
 import Choice from '../parts/Choice.vue';
+import CountField from '../parts/CountField.vue';
 import MeasureField from '../parts/MeasureField.vue';
 import PickField from '../parts/PickField.vue';
 import Worded from '../parts/Worded.vue';
@@ -245,15 +245,13 @@ function field(part: string): string {
         </template>
         <label v-if="copies > 1" class="count">
           <span>How many of {{ countInWords(copies) }}</span>
-          <InputNumber
-            :model-value="affected"
-            :min="1"
-            :max="copies"
-            show-buttons
+          <CountField
+            label="How many came out like this"
+            :count="affected"
+            :least="1"
+            :most="copies"
             size="small"
-            :input-style="{ width: '4.6rem' }"
-            aria-label="How many came out like this"
-            @update:model-value="(count) => count !== null && (some = count)"
+            @change="(count) => (some = count)"
           />
         </label>
       </div>
@@ -266,10 +264,10 @@ function field(part: string): string {
       </p>
       <div v-else class="ways" aria-live="polite">
         <section v-for="way in found.ways" :key="way.kind" :class="{ good: way.isGood }">
-          <h3>
+          <h2>
             {{ way.isGood ? 'It can be saved' : 'It can be used' }}:
             {{ headings[way.kind][0].toLowerCase() }}
-          </h3>
+          </h2>
           <ul>
             <li v-for="sentence in way.sentences" :key="sentence"><Worded :text="sentence" /></li>
           </ul>
@@ -288,14 +286,15 @@ function field(part: string): string {
           />
         </section>
         <section>
-          <h3 v-if="found.ways.length === 0">This one is lost</h3>
-          <h3 v-else>Or cut it again</h3>
+          <h2 v-if="found.ways.length === 0">This one is lost</h2>
+          <h2 v-else>Or cut it again</h2>
           <ul>
             <li v-if="found.why"><Worded :text="found.why" /></li>
             <li>
               <Worded :text="found.again" />
               <template v-if="affected > 1">
-                {{ ' ' }}In all, {{ countInWords(affected) }} {{ plural(name) }}.</template
+                {{ ' ' }}In all, {{ countInWords(affected) }}
+                {{ plural(name).toLowerCase() }}.</template
               >
             </li>
           </ul>
@@ -335,10 +334,6 @@ function field(part: string): string {
   color: var(--ink-soft);
 }
 
-.count :deep(.p-inputnumber) {
-  display: flex;
-}
-
 .ways {
   display: flex;
   flex-direction: column;
@@ -354,7 +349,7 @@ section.good {
   border-left-color: var(--leaf);
 }
 
-h3 {
+h2 {
   margin: 0 0 4px;
   font: 700 18px var(--figures);
 }
