@@ -7,9 +7,18 @@ async function findings(page: Page): Promise<readonly string[]> {
   const { violations } = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
     .analyze();
-  return violations.map(
-    ({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`,
-  );
+  // A list that opens is drawn beside the page, and belongs to the field that opens it.
+  const isOfList = (id: string, places: readonly string[]) =>
+    id === 'region' && places.every((place) => place.startsWith('.p-select'));
+  return violations
+    .filter(
+      ({ id, nodes }) =>
+        !isOfList(
+          id,
+          nodes.flatMap(({ target }) => target.map(String)),
+        ),
+    )
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
 }
 
 for (const [width, height] of [
@@ -62,7 +71,6 @@ test('nothing bars the way in what is opened', async ({ demo, page }) => {
   await openFromShelf(page, demo, 'Eclipse glasses');
   for (const folded of ['More options', 'Step by step'])
     await page.getByText(folded, { exact: true }).click();
-  await page.getByRole('button', { name: 'What it wears' }).click();
   await page
     .getByRole('button', { name: /^Why is the/ })
     .first()

@@ -212,12 +212,14 @@ async function begin(): Promise<void> {
         </section>
       </aside>
       <section class="chart" aria-label="How large a gift may be">
-        <ul class="key">
-          <li><i class="alike" />proportions of {{ isLook ? 'this' : 'today’s' }} gift</li>
-          <li><i class="square" />square gifts</li>
-          <li v-if="isStopped" class="stop" role="status">No further on this sheet</li>
-          <li v-else-if="isWorking" class="quiet" role="status">Looking for the limits…</li>
-        </ul>
+        <div class="key">
+          <ul>
+            <li><i class="alike" />proportions of {{ isLook ? 'this' : 'today’s' }} gift</li>
+            <li><i class="square" />square gifts</li>
+          </ul>
+          <p v-if="isStopped" class="stop" role="status">No further on this sheet</p>
+          <p v-else-if="isWorking" class="quiet" role="status">Looking for the limits…</p>
+        </div>
         <p v-if="limits && limits.alike.length + limits.square.length === 0" class="none">
           No gift of any size can be boxed this way on {{ request.papers[0].sheet.name }}. Choose
           another kind of box or a larger sheet.
@@ -317,10 +319,14 @@ label {
   padding: 16px 20px 12px;
 }
 
-.key {
+.key,
+.key ul {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 24px;
+}
+
+.key {
   min-height: 24px;
 }
 

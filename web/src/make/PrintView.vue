@@ -104,7 +104,7 @@ function print(): void {
       @retry="project.open(id)"
     />
     <p v-else-if="project.problems[0]" class="state">{{ project.problems[0].message }}</p>
-    <article v-else-if="shown && kit && layout && making.job" class="sheet">
+    <main v-else-if="shown && kit && layout && making.job" class="sheet">
       <header>
         <h1>{{ project.document?.name }}</h1>
         <p>
@@ -142,7 +142,7 @@ function print(): void {
         </ol>
       </section>
       <footer>Paper: {{ cardWords }}.</footer>
-    </article>
+    </main>
   </div>
 </template>
 
