@@ -196,7 +196,7 @@ test('a look at what fits grows to what the sheet allows, and changes no box una
   await expect(page.locator('.size')).not.toHaveText(looked);
   await page.getByRole('button', { name: 'Largest square box' }).click();
   await page.getByRole('button', { name: 'Change my box to this' }).click();
-  await expect(page.getByRole('contentinfo')).toContainText('Lid slides');
+  await expect(page.getByRole('contentinfo')).toContainText('The lid slides on');
   await expect(sizeOf(page, 'base')).not.toHaveText(before);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(sizeOf(page, 'base')).toHaveText(before);

@@ -103,5 +103,9 @@ test.describe('no text lies over text, none is cut off, and nothing is too small
       await expect(page.getByText(sign).first()).toBeVisible({ timeout: 15_000 });
       await expectRoom(page, path);
     }
+    await page.goto(demo.origin);
+    await page.getByRole('button', { name: 'First steps' }).click();
+    await expect(page.getByText('1 of 3')).toBeVisible();
+    await expectRoom(page, 'the first steps');
   });
 });

@@ -137,3 +137,32 @@ test('the pattern leaves as SVG at true size', async ({ demo, page }) => {
   }, svg);
   expect(size).toBeCloseTo(95.25, 3);
 });
+
+test('a newcomer is shown the three parts of a box once, and again when they ask', async ({
+  browser,
+  demo,
+}) => {
+  const visit = await browser.newContext();
+  const page = await visit.newPage();
+  const steps = page.getByRole('region', { name: 'First steps' });
+  await openFromShelf(page, demo, 'Pocket sundial');
+  await expect(steps).toContainText('1 of 3: Your gift.');
+  await steps.getByRole('button', { name: 'Next' }).click();
+  await expect(steps).toContainText('2 of 3: Your paper and your tools.');
+  // What is shown can be used meanwhile.
+  await page.getByLabel('Width', { exact: true }).fill('2 9/16');
+  await expect(sizeOf(page, 'lid')).toHaveText(/^3 13\/16/);
+  await steps.getByRole('button', { name: 'Next' }).click();
+  await expect(steps).toContainText('3 of 3: Your cut list.');
+  await steps.getByRole('button', { name: 'Begin' }).click();
+  await expect(steps).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Cut list' })).toBeVisible();
+  await expect(steps).toHaveCount(0);
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+  await page.getByRole('button', { name: 'First steps' }).click();
+  await expect(steps).toContainText('1 of 3');
+  await steps.getByRole('button', { name: 'Next' }).press('Escape');
+  await expect(steps).toHaveCount(0);
+  await visit.close();
+});

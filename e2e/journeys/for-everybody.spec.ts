@@ -112,6 +112,10 @@ test('nothing bars the way in what is opened', async ({ demo, page }) => {
   await page.getByRole('button', { name: 'Deleted boxes' }).click();
   await expect(page.getByRole('button', { name: /^Put it back/ })).toBeVisible();
   await expectFree('deleted boxes');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'First steps' }).click();
+  await expect(page.getByText('1 of 3')).toBeVisible();
+  await expectFree('the first steps');
 });
 
 test('each view has a title and a heading of its own, and the keys go on in the view that has come', async ({

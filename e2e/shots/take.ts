@@ -219,6 +219,10 @@ for (const { name, width = 1280, height = 800, set } of shots) {
   const server = new RangoliServer('--demo');
   await server.start();
   const page = await browser.newPage({ viewport: { width, height }, locale: 'en-US' });
+  // Who knows Rangoli already.
+  await page.addInitScript(() => {
+    localStorage.setItem('rangoli.first-steps', '3');
+  });
   await set(page, server.origin, server);
   await page.evaluate(() => document.fonts.ready.then(() => undefined));
   await page.waitForTimeout(900);

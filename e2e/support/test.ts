@@ -24,6 +24,13 @@ export const test = base.extend<Fixtures>({
   empty: async ({ browserName: _ }, use) => {
     await serve(use);
   },
+  context: async ({ context }, use) => {
+    // Who knows Rangoli already; the journey that is about somebody who doesn't has a context of its own.
+    await context.addInitScript(() => {
+      localStorage.setItem('rangoli.first-steps', '3');
+    });
+    await use(context);
+  },
   shared: async ({ browserName: _ }, use) => {
     await serve(use, '--demo', '--share');
   },

@@ -14,6 +14,7 @@ import { useAttempt } from '../parts/use-attempt.ts';
 import { usePartByPart } from '../parts/use-part-by-part.ts';
 import Choice from '../parts/Choice.vue';
 import { useDrafts } from '../stores/drafts.ts';
+import { useFirstSteps } from '../stores/first-steps.ts';
 import { useProject } from '../stores/project.ts';
 import ConflictBar from './ConflictBar.vue';
 import CutList from './CutList.vue';
@@ -30,6 +31,7 @@ const props = defineProps<{ id: string }>();
 const project = useProject();
 const drafts = useDrafts();
 const router = useRouter();
+const steps = useFirstSteps();
 
 watch(
   () => props.id,
@@ -61,6 +63,7 @@ const rescues = shallowRef(false);
 /** What is seldom needed comes when it is. */
 const RefusalNote = defineAsyncComponent(() => import('./RefusalNote.vue'));
 const MadeNote = defineAsyncComponent(() => import('../rescue/MadeNote.vue'));
+const FirstSteps = defineAsyncComponent(() => import('./FirstSteps.vue'));
 const BasisBar = defineAsyncComponent(() => import('./BasisBar.vue'));
 const RescueDialog = defineAsyncComponent(() => import('../rescue/RescueDialog.vue'));
 const names = computed(
@@ -201,8 +204,13 @@ async function keepBoth(): Promise<void> {
       @both="keepBoth"
     />
     <ToolsNote />
+    <FirstSteps v-if="steps.at && there > 2 && project.shown" />
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-    <main v-if="project.openState.kind === 'open' && project.document" class="desk">
+    <main
+      v-if="project.openState.kind === 'open' && project.document"
+      class="desk"
+      :data-step="steps.at"
+    >
       <h1 class="visually-hidden">{{ project.document.name }}</h1>
       <GiftPanel v-if="there > 2" :key="project.id" :request="project.document.box" />
       <div v-else class="waits" />
@@ -232,6 +240,7 @@ async function keepBoth(): Promise<void> {
       </section>
       <CutList
         v-if="project.shown"
+        data-first-step="cut list"
         :plan="project.shown.plan"
         :request="project.shown.request"
         :stale="stale"
@@ -296,6 +305,19 @@ async function keepBoth(): Promise<void> {
   display: grid;
   grid-template-columns: 276px minmax(0, 1fr) 344px;
   min-height: 0;
+}
+
+/* What a first step is about. */
+.desk[data-step='gift'] :deep([data-first-step='gift']),
+.desk[data-step='tools'] :deep([data-first-step='tools']),
+.desk[data-step='cut list'] :deep([data-first-step='cut list']) {
+  outline: 3px solid var(--turmeric);
+  outline-offset: 2px;
+  border-radius: var(--radius);
+}
+
+.desk[data-step='cut list'] :deep([data-first-step='cut list']) {
+  outline-offset: -3px;
 }
 
 .waits {

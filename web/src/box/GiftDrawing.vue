@@ -58,7 +58,7 @@ function take(measure: GiftMeasure, length: Length): void {
 </script>
 
 <template>
-  <div class="gift-drawing">
+  <div class="gift-drawing" data-first-step="gift">
     <svg
       :viewBox="`0 0 ${view.width} ${view.height}`"
       role="img"

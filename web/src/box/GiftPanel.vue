@@ -275,6 +275,7 @@ function setItem(changed: GiftItem, what: string): void {
       @lean="(lean) => project.changeBox('lean', { lean })"
     />
     <PaperControl
+      data-first-step="tools"
       :unit="request.unit"
       :papers="request.papers"
       :uses="styleSummary(request.style.style).papers"
@@ -284,6 +285,7 @@ function setItem(changed: GiftItem, what: string): void {
     />
     <DressControl v-if="request.additions.length > 0" :request="request" :project="project.id" />
     <ToolControl
+      data-first-step="tools"
       :request="request"
       :kit="request.kit"
       :unit="request.unit"

@@ -2,6 +2,7 @@
 import {
   directedRoom,
   evenRoom,
+  formatWithUnit,
   inchFraction,
   millimetres,
   roomLimit,
@@ -34,6 +35,13 @@ const ways: readonly { readonly direction: Direction; readonly label: string }[]
 ];
 const step = computed(() => (props.unit === 'inch' ? inchFraction(1, 32) : millimetres(0.5)));
 
+/** What the slider says for itself. */
+const said = computed(() =>
+  isEven.value
+    ? `${formatWithUnit(props.room.across.target, props.unit)} each side`
+    : `${formatWithUnit(props.room.across.target, props.unit)} at the sides`,
+);
+
 function slide(value: number | number[]): void {
   if (typeof value === 'number') emit('change', evenRoom(roomAt(value, props.unit)), 'room');
 }
@@ -58,6 +66,7 @@ function set(direction: Direction, target: Length): void {
       :max="roomSteps"
       :step="5"
       aria-label="Room around the gift"
+      :pt="{ handle: { 'aria-valuetext': said } }"
       @update:model-value="slide"
     />
     <div class="stops">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { verdictsOf, type Plan, type PlanRequest, type Verdict } from '@rangoli/core';
-import { onClickOutside } from '@vueuse/core';
+import { onClickOutside, useMediaQuery } from '@vueuse/core';
 import { computed, shallowRef, useId, useTemplateRef } from 'vue';
 import Worded from '../parts/Worded.vue';
 
@@ -22,13 +22,23 @@ const whys: Readonly<Record<Verdict['about'], string>> = {
   paper: 'which?',
 };
 
-const verdicts = computed(() => verdictsOf(props.plan, props.request));
+const all = computed(() => verdictsOf(props.plan, props.request));
+/** On a phone only what wants care is told at once. */
+const isNarrow = useMediaQuery('(max-width: 679px)');
+const showsAll = shallowRef(false);
+const isBrief = computed(() => isNarrow.value && !showsAll.value);
+const verdicts = computed(() =>
+  isBrief.value
+    ? all.value.filter(({ state }) => state === 'care' || state === 'wrong')
+    : all.value,
+);
 </script>
 
 <template>
   <footer ref="bar" class="bar" aria-label="Verdict" @keydown.esc="told = undefined">
     <p v-if="trouble" class="trouble" role="status"><i class="wrong" />{{ trouble }}</p>
     <ul v-else>
+      <li v-if="verdicts.length === 0"><i class="holds" /><strong>All holds</strong></li>
       <li v-for="verdict in verdicts" :key="verdict.about" :class="verdict.about">
         <i v-if="verdict.state" :class="verdict.state" />
         <span
@@ -51,6 +61,15 @@ const verdicts = computed(() => verdictsOf(props.plan, props.request));
         </template>
       </li>
     </ul>
+    <button
+      v-if="isNarrow && !trouble"
+      type="button"
+      class="rescue"
+      :aria-expanded="showsAll"
+      @click="showsAll = !showsAll"
+    >
+      {{ showsAll ? 'Less' : 'Show all' }}
+    </button>
     <button type="button" class="rescue" @click="emit('rescue')">Off by a bit?</button>
   </footer>
 </template>
@@ -81,6 +100,10 @@ button {
 
 .rescue {
   margin-left: 20px;
+}
+
+.rescue + .rescue {
+  margin-left: 8px;
 }
 
 .why {

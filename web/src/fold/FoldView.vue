@@ -43,6 +43,13 @@ const box = computed(() => foldingBoxOf(settled.value.plan, settled.value.papers
 const share = ref(Math.min(1, (box.value.assembly.giftEnters + 1) / box.value.end));
 const time = computed(() => share.value * box.value.end);
 
+/** What the slider says for itself. */
+const foldedSoFar = computed(() => {
+  const percent = Math.round(share.value * 100);
+  if (percent === 0) return 'flat';
+  return percent === 100 ? 'closed' : `${percent}% of the way from flat to closed`;
+});
+
 /** What opens can be drawn off the closed box, to look in. */
 const canOpen = computed(() => settled.value.plan.assembly.parts.some(({ opens }) => opens));
 const isOpen = ref(false);
@@ -199,6 +206,7 @@ function onKey(event: KeyboardEvent): void {
         :model-value="share * 100"
         :step="0.5"
         aria-label="How far the box is folded"
+        :pt="{ handle: { 'aria-valuetext': foldedSoFar } }"
         @update:model-value="(value) => foldTo(Number(value) / 100)"
       />
       <span>closed</span>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog';
+import { useFirstSteps } from '../stores/first-steps.ts';
+import QuietButton from './QuietButton.vue';
 
 /** What can be done by keys alone, view by view. */
 const emit = defineEmits<{ close: [] }>();
@@ -7,6 +9,12 @@ const emit = defineEmits<{ close: [] }>();
 interface Shortcut {
   readonly keys: readonly string[];
   readonly does: string;
+}
+
+const steps = useFirstSteps();
+function showFirstSteps(): void {
+  steps.again();
+  emit('close');
 }
 
 const groups: readonly { readonly where: string; readonly shortcuts: readonly Shortcut[] }[] = [
@@ -62,6 +70,7 @@ const groups: readonly { readonly where: string; readonly shortcuts: readonly Sh
         </template>
       </dl>
     </section>
+    <QuietButton @click="showFirstSteps">Show the first steps again</QuietButton>
   </Dialog>
 </template>
 

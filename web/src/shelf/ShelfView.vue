@@ -35,6 +35,7 @@ import ShelfFilter from './ShelfFilter.vue';
 import type { ShelfWish } from './shelf-wish.ts';
 import ShelfCard from './ShelfCard.vue';
 import UndoNote from '../parts/UndoNote.vue';
+import { useFirstSteps } from '../stores/first-steps.ts';
 
 /** All boxes, each as a small drawing of its own pieces. */
 type State =
@@ -45,6 +46,7 @@ type State =
   | { readonly kind: 'failed'; readonly message: string };
 
 const router = useRouter();
+const steps = useFirstSteps();
 const state = shallowRef<State>({ kind: 'loading' });
 const projects = shallowRef<readonly StoredProject[]>([]);
 const unreadable = shallowRef<readonly { readonly id: string; readonly name: string }[]>([]);
@@ -192,6 +194,12 @@ async function bringBack(): Promise<void> {
 }
 
 onMounted(load);
+/** Somebody wants to be shown round a box. */
+async function showFirstSteps({ id }: StoredProject): Promise<void> {
+  steps.again();
+  await router.push({ name: 'box', params: { id } });
+}
+
 // Changed elsewhere, it is shown as it is; several changes at once are one.
 const loadSoon = useDebounceFn(() => {
   // Who has gone far along the shelf stays there.
@@ -267,9 +275,12 @@ onBeforeUnmount(
         />
       </ul>
       <div v-if="next" ref="end" class="end" aria-hidden="true" />
-      <QuietButton v-else-if="state.kind === 'ready'" class="gone" @click="showsDeleted = true"
-        >Deleted boxes</QuietButton
-      >
+      <div v-else-if="state.kind === 'ready'" class="foot">
+        <QuietButton v-if="projects[0]" @click="showFirstSteps(projects[0])"
+          >First steps</QuietButton
+        >
+        <QuietButton @click="showsDeleted = true">Deleted boxes</QuietButton>
+      </div>
     </main>
     <DeletedBoxes v-if="showsDeleted" @back="load" @close="showsDeleted = false" />
     <UndoNote v-if="deleted" :key="deleted.id" @undo="bringBack" @close="deleted = undefined"
@@ -313,7 +324,9 @@ h1 {
   background: #e6ece8;
 }
 
-.gone {
+.foot {
+  display: flex;
+  gap: 6px;
   margin-top: 18px;
 }
 
