@@ -103,6 +103,14 @@ test.describe('no text lies over text, none is cut off, and nothing is too small
       await expect(page.getByText(sign).first()).toBeVisible({ timeout: 15_000 });
       await expectRoom(page, path);
     }
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto(`${address}/make`);
+    await page.getByLabel('How many boxes').fill('6');
+    await page.getByLabel('How many boxes').press('Tab');
+    await page.getByRole('button', { name: 'Off by a bit?' }).click();
+    await page.getByLabel('Width as cut').fill('7 1/4');
+    await expect(page.getByLabel('How many came out like this')).toBeVisible();
+    await expectRoom(page, 'off by a bit');
     await page.goto(demo.origin);
     await page.getByRole('button', { name: 'First steps' }).click();
     await expect(page.getByText('1 of 3')).toBeVisible();

@@ -101,11 +101,20 @@ function crowdingInSight(page: Page): Promise<readonly string[]> {
       return { seen, cutBy };
     };
 
-    /** Whether what is drawn at a place is this, or something that it lies in, and not what lies over it. */
+    const isOpaque = (element: Element) => {
+      const [, alpha = '1'] =
+        /^rgba\(.*, ([\d.]+)\)$/.exec(getComputedStyle(element).backgroundColor) ?? [];
+      return Number(alpha) > 0.5;
+    };
+
+    /** Whether an element can be seen at a place, and lies under nothing that hides it. */
     const isOnTop = (element: Element, { left, right, top, bottom }: Area) => {
-      const [at] = document.elementsFromPoint((left + right) / 2, (top + bottom) / 2);
       const block = element instanceof SVGElement ? (element.ownerSVGElement ?? element) : element;
-      return at !== undefined && (at.contains(block) || block.contains(at));
+      for (const each of document.elementsFromPoint((left + right) / 2, (top + bottom) / 2)) {
+        if (each.contains(block) || block.contains(each)) return true;
+        if (isOpaque(each)) return false;
+      }
+      return false;
     };
 
     const texts: SeenText[] = [];
@@ -128,7 +137,10 @@ function crowdingInSight(page: Page): Promise<readonly string[]> {
         texts.push({ element, said, area: seen });
       }
     };
-    const isTold = (element: Element) => isSeen(element) && !isForTheEar(element);
+    // What lies under a dialog waits for it.
+    const dialog = document.querySelector('[aria-modal="true"]');
+    const isTold = (element: Element) =>
+      isSeen(element) && !isForTheEar(element) && (dialog?.contains(element) ?? true);
     for (const drawn of document.querySelectorAll('svg text'))
       if (isTold(drawn) && drawn.textContent.trim() !== '')
         note(drawn, drawn.textContent, [drawn.getBoundingClientRect()]);
@@ -153,7 +165,7 @@ function crowdingInSight(page: Page): Promise<readonly string[]> {
     const controls =
       'a[href], button, input, select, textarea, summary, [role=button], [role=slider], [role=switch], [role=tab], [role=combobox], [role=checkbox], [role=option]';
     for (const control of document.querySelectorAll(controls)) {
-      if (!isSeen(control) || isForTheEar(control)) continue;
+      if (!isTold(control)) continue;
       // A link in a sentence is as high as its line; a field that is drawn by others is as large as they are.
       const isInSentence =
         control.tagName === 'A' && getComputedStyle(control).display === 'inline';

@@ -1,4 +1,4 @@
-import { doneOf, type Job, type Progress, type Step } from '../make/index.ts';
+import { doneOf, goTo, type Job, type Progress, type Step } from '../make/index.ts';
 
 /** How many copies of a step so many boxes of its job are; undefined where it counts strips, or no whole boxes. */
 function shareOf(step: Step, boxes: number, of: number): number | undefined {
@@ -16,7 +16,7 @@ export function setAside(
   progress: Progress,
   boxes: number,
 ): { readonly rest: Progress; readonly aside: Progress } {
-  const { at: _, ...now } = progress;
+  const now = goTo(progress, undefined);
   const rest = { ...now.done };
   const aside: Record<string, number> = {};
   for (const step of job.steps) {

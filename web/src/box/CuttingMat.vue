@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { paperFor, papersOf, type FaceChoice, type Plan, type PlanRequest } from '@rangoli/core';
-import { useElementSize } from '@vueuse/core';
+import { useElementSize, useMediaQuery } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef, useTemplateRef, watch } from 'vue';
 import { useDressing } from '../dress/dressing.ts';
 import { usePointing } from '../dress/pointing.ts';
@@ -71,6 +71,9 @@ const faceUp = computed(() => {
   );
   return printed ? 'Drawn inside face up, print down' : 'Drawn inside face up';
 });
+
+/** A finger taps. */
+const isTouched = useMediaQuery('(pointer: coarse)');
 </script>
 
 <template>
@@ -104,7 +107,7 @@ const faceUp = computed(() => {
           ·
         </template>
         <button type="button" title="Choose a face from a list" @click="pointing.choose()">
-          click a face to dress it
+          {{ isTouched ? 'tap' : 'click' }} a face to dress it
         </button>
       </p>
     </div>

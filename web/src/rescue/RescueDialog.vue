@@ -326,8 +326,8 @@ function field(part: string): string {
   align-items: end;
 }
 
-.fields > div > span,
-.fields > label > span {
+.fields > div > span:first-child,
+.fields > label > span:first-child {
   display: block;
   margin-bottom: 2px;
   font-size: 12px;
