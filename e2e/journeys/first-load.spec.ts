@@ -16,6 +16,8 @@ test('no view loads more than its budget, the folding in space apart', async ({
   demo,
   browser,
 }) => {
+  // Eight first visits, one after the other.
+  test.slow();
   const list: unknown = await (await fetch(`${demo.origin}/api/projects`)).json();
   const id = /"id":"([^"]+)"/.exec(JSON.stringify(list))?.[1] ?? '';
   for (const { view, path, most } of budgets) {
@@ -23,9 +25,12 @@ test('no view loads more than its budget, the folding in space apart', async ({
     const page = await context.newPage();
     await page.goto(demo.origin + path.replace('ID', id));
     await page.waitForLoadState('networkidle');
-    const bytes = await page.evaluate(() =>
-      performance
+    const bytes = await page.evaluate(() => {
+      // On a slow machine the other views are on their way before all is quiet.
+      const [ahead] = performance.getEntriesByName('loading ahead');
+      return performance
         .getEntriesByType('resource')
+        .filter(({ startTime }) => startTime < (ahead?.startTime ?? Infinity))
         .flatMap((entry) =>
           entry instanceof PerformanceResourceTiming &&
           entry.name.endsWith('.js') &&
@@ -33,8 +38,8 @@ test('no view loads more than its budget, the folding in space apart', async ({
             ? [entry.encodedBodySize]
             : [],
         )
-        .reduce((sum, size) => sum + size, 0),
-    );
+        .reduce((sum, size) => sum + size, 0);
+    });
     console.log(`${view}: ${(bytes / 1000).toFixed(0)} kB of ${most}`);
     expect(bytes, view).toBeGreaterThan(100_000);
     expect(bytes / 1000, view).toBeLessThan(most);

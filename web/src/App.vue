@@ -11,6 +11,8 @@ import { useOffline } from './stores/offline.ts';
 const ShortcutsDialog = defineAsyncComponent(() => import('./parts/ShortcutsDialog.vue'));
 const SignIn = defineAsyncComponent(() => import('./access/SignIn.vue'));
 
+/** The moment from which other views are loaded, by its name for whoever measures. */
+const loadingAhead = 'loading ahead';
 /** Milliseconds after which a page that was opened loads what may be opened next. */
 const untilLoadingAhead = 3000;
 /** Milliseconds after which a view that has not come is asked for again. */
@@ -24,7 +26,11 @@ onMounted(() => {
   // What an earlier visit could not send goes on its way, whatever is looked at now.
   void keeping.takeUp();
   void access.refresh();
-  setTimeout(() => void loadAhead().then(offline.begin), untilLoadingAhead);
+  setTimeout(() => {
+    // What comes from here on is no part of the first view.
+    performance.mark(loadingAhead);
+    void loadAhead().then(offline.begin);
+  }, untilLoadingAhead);
 });
 
 // Only the window that is looked at listens: a browser has few lines to one server.

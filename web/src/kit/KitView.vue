@@ -126,7 +126,7 @@ async function copy(kept: KeptTool): Promise<void> {
 
 const removedNow = shallowRef<string>();
 const removed = computed(() =>
-  kit.removed.map(({ id, was }) => ({ id, name: was.tool.name, facts: toolFacts(was) })),
+  kit.removed.map(({ id, was }) => ({ id, name: was.tool.name, facts: `${toolFacts(was)}.` })),
 );
 
 function remove(kept: KeptTool): void {

@@ -78,7 +78,7 @@ const removed = computed(() =>
   papers.removed.map(({ id, was: { paper } }) => ({
     id,
     name: paper.name,
-    facts: paperFacts(paper),
+    facts: `${paperFacts(paper)}.`,
   })),
 );
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog';
-import { onMounted, shallowRef } from 'vue';
+import { computed, onMounted, shallowRef } from 'vue';
 import { listDeleted, restoreProject, type DeletedProject } from '../api/projects.ts';
+import PutBackList from '../parts/PutBackList.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import { useAttempt } from '../parts/use-attempt.ts';
 
@@ -18,7 +19,7 @@ async function load(): Promise<void> {
 }
 onMounted(load);
 
-async function putBack({ id }: DeletedProject): Promise<void> {
+async function putBack(id: string): Promise<void> {
   await attempt(async () => {
     await restoreProject(id);
     deleted.value = deleted.value?.filter((each) => each.id !== id);
@@ -27,6 +28,13 @@ async function putBack({ id }: DeletedProject): Promise<void> {
 }
 
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+const things = computed(() =>
+  (deleted.value ?? []).map(({ id, name, deletedAt }) => ({
+    id,
+    name,
+    facts: `deleted ${day.format(new Date(deletedAt))}`,
+  })),
+);
 </script>
 
 <template>
@@ -42,40 +50,11 @@ const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', ye
     </p>
     <p v-else-if="!deleted" class="quiet" role="status">Looking for them…</p>
     <p v-else-if="deleted.length === 0" class="quiet" role="status">No box is deleted.</p>
-    <ul v-if="deleted">
-      <li v-for="box in deleted" :key="box.id">
-        <span class="said">
-          <b>{{ box.name }}</b>
-          <i class="quiet">deleted {{ day.format(new Date(box.deletedAt)) }}</i>
-        </span>
-        <QuietButton :aria-label="`Put it back: ${box.name}`" @click="putBack(box)"
-          >Put it back</QuietButton
-        >
-      </li>
-    </ul>
+    <PutBackList v-if="deleted" :things="things" @back="putBack" />
   </Dialog>
 </template>
 
 <style scoped>
-li {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  justify-content: space-between;
-  padding: 8px 0;
-  border-top: 1px solid var(--rule);
-}
-
-.said {
-  display: grid;
-  min-width: 0;
-}
-
-.said i {
-  font-style: normal;
-  font-size: 13px;
-}
-
 .trouble {
   color: var(--vermilion);
 }
