@@ -9,7 +9,7 @@ import { drawBox, type SolvedFrame } from './put-to-solver.ts';
 
 /** Why a part of a piece is as long as it is, from one fold or edge to the next. */
 export type SectionReason =
-  /** It holds the gift: that, with air on each side (over it, in height), and the card that takes room. */
+  /** It holds the gift: that, with air on each side (over it, in height), and the card and all that takes room inside. */
   | {
       readonly kind: 'gift';
       readonly direction: Direction;

@@ -10,7 +10,7 @@ import type { CellRole, Piece } from '../piece/index.ts';
 import type { SectionReason, SizePart, SizeSum } from '../planning/index.ts';
 import type { PlanRequest } from '../request/index.ts';
 import { readOnMarks, type Kit } from '../tools/index.ts';
-import { clearanceInWords } from './clearance.ts';
+import { clearanceInWords, roundedClearance } from './clearance.ts';
 import { capitalised, counted } from './plain.ts';
 import { roleInWords } from './roles.ts';
 
@@ -45,21 +45,27 @@ function sumInWords(parts: readonly SizePart[], whole: Length, kit: Kit): string
       ? `${roleInWords(role, 1)} ${figure(length)}`
       : `${counted(more.length + 1, roleInWords(role, 1))} of ${figure(length)}`,
   );
+  const [only, ...more] = parts;
+  if (only && more.length === 0) return `${roleInWords(only.role, 1)} ${told(whole, kit)}`;
   return `${terms.join(' + ')} = ${told(whole, kit)}`;
 }
 
 const where = { across: 'on each side', deep: 'at front and back', high: 'over it' } as const;
 
-function reasonInWords(reason: SectionReason, { kit, unit }: PlanRequest): string {
+function reasonInWords(reason: SectionReason, request: PlanRequest): string {
+  const { kit, unit, additions } = request;
   const cardOf = (card: Length, what: string) => (card > 0 ? [`${formatGap(card)} ${what}`] : []);
   switch (reason.kind) {
     case 'gift':
       return [
         `the gift’s ${formatWithUnit(reason.gift, unit)}`,
-        ...(reason.room > 0
+        ...(roundedClearance(reason.room, unit) > 0
           ? [`${clearanceInWords(reason.room, unit)} ${where[reason.direction]}`]
           : []),
-        ...cardOf(reason.card, 'for the card'),
+        ...cardOf(
+          reason.card,
+          additions.length > 0 ? 'for the card and what the box wears' : 'for the card',
+        ),
       ].join(' + ');
     case 'round the gift': {
       const room = `${clearanceInWords(reason.room, unit)} ${where[reason.direction]}`;
@@ -71,7 +77,7 @@ function reasonInWords(reason: SectionReason, { kit, unit }: PlanRequest): strin
       const section = told(reason.section, kit);
       const other =
         reason.other === undefined
-          ? `the ${section} that it goes ${reason.kind}`
+          ? `${section} that it goes ${reason.kind}`
           : `the ${reason.other.toLowerCase()}’s ${section}`;
       const air = reason.gap > 0 ? [`${formatGap(reason.gap)} of air`] : [];
       return [other, ...cardOf(reason.card, 'of card'), ...air].join(` ${sign} `);
