@@ -154,8 +154,9 @@ test('a newcomer is shown the three parts of a box once, and again when they ask
   await expect(sizeOf(page, 'lid')).toHaveText(/^3 13\/16/);
   await steps.getByRole('button', { name: 'Next' }).click();
   await expect(steps).toContainText('3 of 3: Your cut list.');
-  await steps.getByRole('button', { name: 'Begin' }).click();
+  await steps.getByRole('button', { name: 'Begin' }).press('Enter');
   await expect(steps).toHaveCount(0);
+  await expect(page.getByRole('main')).toBeFocused();
   await page.reload();
   await expect(page.getByRole('region', { name: 'Cut list' })).toBeVisible();
   await expect(steps).toHaveCount(0);

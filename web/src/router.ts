@@ -21,6 +21,7 @@ const laterParts = [
   () => import('./box/CommonThings.vue'),
   () => import('./box/StepByStep.vue'),
   () => import('./box/WhySize.vue'),
+  () => import('./box/FirstSteps.vue'),
   () => import('./dress/DressControl.vue'),
   () => import('./dress/FaceMenu.vue'),
   () => import('./parts/ShortcutsDialog.vue'),

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed, nextTick, watch } from 'vue';
+import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import CrossButton from '../parts/CrossButton.vue';
+import { useFocusKept } from '../parts/use-focus-kept.ts';
 import { useFirstSteps, type FirstPart } from '../stores/first-steps.ts';
 
 /** What the Box view is used for, part by part, to somebody who sees it for the first time. */
 const steps = useFirstSteps();
+useFocusKept(useTemplateRef<HTMLElement>('bar'));
 
 const words: Readonly<Record<FirstPart, readonly [string, string]>> = {
   gift: ['Your gift', 'Type how wide, how deep and how high it is. All else follows.'],
@@ -32,7 +34,13 @@ watch(
 </script>
 
 <template>
-  <section v-if="shown" class="first-steps" aria-label="First steps" @keydown.esc="steps.leave()">
+  <section
+    v-if="shown"
+    ref="bar"
+    class="first-steps"
+    aria-label="First steps"
+    @keydown.esc="steps.leave()"
+  >
     <p aria-live="polite">
       <strong>{{ steps.number }} of {{ steps.of }}: {{ shown[0] }}.</strong> {{ shown[1] }}
     </p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, useTemplateRef } from 'vue';
-import { focusMain } from './focus-main.ts';
+import { onMounted, useTemplateRef } from 'vue';
+import { useFocusKept } from './use-focus-kept.ts';
 
 /**
  * What was done just now, and the way back. What had the focus went with what was removed: it is on the way back, and
@@ -11,9 +11,7 @@ const emit = defineEmits<{ undo: []; close: [] }>();
 const note = useTemplateRef<HTMLElement>('note');
 const undo = useTemplateRef<HTMLElement>('undo');
 onMounted(() => undo.value?.focus({ preventScroll: true }));
-onBeforeUnmount(() => {
-  if (note.value?.contains(document.activeElement)) focusMain();
-});
+useFocusKept(note);
 </script>
 
 <template>
