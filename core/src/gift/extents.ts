@@ -14,6 +14,11 @@ export type Direction = (typeof directions)[number];
 /** How far apart the rows of nested rounds stand, as a share of their diameter. */
 const nestedRow = Math.sqrt(3) / 2;
 
+/** Whether a thing that is round when it stands lies on its side. */
+export function isLying(item: GiftItem): boolean {
+  return (item.shape === 'cylinder' || item.shape === 'bottle') && item.lies === 'lying';
+}
+
 function itemExtents(item: GiftItem): Extents {
   switch (item.shape) {
     case 'block':
@@ -25,18 +30,19 @@ function itemExtents(item: GiftItem): Extents {
     }
     case 'cylinder': {
       const { diameter, length } = item;
-      return item.lies === 'lying'
+      return isLying(item)
         ? { across: length, deep: diameter, high: diameter }
         : { across: diameter, deep: diameter, high: length };
     }
     case 'ball':
       return { across: item.diameter, deep: item.diameter, high: item.diameter };
-    case 'bottle':
-      return {
-        across: item.diameter,
-        deep: item.diameter,
-        high: plus(item.body, item.shoulder, item.neck),
-      };
+    case 'bottle': {
+      const { diameter } = item;
+      const whole = plus(item.body, item.shoulder, item.neck);
+      return isLying(item)
+        ? { across: whole, deep: diameter, high: diameter }
+        : { across: diameter, deep: diameter, high: whole };
+    }
     case 'card':
       return { across: item.across, deep: item.deep, high: item.thick };
   }
@@ -44,11 +50,7 @@ function itemExtents(item: GiftItem): Extents {
 
 /** Whether rows of these can lie in each other's gaps: round ones seen from above. */
 export function isRound(item: GiftItem): boolean {
-  return (
-    item.shape === 'ball' ||
-    item.shape === 'bottle' ||
-    (item.shape === 'cylinder' && item.lies !== 'lying')
-  );
+  return ['ball', 'bottle', 'cylinder'].includes(item.shape) && !isLying(item);
 }
 
 /** Whether a gift is one round thing seen from above, so that a box needs no room in its corners. */

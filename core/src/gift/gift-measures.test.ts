@@ -51,6 +51,7 @@ const anyItem: fc.Arbitrary<GiftItem> = fc.oneof(
     shoulder: tenthsBetween(0, 40),
     neck: tenthsBetween(5, 60),
     neckDiameter: tenthsBetween(3, 20),
+    lies: fc.constantFrom('standing' as const, 'lying' as const),
   }),
 );
 const anySet = fc

@@ -18,11 +18,13 @@ const sides = { across: measure, deep: measure, high: measure, up: upSchema.opti
 
 const blockSchema = z.object({ shape: z.literal('block'), ...sides });
 
+const liesSchema = z.enum(['standing', 'lying', 'free']);
+
 const cylinderSchema = z.object({
   shape: z.literal('cylinder'),
   diameter: measure,
   length: measure,
-  lies: z.enum(['standing', 'lying', 'free']),
+  lies: liesSchema,
 });
 
 const ballSchema = z.object({ shape: z.literal('ball'), diameter: measure });
@@ -36,6 +38,8 @@ const bottleSchema = z
     shoulder: lengthBetween(millimetres(0), mostMeasure),
     neckDiameter: measure,
     neck: measure,
+    /** It stands where nothing is said. */
+    lies: liesSchema.optional(),
   })
   .refine((bottle) => bottle.neckDiameter <= bottle.diameter, {
     error: 'The neck can’t be wider than the body.',
@@ -61,7 +65,7 @@ const itemSchemas = [
   lumpySchema,
 ] as const;
 const itemSchema = z.discriminatedUnion('shape', itemSchemas);
-/** One thing to be boxed, by its measures. A lying cylinder lies with its length across the box. */
+/** One thing to be boxed, by its measures. What is round and lies has its length across the box. */
 export type GiftItem = z.infer<typeof itemSchema>;
 
 /** So many things may stand in a row, each way. */

@@ -1,4 +1,5 @@
 import { millimetres, minus, plus, zero, type Length } from '../length/index.ts';
+import { isLying } from './extents.ts';
 import { giftLimits, type GiftItem } from './gift.ts';
 
 /** A measure of a gift, where it is written beside its drawing, and the gift with another one. */
@@ -46,7 +47,7 @@ export function measuresOf(item: GiftItem): readonly GiftMeasure[] {
     case 'lumpy':
       return sidesOf(item);
     case 'cylinder': {
-      const stands = item.lies !== 'lying';
+      const stands = !isLying(item);
       return [
         {
           name: 'length',
@@ -102,12 +103,13 @@ export function measuresOf(item: GiftItem): readonly GiftMeasure[] {
     case 'bottle': {
       // It is measured whole; what is over without shoulder and neck is its body.
       const above = plus(item.shoulder, item.neck);
+      const stands = !isLying(item);
       return [
         {
           name: 'height',
-          label: 'Height',
+          label: stands ? 'Height' : 'Length',
           length: plus(item.body, above),
-          place: 'left',
+          place: stands ? 'left' : 'front',
           least: plus(above, giftLimits.least),
           take: (height) => ({ ...item, body: minus(height, above) }),
         },
@@ -115,7 +117,7 @@ export function measuresOf(item: GiftItem): readonly GiftMeasure[] {
           name: 'diameter',
           label: 'Diameter',
           length: item.diameter,
-          place: 'front',
+          place: stands ? 'front' : 'left',
           // No neck is wider than its body.
           least: item.neckDiameter,
           take: (diameter) => ({ ...item, diameter }),

@@ -16,14 +16,17 @@ export function reshape(item: GiftItem, shape: GiftItem['shape']): GiftItem {
     case 'ball':
       return { shape, diameter: largest(across, deep, high) };
     case 'bottle': {
-      const tall = largest(high, millimetres(20));
+      const lies = across > 2 * high && across > 2 * deep;
+      const tall = largest(lies ? across : high, millimetres(20));
+      const wide = largest(lies ? high : across, deep, least);
       return {
         shape,
-        diameter: largest(across, deep),
+        ...(lies && { lies: 'lying' }),
+        diameter: wide,
         body: times(tall, 0.6),
         shoulder: times(tall, 0.15),
         neck: times(tall, 0.25),
-        neckDiameter: largest(times(largest(across, deep), 0.4), least),
+        neckDiameter: largest(times(wide, 0.4), least),
       };
     }
     case 'cylinder':

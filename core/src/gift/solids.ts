@@ -1,5 +1,5 @@
-import { toMillimetres, zero } from '../length/index.ts';
-import { extentsOf, isNested, rowPitch, type Extents } from './extents.ts';
+import { plus, toMillimetres, zero } from '../length/index.ts';
+import { extentsOf, isLying, isNested, rowPitch, type Extents } from './extents.ts';
 import type { Gift, GiftItem, SeveralGift } from './gift.ts';
 
 /** A place in millimetres from the middle of the gift's foot: across, deep, up. */
@@ -39,7 +39,7 @@ function itemSolids(item: GiftItem): readonly GiftSolid[] {
     case 'ball':
       return [{ kind: 'ball', middle, radius: size.x / 2 }];
     case 'cylinder':
-      return item.lies === 'lying'
+      return isLying(item)
         ? [round({ x: -size.x / 2, y: 0, z: size.z / 2 }, { ...middle, x: size.x / 2 }, size.z / 2)]
         : [round({ x: 0, y: 0, z: 0 }, { x: 0, y: 0, z: size.z }, size.x / 2)];
     case 'bottle': {
@@ -47,11 +47,14 @@ function itemSolids(item: GiftItem): readonly GiftSolid[] {
       const shoulder = body + toMillimetres(item.shoulder);
       const wide = toMillimetres(item.diameter) / 2;
       const narrow = toMillimetres(item.neckDiameter) / 2;
-      const at = (z: number) => ({ x: 0, y: 0, z });
+      const whole = toMillimetres(plus(item.body, item.shoulder, item.neck));
+      // A lying one has its bottom at the left and its neck off the floor.
+      const at = (along: number) =>
+        isLying(item) ? { x: along - whole / 2, y: 0, z: wide } : { x: 0, y: 0, z: along };
       return [
         round(at(0), at(body), wide),
         ...(shoulder > body ? [round(at(body), at(shoulder), wide, narrow)] : []),
-        round(at(shoulder), at(size.z), narrow),
+        round(at(shoulder), at(whole), narrow),
       ];
     }
   }
@@ -71,7 +74,7 @@ function movedSolid(solid: GiftSolid, by: Place): GiftSolid {
     : { ...solid, middle: moved(solid.middle, by) };
 }
 
-function inRows(gift: SeveralGift, whole: Extents): readonly GiftSolid[] {
+function inRows(gift: SeveralGift, whole: Extents): readonly (readonly GiftSolid[])[] {
   const one = extentsOf(gift.item);
   const solids = itemSolids(gift.item);
   const pitch = toMillimetres(rowPitch(gift));
@@ -79,7 +82,7 @@ function inRows(gift: SeveralGift, whole: Extents): readonly GiftSolid[] {
   const left = -toMillimetres(whole.across) / 2 + (x ?? 0) / 2;
   const front = -toMillimetres(whole.deep) / 2 + (y ?? 0) / 2;
   const apart = toMillimetres(gift.between ?? zero);
-  const placed: GiftSolid[] = [];
+  const placed: (readonly GiftSolid[])[] = [];
   for (let high = 0; high < gift.high; high++)
     for (let deep = 0; deep < gift.deep; deep++)
       for (let across = 0; across < gift.across; across++) {
@@ -89,23 +92,28 @@ function inRows(gift: SeveralGift, whole: Extents): readonly GiftSolid[] {
           y: front + deep * pitch,
           z: high * (z ?? 0),
         };
-        placed.push(...solids.map((solid) => movedSolid(solid, by)));
+        placed.push(solids.map((solid) => movedSolid(solid, by)));
       }
   return placed;
 }
 
-/** The bodies of a gift as it stands in its box, in millimetres from the middle of its foot. */
-export function solidsOf(gift: Gift): readonly GiftSolid[] {
+/** The bodies of each thing of a gift as it stands in its box, in millimetres from the middle of its foot. */
+export function thingsOf(gift: Gift): readonly (readonly GiftSolid[])[] {
   const whole = extentsOf(gift);
   if (gift.shape === 'several') return inRows(gift, whole);
-  if (gift.shape !== 'set') return itemSolids(gift);
+  if (gift.shape !== 'set') return [itemSolids(gift)];
   let reached = -toMillimetres(whole.across) / 2;
-  return gift.items.flatMap((item) => {
+  return gift.items.map((item) => {
     const wide = toMillimetres(extentsOf(item).across);
     const by = { x: reached + wide / 2, y: 0, z: 0 };
     reached += wide;
     return itemSolids(item).map((solid) => movedSolid(solid, by));
   });
+}
+
+/** All bodies of a gift, in millimetres from the middle of its foot. */
+export function solidsOf(gift: Gift): readonly GiftSolid[] {
+  return thingsOf(gift).flat();
 }
 
 /** How many points stand for a circle. */

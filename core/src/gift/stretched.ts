@@ -1,4 +1,5 @@
 import { largest, roundToGrid, times, type Length } from '../length/index.ts';
+import { isLying } from './extents.ts';
 import { giftLimits, type Gift, type GiftItem } from './gift.ts';
 
 type Change = (length: Length) => Length;
@@ -15,7 +16,7 @@ function changedItem(item: GiftItem, along: Change, upwards: Change): GiftItem {
       return { ...item, across: changed('across'), deep: changed('deep'), high: changed('high') };
     }
     case 'cylinder':
-      return item.lies === 'lying'
+      return isLying(item)
         ? { ...item, length: along(item.length), diameter: upwards(item.diameter) }
         : { ...item, diameter: along(item.diameter), length: upwards(item.length) };
     case 'ball': {
@@ -23,15 +24,17 @@ function changedItem(item: GiftItem, along: Change, upwards: Change): GiftItem {
       const wide = along(item.diameter);
       return { ...item, diameter: wide === item.diameter ? upwards(item.diameter) : wide };
     }
-    case 'bottle':
+    case 'bottle': {
+      const [thick, long] = isLying(item) ? [upwards, along] : [along, upwards];
       return {
         ...item,
-        diameter: along(item.diameter),
-        neckDiameter: along(item.neckDiameter),
-        body: upwards(item.body),
-        shoulder: upwards(item.shoulder),
-        neck: upwards(item.neck),
+        diameter: thick(item.diameter),
+        neckDiameter: thick(item.neckDiameter),
+        body: long(item.body),
+        shoulder: long(item.shoulder),
+        neck: long(item.neck),
       };
+    }
     case 'card':
       return {
         ...item,

@@ -1,7 +1,7 @@
 import type { Gift, GiftItem } from './gift.ts';
 
 function itemWays(item: GiftItem): readonly GiftItem[] {
-  if (item.shape === 'cylinder' && item.lies === 'free')
+  if ((item.shape === 'cylinder' || item.shape === 'bottle') && item.lies === 'free')
     return (['standing', 'lying'] as const).map((lies) => ({ ...item, lies }));
   if ((item.shape === 'block' || item.shape === 'lumpy') && item.up === 'free')
     return (['high', 'deep', 'across'] as const).map((up) => ({ ...item, up }));

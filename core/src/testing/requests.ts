@@ -72,6 +72,8 @@ const anyItem: fc.Arbitrary<GiftItem> = fc.oneof(
     .map(({ share, ...bottle }) => ({
       shape: 'bottle' as const,
       ...bottle,
+      // One that lies is drawn by what is drawn already, so that no other draw becomes another.
+      ...(share < 5 && { lies: share < 4 ? ('free' as const) : ('lying' as const) }),
       neckDiameter: nanometres(Math.max(3_000_000, Math.floor((bottle.diameter * share) / 10))),
     })),
 );

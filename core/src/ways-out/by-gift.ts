@@ -1,6 +1,7 @@
 import {
   directedRoom,
   extentsOf,
+  isLying,
   roundRoom,
   stretchedGift,
   type DirectedRoom,
@@ -20,7 +21,7 @@ import type { WayOut } from './way-out.ts';
 
 /** The thing, free to stand any way up; undefined where it is so already, or has but one. */
 function freed(item: GiftItem): GiftItem | undefined {
-  if (item.shape === 'cylinder')
+  if (item.shape === 'cylinder' || item.shape === 'bottle')
     return item.lies === 'free' ? undefined : { ...item, lies: 'free' };
   if (item.shape === 'block' || item.shape === 'lumpy')
     return item.up === 'free' ? undefined : { ...item, up: 'free' };
@@ -42,10 +43,10 @@ export function waysByTurning({ gift, finished }: PlanRequest): readonly WayOut[
   const turned = finished ? undefined : freedGift(gift);
   if (!turned) return [];
   const said =
-    gift.shape === 'cylinder'
-      ? gift.lies === 'standing'
-        ? 'Lay it down'
-        : 'Stand it up'
+    gift.shape === 'cylinder' || gift.shape === 'bottle'
+      ? isLying(gift)
+        ? 'Stand it up'
+        : 'Lay it down'
       : 'Turn it on another side';
   return [{ kind: 'turn', said, part: { gift: turned } }];
 }

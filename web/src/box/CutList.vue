@@ -19,6 +19,7 @@ import { ChevronDown } from '@lucide/vue';
 import { refDebounced } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef, watch } from 'vue';
 import MeasureText from '../parts/MeasureText.vue';
+import { useEscape } from '../parts/use-escape.ts';
 import RulerStrip from '../parts/RulerStrip.vue';
 import Worded from '../parts/Worded.vue';
 import { useHighlight } from '../stores/highlight.ts';
@@ -119,6 +120,10 @@ watch(
 
 /** The piece of which it is asked why it is so large. */
 const asked = shallowRef<string>();
+useEscape(
+  () => asked.value !== undefined,
+  () => (asked.value = undefined),
+);
 
 const showsSteps = shallowRef(false);
 </script>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import CrossButton from '../parts/CrossButton.vue';
+import { useEscape } from '../parts/use-escape.ts';
 import { useFocusKept } from '../parts/use-focus-kept.ts';
 import { useFirstSteps, type FirstPart } from '../stores/first-steps.ts';
 
@@ -21,6 +22,11 @@ const words: Readonly<Record<FirstPart, readonly [string, string]>> = {
 };
 const shown = computed(() => (steps.at ? words[steps.at] : undefined));
 
+useEscape(
+  () => steps.at !== undefined,
+  () => steps.leave(),
+);
+
 /** Where the parts lie below one another, the next one is brought into sight. */
 watch(
   () => steps.at,
@@ -34,13 +40,7 @@ watch(
 </script>
 
 <template>
-  <section
-    v-if="shown"
-    ref="bar"
-    class="first-steps"
-    aria-label="First steps"
-    @keydown.esc="steps.leave()"
-  >
+  <section v-if="shown" ref="bar" class="first-steps" aria-label="First steps">
     <p aria-live="polite">
       <strong>{{ steps.number }} of {{ steps.of }}: {{ shown[0] }}.</strong> {{ shown[1] }}
     </p>

@@ -81,7 +81,7 @@ const shapes = [
 ] as const;
 const lies = [
   { value: 'standing', label: 'Stands' },
-  { value: 'lying', label: 'Lies down' },
+  { value: 'lying', label: 'Lies' },
   { value: 'free', label: 'Either' },
 ] as const;
 const ups = [
@@ -193,12 +193,16 @@ function setItem(changed: GiftItem, what: string): void {
         @change="(shape) => item && setItem(reshape(item, shape), 'shape')"
       />
       <Pick
-        v-if="known === 'gift' && item?.shape === 'cylinder'"
+        v-if="known === 'gift' && (item?.shape === 'cylinder' || item?.shape === 'bottle')"
         label="Which way up"
         class="way"
-        :value="item.lies"
+        :value="item.lies ?? 'standing'"
         :options="lies"
-        @change="(way) => item?.shape === 'cylinder' && setItem({ ...item, lies: way }, 'lies')"
+        @change="
+          (way) =>
+            (item?.shape === 'cylinder' || item?.shape === 'bottle') &&
+            setItem({ ...item, lies: way }, 'lies')
+        "
       />
       <Pick
         v-else-if="known === 'gift' && (item?.shape === 'block' || item?.shape === 'lumpy')"

@@ -2,6 +2,7 @@
 import { verdictsOf, type Plan, type PlanRequest, type Verdict } from '@rangoli/core';
 import { onClickOutside, useMediaQuery } from '@vueuse/core';
 import { computed, shallowRef, useId, useTemplateRef } from 'vue';
+import { useEscape } from '../parts/use-escape.ts';
 import Worded from '../parts/Worded.vue';
 
 /** What makers check before they cut; or why the plan above is the last good one. */
@@ -13,6 +14,10 @@ const told = shallowRef<Verdict['about']>();
 const detail = useId();
 const bar = useTemplateRef<HTMLElement>('bar');
 onClickOutside(bar, () => (told.value = undefined));
+useEscape(
+  () => told.value !== undefined,
+  () => (told.value = undefined),
+);
 
 /** What its button asks. */
 const whys: Readonly<Record<Verdict['about'], string>> = {
@@ -35,7 +40,7 @@ const verdicts = computed(() =>
 </script>
 
 <template>
-  <footer ref="bar" class="bar" aria-label="Verdict" @keydown.esc="told = undefined">
+  <footer ref="bar" class="bar" aria-label="Verdict">
     <p v-if="trouble" class="trouble" role="status"><i class="wrong" />{{ trouble }}</p>
     <ul v-else>
       <li v-if="verdicts.length === 0"><i class="holds" /><strong>All holds</strong></li>

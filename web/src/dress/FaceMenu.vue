@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { onClickOutside, useEventListener } from '@vueuse/core';
+import { onClickOutside } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import CrossButton from '../parts/CrossButton.vue';
 import QuietButton from '../parts/QuietButton.vue';
+import { useEscape } from '../parts/use-escape.ts';
 import { useDressing } from './dressing.ts';
 import FacePick from './FacePick.vue';
 import { usePointing } from './pointing.ts';
@@ -57,9 +58,10 @@ watch(
 );
 // The list of faces opens outside of the menu.
 onClickOutside(menu, () => pointing.leave(), { ignore: ['.p-select-overlay'] });
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (event.key === 'Escape') pointing.leave();
-});
+useEscape(
+  () => isShown.value,
+  () => pointing.leave(),
+);
 
 function putOn(): void {
   const face = found.value?.face;

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { closedFaces, papersOf, type Plan, type PlanRequest } from '@rangoli/core';
-import { PackageOpen, Pause, Play } from '@lucide/vue';
+import { PackageOpen, Pause, Play, StepForward } from '@lucide/vue';
 import {
   refDebounced,
   TransitionPresets,
   useElementSize,
+  useMediaQuery,
   useRafFn,
   useTransition,
 } from '@vueuse/core';
@@ -19,6 +20,7 @@ import { foldingBoxOf } from './box-faces.ts';
 import { fineryOf } from './finery.ts';
 import type { FoldStage } from './fold-stage.ts';
 import { hasWebGL, whenIdle } from './loading.ts';
+import { borrowStage, returnStage } from './one-stage.ts';
 
 /** The box folding from flat card to closed, the gift inside: turned by mouse, touch and keys. */
 const props = defineProps<{ plan: Plan; request: PlanRequest }>();
@@ -27,7 +29,7 @@ const emit = defineEmits<{ face: [event: MouseEvent, face: { part: string; face:
 const highlight = useHighlight();
 const pointing = usePointing();
 const dressing = useDressing();
-const canvas = useTemplateRef<HTMLCanvasElement>('canvas');
+const holder = useTemplateRef<HTMLElement>('holder');
 const frame = useTemplateRef('frame');
 const { width, height } = useElementSize(frame);
 const stage = shallowRef<FoldStage>();
@@ -53,9 +55,12 @@ const foldedSoFar = computed(() => {
 /** What opens can be drawn off the closed box, to look in. */
 const canOpen = computed(() => settled.value.plan.assembly.parts.some(({ opens }) => opens));
 const isOpen = ref(false);
+/** Who wants nothing to move sees it fold by fold. */
+const isStill = useMediaQuery('(prefers-reduced-motion: reduce)');
 const open = useTransition(() => (isOpen.value && canOpen.value ? 1 : 0), {
   duration: 600,
   easing: TransitionPresets.easeInOutCubic,
+  disabled: isStill,
 });
 
 let isGone = false;
@@ -67,17 +72,21 @@ onMounted(async () => {
   }
   // It is large, and the figures come first.
   await whenIdle();
-  const { FoldStage } = await import('./fold-stage.ts');
-  if (isGone || !canvas.value) return;
   try {
-    stage.value = new FoldStage(canvas.value);
+    const borrowed = await borrowStage();
+    if (isGone || !holder.value) {
+      returnStage(borrowed);
+      return;
+    }
+    holder.value.append(borrowed.canvas);
+    stage.value = borrowed;
   } catch {
     isDrawn.value = true;
   }
 });
 onBeforeUnmount(() => {
   isGone = true;
-  stage.value?.dispose();
+  if (stage.value) returnStage(stage.value);
 });
 
 watch([stage, width, height], () => {
@@ -116,7 +125,7 @@ function press({ clientX, clientY }: MouseEvent): void {
 function click(event: MouseEvent): void {
   const { clientX, clientY } = event;
   const isDragged = !pressed || Math.hypot(clientX - pressed.x, clientY - pressed.y) > 4;
-  const bounds = canvas.value?.getBoundingClientRect();
+  const bounds = stage.value?.canvas.getBoundingClientRect();
   if (isDragged || !bounds) return;
   const face = stage.value?.faceAt(
     ((clientX - bounds.left) / bounds.width) * 2 - 1,
@@ -149,13 +158,27 @@ const { isActive, pause, resume } = useRafFn(
 );
 
 function play(): void {
-  if (isActive.value) pause();
-  else {
-    isOpen.value = false;
+  if (isActive.value) {
+    pause();
+    return;
+  }
+  isOpen.value = false;
+  if (isStill.value) {
+    const { end } = box.value;
+    // A share is a quotient: what is a hair short of a fold is that fold.
+    share.value = share.value >= 1 ? 0 : Math.min(1, (Math.floor(time.value + 1e-6) + 1) / end);
+  } else {
     if (share.value >= 1) share.value = 0;
     resume();
   }
 }
+
+const playing = computed(() => {
+  if (isStill.value) return { icon: StepForward, label: 'Show the next fold', title: 'Next fold' };
+  return isActive.value
+    ? { icon: Pause, label: 'Stop folding', title: 'Stop' }
+    : { icon: Play, label: 'Play the folding', title: 'Fold it' };
+});
 
 const turns: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-8, 0],
@@ -182,7 +205,7 @@ function onKey(event: KeyboardEvent): void {
       :aria-label="`The box folding, ${Math.round(share * 100)} of 100 parts done. Arrow keys turn it.`"
       @keydown="onKey"
     >
-      <canvas v-show="!isDrawn" ref="canvas" @pointerdown="press" @click="click" />
+      <div v-show="!isDrawn" ref="holder" class="holder" @pointerdown="press" @click="click" />
       <BoxPicture
         v-if="isDrawn"
         :plan="settled.plan"
@@ -193,13 +216,8 @@ function onKey(event: KeyboardEvent): void {
       />
     </div>
     <div class="controls">
-      <button
-        type="button"
-        :aria-label="isActive ? 'Stop folding' : 'Play the folding'"
-        :title="isActive ? 'Stop' : 'Fold it'"
-        @click="play"
-      >
-        <Pause v-if="isActive" :size="18" /><Play v-else :size="18" />
+      <button type="button" :aria-label="playing.label" :title="playing.title" @click="play">
+        <component :is="playing.icon" :size="18" />
       </button>
       <span>flat</span>
       <Slider
@@ -241,7 +259,9 @@ function onKey(event: KeyboardEvent): void {
   outline-offset: -4px;
 }
 
-canvas,
+/* The canvas is put in by hand. */
+.holder,
+.holder > :deep(canvas),
 .drawn {
   display: block;
   width: 100%;

@@ -55,8 +55,9 @@ interface Shown {
   readonly finery: Finery | undefined;
 }
 
-/** The three-dimensional view on a canvas: drawn when something has changed, never in a loop of its own. */
+/** The three-dimensional view on a canvas of its own: drawn when something has changed, never in a loop of its own. */
 export class FoldStage {
+  readonly canvas = document.createElement('canvas');
   readonly #renderer: WebGLRenderer;
   readonly #scene = new ThreeScene();
   readonly #camera = new PerspectiveCamera(32, 1, 1, 8000);
@@ -82,10 +83,11 @@ export class FoldStage {
   #fits = 0;
 
   /**
-   * Takes over a canvas.
+   * Makes its canvas.
    * @throws Error where there is no WebGL.
    */
-  constructor(canvas: HTMLCanvasElement) {
+  constructor() {
+    const { canvas } = this;
     this.#renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
     this.#renderer.shadowMap.enabled = true;
     this.#renderer.shadowMap.type = PCFShadowMap;
@@ -240,9 +242,22 @@ export class FoldStage {
     });
   }
 
-  dispose(): void {
+  /** Empties it and takes its canvas out of the page; the next box is looked at from the front again. */
+  rest(): void {
     cancelAnimationFrame(this.#drawing);
+    this.#drawing = 0;
     this.#clear();
+    this.#faces = [];
+    this.#giftPlaces = [];
+    this.#mark = undefined;
+    this.#lit.visible = this.#marked.visible = false;
+    this.#size = this.#fits = 0;
+    this.canvas.remove();
+  }
+
+  /** Gives back what it holds of the machine: it is of no use afterwards. */
+  dispose(): void {
+    this.rest();
     this.#controls.dispose();
     this.#textures.dispose();
     this.#renderer.dispose();
@@ -329,6 +344,11 @@ export class FoldStage {
     if (this.#fineryMesh) this.#world.remove(this.#fineryMesh);
     this.#card?.dispose();
     this.#finery?.dispose();
+    if (this.#outline) {
+      this.#world.remove(this.#outline);
+      this.#outline.geometry.dispose();
+    }
+    this.#box = this.#card = this.#cardMesh = this.#gift = this.#outline = undefined;
     this.#finery = this.#fineryMesh = undefined;
   }
 }

@@ -1,6 +1,13 @@
-/** Whether this browser can draw in space. */
+let canDrawInSpace: boolean | undefined;
+
+/** Whether this browser can draw in space: asked once, and what was got for the asking is given back. */
 export function hasWebGL(): boolean {
-  return document.createElement('canvas').getContext('webgl2') !== null;
+  if (canDrawInSpace === undefined) {
+    const context = document.createElement('canvas').getContext('webgl2');
+    canDrawInSpace = context !== null;
+    context?.getExtension('WEBGL_lose_context')?.loseContext();
+  }
+  return canDrawInSpace;
 }
 
 /** Resolves once the browser has nothing else to do, and after a second at the latest. */

@@ -16,6 +16,7 @@ import MakeFooter from './MakeFooter.vue';
 import MakeHeading from './MakeHeading.vue';
 import { timeLeftInWords } from './minutes.ts';
 import { nextInWords } from './moment-words.ts';
+import { useEscape } from '../parts/use-escape.ts';
 import { useMoments } from './use-moments.ts';
 import { useStepWords } from './use-step-words.ts';
 import StepList from './StepList.vue';
@@ -71,6 +72,10 @@ function makeMore(): void {
 }
 
 const showsList = shallowRef(false);
+useEscape(
+  () => showsList.value,
+  () => (showsList.value = false),
+);
 function go(to: Step): void {
   rests.value = false;
   showsList.value = false;

@@ -7,6 +7,7 @@ import { useKeeping } from '../stores/keeping.ts';
 import { focusMain } from './focus-main.ts';
 import KeptMark from './KeptMark.vue';
 import NavLinks from './NavLinks.vue';
+import { useEscape } from './use-escape.ts';
 import { useTitle, type Place } from './use-title.ts';
 
 /**
@@ -62,15 +63,17 @@ watch(
   () => (isOpen.value = false),
 );
 
-function close(): void {
-  if (!isOpen.value) return;
-  isOpen.value = false;
-  opener.value?.focus();
-}
+useEscape(
+  () => isOpen.value,
+  () => {
+    isOpen.value = false;
+    opener.value?.focus();
+  },
+);
 </script>
 
 <template>
-  <header class="bar" :class="{ 'of-box': project !== undefined }" @keydown.esc="close">
+  <header class="bar" :class="{ 'of-box': project !== undefined }">
     <button type="button" class="skip" @click="focusMain">Past the bar</button>
     <RouterLink to="/" class="brand"
       ><img src="/rangoli.svg" alt="" width="26" height="26" /><span>Rangoli</span></RouterLink

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, useTemplateRef } from 'vue';
+import { useEscape } from './use-escape.ts';
 import { useFocusKept } from './use-focus-kept.ts';
 
 /**
@@ -12,6 +13,10 @@ const note = useTemplateRef<HTMLElement>('note');
 const undo = useTemplateRef<HTMLElement>('undo');
 onMounted(() => undo.value?.focus({ preventScroll: true }));
 useFocusKept(note);
+useEscape(
+  () => true,
+  () => emit('close'),
+);
 </script>
 
 <template>
