@@ -5,11 +5,13 @@ import {
   directions,
   evenRoom,
   extentsOf,
+  footprintsOf,
   inchFraction,
   isOnGrid,
   millimetres,
   neatGift,
   outermostPoints,
+  rowsOf,
   scaledGift,
   solidsOf,
   toMillimetres,
@@ -44,6 +46,26 @@ describe('a gift', () => {
         within(back - front, deep);
         within(top - foot, high);
         expect(foot).toBeGreaterThanOrEqual(-1e-6);
+      }),
+    );
+  });
+
+  it('covers the floor with one place a thing at the most, and stands on no other', () => {
+    fc.assert(
+      fc.property(anyGift, (gift) => {
+        const places = footprintsOf(gift);
+        const { across, deep } = rowsOf(gift);
+        const most = gift.shape === 'set' ? gift.items.length : across * deep;
+        expect(places.length).toBeLessThanOrEqual(most);
+        for (const { x, y } of outermostPoints(gift))
+          expect(
+            places.some((place) =>
+              place.kind === 'round'
+                ? Math.hypot(x - place.x, y - place.y) <= place.radius + 1e-3
+                : Math.abs(x - place.x) <= place.wide / 2 + 1e-3 &&
+                  Math.abs(y - place.y) <= place.deep / 2 + 1e-3,
+            ),
+          ).toBe(true);
       }),
     );
   });

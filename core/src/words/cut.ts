@@ -1,7 +1,7 @@
-import { formatSize, formatWithUnit, type Unit } from '../length/index.ts';
+import { formatWithUnit, type Unit } from '../length/index.ts';
 import { isOffcut, type CutOperation, type CutStep } from '../make/index.ts';
 import { cutUnit, type Kit } from '../tools/index.ts';
-import { figuresInRow } from './measures.ts';
+import { figuresInRow, formatAsFound, sizeAsFound } from './measures.ts';
 import type { NameOf, Said } from './said.ts';
 import { capitalised, counted, countInWords, inRow } from './plain.ts';
 
@@ -14,7 +14,7 @@ function fromInWords(
   const { what, count, width, height } = from;
   const name = nameOf(paper);
   if (what === 'sheet') return `${counted(count, 'sheet')} of ${name}`;
-  const size = formatSize(width, height, unit);
+  const size = sizeAsFound(width, height, unit);
   return what === 'strip'
     ? `${counted(count, 'strip')} of ${name}, ${size}`
     : `what is left of ${counted(count, 'sheet')} of ${name}, ${size}`;
@@ -64,7 +64,7 @@ function leavesInWords(cut: CutOperation, nameOf: NameOf, unit: Unit): readonly 
     case 'waste':
       if (!isEven(cut)) return [`What is left of each is an offcut.`];
       return [
-        `The ${formatWithUnit(leaves.width, unit)} left${each} is ${isOffcut(leaves.width, measures === 'width' ? from.height : from.width) ? 'an offcut' : 'waste'}.`,
+        `What is left${each}, ${formatAsFound(leaves.width, unit)}, is ${isOffcut(leaves.width, measures === 'width' ? from.height : from.width) ? 'an offcut' : 'waste'}.`,
       ];
     case 'piece':
       return gives.kind === 'piece' && gives.piece === leaves.piece
@@ -74,7 +74,7 @@ function leavesInWords(cut: CutOperation, nameOf: NameOf, unit: Unit): readonly 
 }
 
 function settingInWords(cut: CutOperation, unit: Unit): string {
-  const { from, measures, setting, arm, wanted, tool } = cut;
+  const { from, measures, setting, arm, wanted, tool, cautions } = cut;
   const figure = formatWithUnit(setting, unit);
   const which =
     from.width === from.height
@@ -82,16 +82,23 @@ function settingInWords(cut: CutOperation, unit: Unit): string {
       : (measures === 'width') === from.width > from.height
         ? ', along the longer side'
         : ', along the shorter side';
-  if (tool === 'ruler') return `Measure ${figure}${which}, and cut along a ruler.`;
+  if (tool === 'ruler') {
+    const measure = cautions.includes('too large')
+      ? 'Too large for the trimmer: measure'
+      : 'Measure';
+    return `${measure} ${figure}${which}, and cut along a ruler.`;
+  }
   const pulled = arm === 'out' ? ', arm pulled out' : '';
   const side = wanted === 'on the ruler' ? '' : ' What you want falls off beyond the blade.';
   return `Set the trimmer to ${figure}${which}${pulled}.${side}`;
 }
 
-const cautions: Readonly<Record<CutOperation['cautions'][number], string>> = {
-  'narrow strip': 'The strip is too narrow to hold: hold the wide part.',
-  'too large': 'It is too large for the trimmer.',
-};
+/** What to mind besides; that a trimmer is too small is said before what is done instead. */
+function cautionsInWords({ cautions }: CutOperation): readonly string[] {
+  return cautions.includes('narrow strip')
+    ? ['The strip is too narrow to hold: hold the wide part.']
+    : [];
+}
 
 /** A cut as it is said; the second one of a step goes through the strip that the first gave. */
 function cutSentences(
@@ -102,7 +109,7 @@ function cutSentences(
     `From ${fromInWords(cut, { isOn, nameOf, unit })}: ${wantedInWords(cut, nameOf, unit)}.`,
     settingInWords(cut, unit),
     ...leavesInWords(cut, nameOf, unit),
-    ...cut.cautions.map((each) => cautions[each]),
+    ...cautionsInWords(cut),
     ...(cut.print === undefined ? [] : [`The print runs ${cut.print}.`]),
   ];
 }

@@ -1,7 +1,9 @@
 import {
   formatLength,
+  formatSize,
   formatWithUnit,
   inchFraction,
+  measureParts,
   millimetres,
   roundToGrid,
   type Length,
@@ -17,6 +19,25 @@ export function nearestMark(length: Length, unit: Unit): Length {
 /** A place that no mark sets: as near as a ruler is read. */
 export function formatNearest(length: Length, unit: Unit): string {
   return formatWithUnit(nearestMark(length, unit), unit);
+}
+
+/** Whether a ruler has a mark for a length. */
+export function isOnMark(length: Length, unit: Unit): boolean {
+  return measureParts(length, unit).kind === 'fraction' || nearestMark(length, unit) === length;
+}
+
+/** A length as a ruler finds it: about so much where it has no mark for it. */
+export function formatAsFound(length: Length, unit: Unit): string {
+  return isOnMark(length, unit)
+    ? formatWithUnit(length, unit)
+    : `about ${formatNearest(length, unit)}`;
+}
+
+/** A size as a ruler finds it: `4 × 4 in`, `183 mm × about 305 mm`. */
+export function sizeAsFound(width: Length, height: Length, unit: Unit): string {
+  return isOnMark(width, unit) && isOnMark(height, unit)
+    ? formatSize(width, height, unit)
+    : `${formatAsFound(width, unit)} × ${formatAsFound(height, unit)}`;
 }
 
 /** Figures of one ruler in a row, the unit once at its end: `2 1/8, 5 1/8 and 7 1/4 in`. */

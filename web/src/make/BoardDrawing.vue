@@ -19,12 +19,14 @@ import { isDark } from '../parts/colour.ts';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import { cornerAfter, drawnRun } from './drawn-sheet.ts';
 import ToolFrame from './ToolFrame.vue';
+import ToolKnob from './ToolKnob.vue';
 import ToolMarks from './ToolMarks.vue';
 
 /** The scoring board as it lies in front of the maker, the piece against its fence, the line to score lit. */
 const props = defineProps<{
   /** The grooves, or the marks of a ruler where there are none. */
-  board: Pick<ScoringBoard, 'unit' | 'pitch' | 'reach' | 'fence'>;
+  board: Pick<ScoringBoard, 'unit' | 'pitch' | 'reach' | 'fence'> &
+    Partial<Pick<ScoringBoard, 'grooveLength'>>;
   /** Measured along a ruler that lies on the card, with no board under it. */
   bare?: boolean;
   /** The piece with what is made on it, and nothing else. */
@@ -42,9 +44,8 @@ const props = defineProps<{
 /** On a narrow screen the board is drawn only as far as it is needed. */
 const isNarrow = useMediaQuery('(max-width: 560px)');
 
-/** Millimetres of the drawing round the grooves: the fence on the left, the ruler on top, a free edge. */
+/** Millimetres of the drawing round the grooves: the fence on the left, a free edge. */
 const fence = 6;
-const ruler = 17;
 const border = 8;
 /** Card never lies closer to the board's lower end than this. */
 const below = 26;
@@ -67,7 +68,11 @@ const reach = computed(() => {
 });
 
 const across = computed(() => fence + Math.max(reach.value, lies.value.across) + 2 * border);
-const down = computed(() => ruler + lies.value.down + below);
+const down = computed(() => lies.value.down + below);
+/** The board ends where its grooves do: what is longer hangs over. */
+const grooves = computed(() =>
+  props.board.grooveLength === undefined ? Infinity : toMillimetres(props.board.grooveLength),
+);
 
 const quarters = computed(() => lyingWith(props.operation.edge, props.board.fence).turns);
 
@@ -109,6 +114,16 @@ const reading = computed(() => grooveOf(props.mark));
 const others = computed(() =>
   props.operation.marks.filter((mark) => mark !== props.mark).map(grooveOf),
 );
+/** A score that is longer than the grooves goes on from the other end: that is said beside it, where there is room. */
+const isLater = computed(() => props.mark.stretch === 'to the end');
+/** Pixels that its words take. */
+const restWide = 112;
+function restBeside(scale: number): 'right' | 'left' | undefined {
+  const at = away.value * reading.value;
+  if ((start.value + across.value - at) * scale > restWide) return 'right';
+  return (at - start.value) * scale > restWide ? 'left' : undefined;
+}
+
 /** How far down the board the score at hand runs. */
 const ends = computed(() => {
   const { edge, lying } = props.operation;
@@ -124,12 +139,11 @@ const ends = computed(() => {
 
 <template>
   <ToolFrame
-    v-slot="{ scale, grain, tall: lower }"
+    v-slot="{ scale, grain, ruler, tall: lower }"
     label="The scoring board with the piece against the fence"
     :left="start"
     :across="across"
     :down="down"
-    :ruler="ruler"
   >
     <rect
       v-if="!bare"
@@ -137,7 +151,7 @@ const ends = computed(() => {
       :x="start"
       :y="-ruler"
       :width="across"
-      :height="lower"
+      :height="Math.min(lower, ruler + grooves + border)"
       :rx="12 * grain"
     />
     <rect class="ruler" :x="start" :y="-ruler" :width="across" :height="ruler" :rx="12 * grain" />
@@ -147,70 +161,79 @@ const ends = computed(() => {
       :to="reach"
       :away="away"
       :scale="scale"
-      v-bind="bare ? {} : { grooves: lower - ruler - border }"
-    />
-    <rect
-      v-if="!bare"
-      class="fence"
-      :x="board.fence === 'left' ? -fence : 0"
-      :y="-ruler"
-      :width="fence"
-      :height="lower - border / 2"
-      :rx="2 * grain"
-    />
-    <rect
-      v-if="shim > 0"
-      class="shim"
-      :x="board.fence === 'left' ? 0 : -shim"
-      y="0"
-      :width="shim"
-      :height="lies.down"
-    />
-    <g class="piece" :style="placed">
-      <PieceDrawing :piece="{ grid }" :colour="colour" :grain="grain" on-bench />
-      <line
-        v-for="(run, i) in runs"
-        :key="i"
-        v-bind="run"
-        class="scored"
-        :stroke="isDark(colour) ? '#ffffff' : '#14302d'"
+      :ruler="ruler"
+      v-bind="bare ? {} : { grooves: Math.min(grooves, lower - ruler - border) }"
+    >
+      <rect
+        v-if="!bare"
+        class="fence"
+        :x="board.fence === 'left' ? -fence : 0"
+        :y="-ruler"
+        :width="fence"
+        :height="Math.min(lower - border / 2, ruler + grooves + border / 2)"
+        :rx="2 * grain"
       />
-      <line v-bind="here" class="faint" />
-    </g>
-    <circle
-      v-for="other in others"
-      :key="other"
-      class="other"
-      :cx="away * other"
-      :cy="-ruler - 1"
-      :r="6 * grain"
-    />
-    <g class="at" :transform="`translate(${away * reading} 0)`">
-      <line class="casing" :y1="-ruler - 2 * grain" :y2="ends.to + 6" />
-      <line :y1="-ruler - 2 * grain" :y2="ends.to + 6" />
-      <path
-        class="tip"
-        :d="`M0 ${ends.to}l${5 * grain} ${10 * grain}h${-10 * grain}z`"
-        :transform="`translate(0 ${6 - 10 * grain})`"
+      <rect
+        v-if="shim > 0"
+        class="shim"
+        :x="board.fence === 'left' ? 0 : -shim"
+        y="0"
+        :width="shim"
+        :height="lies.down"
       />
-      <circle cx="0" :cy="-ruler - 1" :r="8 * grain" />
-      <line
-        v-if="ends.from > 0"
-        class="from"
-        :x1="-7 * grain"
-        :x2="7 * grain"
-        :y1="ends.from"
-        :y2="ends.from"
+      <g class="piece" :style="placed">
+        <PieceDrawing :piece="{ grid }" :colour="colour" :grain="grain" on-bench />
+        <line
+          v-for="(run, i) in runs"
+          :key="i"
+          v-bind="run"
+          class="scored"
+          :stroke="isDark(colour) ? '#ffffff' : '#14302d'"
+        />
+        <line v-bind="here" class="faint" />
+      </g>
+      <circle
+        v-for="other in others"
+        :key="other"
+        class="other"
+        :cx="away * other"
+        :cy="-ruler - 6 * grain"
+        :r="6 * grain"
       />
-      <line
-        v-if="mark.part"
-        class="from"
-        :x1="-7 * grain"
-        :x2="7 * grain"
-        :y1="ends.to"
-        :y2="ends.to"
-      />
-    </g>
+      <ToolKnob :at="away * reading" :ruler="ruler" :to="ends.to + 6" :grain="grain">
+        <path
+          class="tip"
+          :d="`M0 ${ends.to}l${5 * grain} ${10 * grain}h${-10 * grain}z`"
+          :transform="`translate(0 ${6 - 10 * grain})`"
+        />
+        <line
+          v-if="ends.from > 0"
+          class="from"
+          :x1="-7 * grain"
+          :x2="7 * grain"
+          :y1="ends.from"
+          :y2="ends.from"
+        />
+        <line
+          v-if="mark.part"
+          class="from"
+          :x1="-7 * grain"
+          :x2="7 * grain"
+          :y1="ends.to"
+          :y2="ends.to"
+        />
+      </ToolKnob>
+      <text
+        v-if="isLater && restBeside(scale)"
+        class="rest"
+        :x="away * reading + (restBeside(scale) === 'right' ? 12 : -12) * grain"
+        :y="ends.to + 24 * grain"
+        :text-anchor="restBeside(scale) === 'right' ? 'start' : 'end'"
+        :font-size="15 * grain"
+      >
+        the rest later
+      </text>
+    </ToolMarks>
   </ToolFrame>
 </template>
 
@@ -229,9 +252,14 @@ const ends = computed(() => {
   stroke-width: calc(3px * var(--grain));
 }
 
-.at .from {
-  stroke: var(--turmeric);
-  stroke-width: calc(3px * var(--grain));
+.rest {
+  font-family: var(--text);
+  font-weight: 600;
+  fill: var(--ink);
+  stroke: #edf2ee;
+  stroke-width: calc(5px * var(--grain));
+  stroke-linejoin: round;
+  paint-order: stroke;
 }
 
 .other {

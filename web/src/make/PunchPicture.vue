@@ -17,7 +17,9 @@ import { useIntervalFn, usePreferredReducedMotion } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { isDark } from '../parts/colour.ts';
 import { cornerAfter, drawnRun } from './drawn-sheet.ts';
+import ToolFigure from './ToolFigure.vue';
 import ToolFrame from './ToolFrame.vue';
+import ToolKnob from './ToolKnob.vue';
 import ToolMarks from './ToolMarks.vue';
 import TurnedPicture from './TurnedPicture.vue';
 
@@ -107,10 +109,9 @@ const board = computed(() => {
   const most = toMillimetres(diagonalBoard?.most ?? zero);
   return { left: Math.max(most, sheet.value) + 8, right: sheet.value };
 });
-const ruler = 17;
 const border = 8;
 const across = computed(() => board.value.left + board.value.right + 2 * border);
-const down = computed(() => ruler + Math.max(sheet.value, tall.value) + 2 * border);
+const down = computed(() => Math.max(sheet.value, tall.value) + 2 * border);
 
 /** The marks of a corner board by their names. */
 const named = computed(() =>
@@ -151,12 +152,11 @@ const turnWords = computed(() => {
 <template>
   <TurnedPicture :turn="turnWords" :passes="moments.length" :at="shown" @choose="choose">
     <ToolFrame
-      v-slot="{ scale, grain, tall: lower }"
+      v-slot="{ scale, grain, ruler, tall: lower }"
       label="The punch board with the sheet on it"
       :left="-board.left - border"
       :across="across"
       :down="down"
-      :ruler="ruler"
     >
       <rect
         class="bed"
@@ -182,12 +182,11 @@ const turnWords = computed(() => {
         :to="toMillimetres(kit.diagonalBoard.most)"
         :away="-1"
         :scale="scale"
+        :ruler="ruler"
       />
       <g v-for="mark in named" :key="mark.name">
-        <line class="ruler-tick" :x1="mark.x" :x2="mark.x" y1="-8" y2="0" />
-        <text class="ruler-figure" :x="mark.x" y="-10.5" :font-size="15 * grain">{{
-          mark.name
-        }}</text>
+        <line class="ruler-tick" :x1="mark.x" :x2="mark.x" :y1="-0.47 * ruler" y2="0" />
+        <ToolFigure :at="mark.x" :text="mark.name" :ruler="ruler" :grain="grain" />
       </g>
       <g class="piece" :style="placed">
         <rect class="card" x="0" y="0" :width="sheet" :height="tall" :fill="colour" />
@@ -199,10 +198,14 @@ const turnWords = computed(() => {
       </g>
       <path v-if="isCorner" class="notch" :d="`M0 0 L${notch} 0 L0 ${notch} Z`" />
       <path v-else class="notch" :d="`M${-notch} 0 L0 ${notch} L${notch} 0 Z`" />
-      <g v-if="setAt !== undefined" class="at" :transform="`translate(${setAt} 0)`">
-        <line y1="-8.5" y2="0" />
-        <circle cx="0" :cy="-ruler - 1" :r="8 * grain" />
-      </g>
+      <ToolKnob
+        v-if="setAt !== undefined"
+        :at="setAt"
+        :ruler="ruler"
+        :from="-0.5 * ruler"
+        :to="0"
+        :grain="grain"
+      />
     </ToolFrame>
   </TurnedPicture>
 </template>

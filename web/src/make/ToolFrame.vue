@@ -3,39 +3,54 @@ import { computed, useTemplateRef } from 'vue';
 import { useFrameSize } from '../parts/use-frame-size.ts';
 
 /**
- * A tool as it lies in front of the maker, drawn as large as there is room: its ruler on top, the card under
- * it. Lengths are in millimetres; `grain` is the length of one pixel.
+ * A tool as it lies in front of the maker, drawn as large as there is room: knobs on top, its ruler, the card under
+ * it. Lengths are in millimetres; `grain` is the length of one pixel, `ruler` is how high the ruler is drawn, and `tall`
+ * how far down there is room from its upper edge on.
  */
 const props = defineProps<{
   label: string;
   /** Where the drawing begins, and how much it must show. */
   left: number;
   across: number;
+  /** From the ruler's lower edge on. */
   down: number;
-  /** How high the ruler is over the card. */
-  ruler: number;
 }>();
+
+/** A ruler is so high, and never lower than its ticks and figures take, in pixels. */
+const rulerHigh = 17;
+const leastRuler = 36;
+/** Pixels for a knob over it. */
+const head = 18;
 
 const frame = useTemplateRef('frame');
 const { width, height } = useFrameSize(frame);
 
-const scale = computed(() => Math.min(width.value / props.across, height.value / props.down));
+const scale = computed(() => {
+  const room = height.value - head;
+  const whole = room / (rulerHigh + props.down);
+  const byHeight = rulerHigh * whole >= leastRuler ? whole : (room - leastRuler) / props.down;
+  return Math.max(0.05, Math.min(width.value / props.across, byHeight));
+});
 const grain = computed(() => 1 / scale.value);
+const ruler = computed(() => Math.max(rulerHigh, leastRuler * grain.value));
+const over = computed(() => head * grain.value);
 /** As far down as there is room. */
-const tall = computed(() => Math.max(props.down, height.value / scale.value));
+const tall = computed(() =>
+  Math.max(ruler.value + props.down, height.value * grain.value - over.value),
+);
 </script>
 
 <template>
   <div ref="frame" class="measured-frame frame">
     <svg
       :width="across * scale"
-      :height="tall * scale"
-      :viewBox="`${left} ${-ruler} ${across} ${tall}`"
+      :height="(over + tall) * scale"
+      :viewBox="`${left} ${-ruler - over} ${across} ${over + tall}`"
       :style="{ '--grain': grain }"
       role="img"
       :aria-label="label"
     >
-      <slot :scale="scale" :grain="grain" :tall="tall" />
+      <slot :scale="scale" :grain="grain" :ruler="ruler" :tall="tall" />
     </svg>
   </div>
 </template>
@@ -43,7 +58,7 @@ const tall = computed(() => Math.max(props.down, height.value / scale.value));
 <style scoped>
 .frame {
   overflow: hidden;
-  /* The knob stands over the tool's edge. */
+  /* A knob at its end stands over the tool's edge. */
   margin: -12px;
   padding: 12px;
 }
@@ -74,22 +89,6 @@ svg :deep(.card) {
 svg :deep(.scored) {
   stroke-width: calc(1.6px * var(--grain));
   stroke-dasharray: calc(7px * var(--grain)) calc(5px * var(--grain));
-}
-
-svg :deep(.at line) {
-  stroke: var(--turmeric);
-  stroke-width: calc(4.5px * var(--grain));
-}
-
-svg :deep(.at .casing) {
-  stroke: var(--ink);
-  stroke-width: calc(7.5px * var(--grain));
-}
-
-svg :deep(.at circle) {
-  fill: var(--turmeric);
-  stroke: var(--ink);
-  stroke-width: calc(1.6px * var(--grain));
 }
 
 @media (prefers-reduced-motion: reduce) {

@@ -2,8 +2,12 @@
 import type { Length, Unit } from '@rangoli/core';
 import { computed } from 'vue';
 import { rulerMarks } from '../parts/ruler-marks.ts';
+import ToolFigure from './ToolFigure.vue';
 
-/** The marks of a tool's ruler over the card, and the grooves under them where it has any. */
+/**
+ * The marks of a tool's ruler over the card, and the grooves under them where it has any. What lies on them goes in
+ * between; figures stand over all of it.
+ */
 const props = defineProps<{
   unit: Unit;
   pitch: Length;
@@ -12,11 +16,14 @@ const props = defineProps<{
   /** Which way the figures grow: to the right, or to the left. */
   away: 1 | -1;
   scale: number;
+  /** How high the ruler is. */
+  ruler: number;
   /** How far down grooves run; none without it. */
   grooves?: number;
 }>();
 
-const heights = { figure: 8, half: 5.5, small: 3.5 } as const;
+/** How long its ticks are, as shares of the ruler's height. */
+const ticks = { figure: 0.47, half: 0.32, small: 0.2 } as const;
 const grain = computed(() => 1 / props.scale);
 const marks = computed(() =>
   rulerMarks({
@@ -44,11 +51,18 @@ const marks = computed(() =>
         y1="0"
         :y2="grooves"
       />
-      <line class="ruler-tick" :x1="mark.x" :x2="mark.x" :y1="-heights[mark.kind]" y2="0" />
-      <text v-if="mark.figure" class="ruler-figure" :x="mark.x" y="-10.5" :font-size="15 * grain">
-        {{ mark.figure }}
-      </text>
+      <line class="ruler-tick" :x1="mark.x" :x2="mark.x" :y1="-ticks[mark.kind] * ruler" y2="0" />
     </g>
+    <slot />
+    <template v-for="mark in marks" :key="mark.at">
+      <ToolFigure
+        v-if="mark.figure"
+        :at="mark.x"
+        :text="mark.figure"
+        :ruler="ruler"
+        :grain="grain"
+      />
+    </template>
   </g>
 </template>
 

@@ -2,6 +2,7 @@
 import { minus, toMillimetres, type Trimmer, type CutOperation } from '@rangoli/core';
 import { computed } from 'vue';
 import ToolFrame from './ToolFrame.vue';
+import ToolKnob from './ToolKnob.vue';
 import ToolMarks from './ToolMarks.vue';
 
 /**
@@ -10,7 +11,6 @@ import ToolMarks from './ToolMarks.vue';
  */
 const props = defineProps<{ trimmer: Trimmer; trim: CutOperation; colour: string }>();
 
-const ruler = 17;
 const border = 8;
 
 const card = computed(() => {
@@ -33,7 +33,7 @@ const reach = computed(() =>
 const left = computed(() => Math.min(card.value.rest, 320) + border);
 
 const across = computed(() => left.value + Math.max(reach.value, setting.value) + 3 * border);
-const down = computed(() => ruler + card.value.long + 2 * border);
+const down = computed(() => card.value.long + 2 * border);
 /** The part of the card that is wanted, to the right of the blade or to the left. */
 const wanted = computed(() =>
   props.trim.wanted === 'on the ruler'
@@ -44,12 +44,11 @@ const wanted = computed(() =>
 
 <template>
   <ToolFrame
-    v-slot="{ scale, grain, tall }"
+    v-slot="{ scale, grain, ruler, tall }"
     label="The trimmer with the card under its blade"
     :left="-left - border"
     :across="across"
     :down="down"
-    :ruler="ruler"
   >
     <rect
       class="bed"
@@ -77,14 +76,18 @@ const wanted = computed(() =>
       :fill="colour"
     />
     <rect class="wanted" :x="wanted.x" y="0" :width="wanted.width" :height="card.long" />
-    <ToolMarks :unit="trimmer.unit" :pitch="trimmer.step" :to="reach" :away="1" :scale="scale" />
-    <rect class="rail" :x="-3.5" :y="-ruler" width="7" :height="tall" :rx="2 * grain" />
-    <line class="blade" x1="0" x2="0" y1="0" :y2="card.long" />
-    <g class="at" :transform="`translate(${setting} 0)`">
-      <line class="casing" :y1="-ruler - 2 * grain" :y2="card.long" />
-      <line :y1="-ruler - 2 * grain" :y2="card.long" />
-      <circle cx="0" :cy="-ruler - 1" :r="8 * grain" />
-    </g>
+    <ToolMarks
+      :unit="trimmer.unit"
+      :pitch="trimmer.step"
+      :to="reach"
+      :away="1"
+      :scale="scale"
+      :ruler="ruler"
+    >
+      <rect class="rail" :x="-3.5" :y="-ruler" width="7" :height="tall" :rx="2 * grain" />
+      <line class="blade" x1="0" x2="0" y1="0" :y2="card.long" />
+      <ToolKnob :at="setting" :ruler="ruler" :to="card.long" :grain="grain" />
+    </ToolMarks>
   </ToolFrame>
 </template>
 

@@ -28,6 +28,28 @@ function singular(name: string): string {
 
 const isLength = (a: number, b: number) => Math.abs(a - b) < 0.02;
 
+/** Half of the distance between the finest marks that a ruler is read by, 1/32 in. */
+const betweenMarks = 0.4;
+
+/** Whether card is as long as it is told to be, exactly or about: in millimetres. */
+type IsSoLong = (length: number) => boolean;
+
+function lengthTold(said: string): IsSoLong {
+  const isAbout = said.startsWith('about ');
+  const told = lengthOf(said.replace(/^about /, ''));
+  return (length) => (isAbout ? Math.abs(length - told) <= betweenMarks : isLength(length, told));
+}
+
+/** `4 × 4 in`, `183 mm × about 305 mm`. */
+function sizeTold(said: string): { readonly width: IsSoLong; readonly height: IsSoLong } {
+  const [a = '', b = ''] = said.split(' × ');
+  const unit = b.endsWith('mm') ? 'mm' : 'in';
+  return {
+    width: lengthTold(/(?:in|mm)$/.test(a) ? a : `${a} ${unit}`),
+    height: lengthTold(b),
+  };
+}
+
 /** A trimmer and what lies on it; it knows its own marks. */
 export function cuttingTable(sheets: readonly BoughtSheet[], names: readonly string[]) {
   const parts: Part[] = [];
@@ -56,16 +78,12 @@ export function cuttingTable(sheets: readonly BoughtSheet[], names: readonly str
     }
     const [, count = '', paper = '', size = ''] =
       /^(?:what is left of )?(\w+) (?:strips?|sheets?) of (.+), (\S.* × .+)$/.exec(said) ?? [];
-    const [a = '', b = ''] = size.split(' × ');
-    const unit = b.endsWith('mm') ? 'mm' : 'in';
-    const width = lengthOf(/(?:in|mm)$/.test(a) ? a : `${a} ${unit}`);
-    const height = lengthOf(b);
+    const { width, height } = sizeTold(size);
     return take(
       countOf(count),
       (part) =>
         part.paper === paper &&
-        ((isLength(part.width, width) && isLength(part.height, height)) ||
-          (isLength(part.width, height) && isLength(part.height, width))),
+        ((width(part.width) && height(part.height)) || (width(part.height) && height(part.width))),
       said,
     );
   }
@@ -94,7 +112,7 @@ export function cuttingTable(sheets: readonly BoughtSheet[], names: readonly str
     const count = countOf(number);
     const size = lengthOf(wide);
     const setting = more
-      .map((each) => new RegExp(`(?:Set the trimmer to|Measure) (${figure})`).exec(each)?.[1])
+      .map((each) => new RegExp(`(?:Set the trimmer to|[Mm]easure) (${figure})`).exec(each)?.[1])
       .find(Boolean);
     const beyond = more.some((each) => each.includes('falls off beyond the blade'));
     if (setting === undefined) throw new Error(`No setting: “${said}”`);
@@ -102,6 +120,9 @@ export function cuttingTable(sheets: readonly BoughtSheet[], names: readonly str
     const lastIsLeft = more.some((each) => /^The last(?: of each)? needs no cut\.$/.test(each));
     const other = more
       .map((each) => /^What is left(?: of each)? is the (.+)\.$/.exec(each)?.[1])
+      .find(Boolean);
+    const rest = more
+      .map((each) => /^What is left(?: of each)?, (.+), is (?:an offcut|waste)\.$/.exec(each)?.[1])
       .find(Boolean);
     const each = partsTold(wanted, given.length, count);
     let made = 0;
@@ -129,12 +150,14 @@ export function cuttingTable(sheets: readonly BoughtSheet[], names: readonly str
       if (left < -0.02) throw new Error(`More is cut than there is: “${said}”`);
       if (lastIsLeft && !isLength(left, 0))
         throw new Error(`The last is not what is left: “${said}”`);
+      if (rest !== undefined && !lengthTold(rest)(left))
+        throw new Error(`${left} mm are left, and not ${rest}: “${said}”`);
       if (other !== undefined) put(nameOf(other, 1), made1(left));
       else if (left > 0.02) {
-        const rest = measuresWidth
+        const still = measuresWidth
           ? { ...part, width: left, isSheet: false }
           : { ...part, height: left, isSheet: false };
-        parts.push(rest);
+        parts.push(still);
       }
     }
     if (made !== count) throw new Error(`${made} and not ${count}: “${said}”`);
