@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import BoxView from './box/BoxView.vue';
 import ShelfView from './shelf/ShelfView.vue';
+import { keepTrail, scrollTo } from './parts/trail.ts';
 import { startSearcher } from './planner/planner.ts';
 import NowhereView from './shelf/NowhereView.vue';
 
@@ -46,6 +47,7 @@ export async function loadAhead(): Promise<void> {
 /** The places of Rangoli by address. */
 export const router = createRouter({
   history: createWebHistory(),
+  scrollBehavior: scrollTo,
   routes: [
     { path: '/', name: 'shelf', component: ShelfView },
     { path: '/box/:id', name: 'box', component: BoxView, props: true },
@@ -59,3 +61,5 @@ export const router = createRouter({
     { path: '/:path(.*)*', name: 'nowhere', component: NowhereView },
   ],
 });
+
+keepTrail(router);

@@ -24,7 +24,14 @@ export {
   type SetGift,
   type SeveralGift,
 } from './gift.ts';
-export { directions, extentsOf, isLying, isRoundGift, type Direction, type Extents } from './extents.ts';
+export {
+  directions,
+  extentsOf,
+  isLying,
+  isRoundGift,
+  type Direction,
+  type Extents,
+} from './extents.ts';
 export { waysUp } from './ways-up.ts';
 export { footprintsOf, type Footprint } from './footprints.ts';
 export { outermostPoints, solidsOf, type GiftSolid, type Place } from './solids.ts';

@@ -45,6 +45,7 @@ export {
   type PunchShape,
 } from './punch.ts';
 export { genericBoards, scoringBoardSchema, type ScoringBoard } from './scoring-board.ts';
+export { isInKit, isOneOfAKind, kitWith } from './kit-choice.ts';
 export {
   drawerOf,
   kitAsItIs,

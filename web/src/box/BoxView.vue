@@ -10,6 +10,7 @@ import OpeningNote from '../parts/OpeningNote.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
+import { cameFromViewOf } from '../parts/trail.ts';
 import { useAttempt } from '../parts/use-attempt.ts';
 import { usePartByPart } from '../parts/use-part-by-part.ts';
 import Choice from '../parts/Choice.vue';
@@ -37,17 +38,12 @@ watch(
   () => props.id,
   (id) => {
     // Coming from another view of the same box, it is open already, unsaved changes and all.
-    if (!cameFromViewOf(id)) void project.open(id);
+    const isOpen = project.id === id && project.openState.kind === 'open';
+    if (!isOpen || !cameFromViewOf(id)) void project.open(id);
   },
   { immediate: true },
 );
 onBeforeUnmount(() => project.flush());
-
-function cameFromViewOf(id: string): boolean {
-  const { back } = router.options.history.state;
-  const isOpen = project.id === id && project.openState.kind === 'open';
-  return isOpen && typeof back === 'string' && back.startsWith(`/box/${id}/`);
-}
 
 /** After so many milliseconds all is there, whatever the plan does: its fields are the way out. */
 const untilAllIsThere = 2000;
@@ -209,6 +205,7 @@ async function keepBoth(): Promise<void> {
     <main
       v-if="project.openState.kind === 'open' && project.document"
       class="desk"
+      data-scrolls="desk"
       :data-step="steps.at"
     >
       <h1 class="visually-hidden">{{ project.document.name }}</h1>

@@ -129,7 +129,12 @@ const showsSteps = shallowRef(false);
 </script>
 
 <template>
-  <section class="card" aria-label="Cut list" :class="{ stale, dense: isDense }">
+  <section
+    class="card"
+    data-scrolls="cut list"
+    aria-label="Cut list"
+    :class="{ stale, dense: isDense }"
+  >
     <slot />
     <article
       v-for="piece in plan.pieces"

@@ -174,7 +174,7 @@ function setItem(changed: GiftItem, what: string): void {
 </script>
 
 <template>
-  <aside class="panel" aria-label="What is asked">
+  <aside class="panel" data-scrolls="panel" aria-label="What is asked">
     <div class="head">
       <h2 class="visually-hidden">The {{ known }}</h2>
       <Pick
@@ -294,6 +294,7 @@ function setItem(changed: GiftItem, what: string): void {
       :kit="request.kit"
       :unit="request.unit"
       :punch-board="styleSummary(request.style.style).punchBoard"
+      :project="project.id"
       @change="(kit) => project.changeBox('kit', { kit })"
     />
   </aside>

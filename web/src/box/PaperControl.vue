@@ -8,6 +8,8 @@ import {
   type Sheet,
 } from '@rangoli/core';
 import { computed, shallowRef } from 'vue';
+import { useRouter } from 'vue-router';
+import { beside } from '../parts/beside.ts';
 import Pick from '../parts/Pick.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import SheetSize from '../parts/SheetSize.vue';
@@ -26,6 +28,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ change: [papers: PlanRequest['papers'], what: string] }>();
 
+const router = useRouter();
 const kept = usePapers();
 void kept.open();
 
@@ -65,7 +68,11 @@ function set(slot: number, part: Partial<Paper>, what: string): void {
     );
 }
 
+/** The last of the list leads to where the papers are told. */
+const myPapers = { value: 'my papers', label: 'My papers…' } as const;
+
 function setPaper(slot: number, id: string): void {
+  if (id === myPapers.value) void router.push(beside('papers', props.project));
   const paper = kept.atHand.find((each) => each.id === id);
   if (!paper) return;
   // The sheet is the maker's pack on the table: it stays, where the paper comes in it.
@@ -100,7 +107,7 @@ function changedWords(paper: Paper, now: Paper): string {
       <Pick
         :label="`${row.label} paper`"
         :value="row.paper.id"
-        :options="kept.choicesWith(row.paper)"
+        :options="[...kept.choicesWith(row.paper), myPapers]"
         @change="(id) => setPaper(row.slot, id)"
       />
       <Pick

@@ -17,6 +17,8 @@ import {
 } from '@rangoli/core';
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
+import { useRouter } from 'vue-router';
+import { beside } from '../parts/beside.ts';
 import PickField from '../parts/PickField.vue';
 import Worded from '../parts/Worded.vue';
 import { planner, searcher } from '../planner/planner.ts';
@@ -29,9 +31,11 @@ const props = defineProps<{
   kit: Kit;
   unit: Unit;
   punchBoard: PunchBoard | undefined;
+  project: string;
 }>();
 const emit = defineEmits<{ change: [kit: Kit] }>();
 
+const router = useRouter();
 const box = useToolbox();
 void box.open();
 
@@ -41,23 +45,31 @@ interface Named {
   readonly unit: Unit;
 }
 
+/** The last of each list leads to where the tools are told. */
+const myTools = { value: 'my tools', label: 'My tools…' } as const;
+function goToTools(): void {
+  void router.push(beside('kit', props.project));
+}
+
 /** The maker's own whatever their ruler; of what is only shipped those in the box's unit. */
 function named(kept: readonly { owned: boolean; tool: Named }[], chosen: Named) {
   const hasOwn = kept.some(({ owned }) => owned);
   const tools = toolsAtHand(kept).filter(({ unit }) => hasOwn || unit === props.unit);
   const all = tools.some(({ id }) => id === chosen.id) ? tools : [...tools, chosen];
-  return all.map(({ id, name }) => ({ value: id, label: name }));
+  return [...all.map(({ id, name }) => ({ value: id, label: name })), myTools];
 }
 
 const trimmers = computed(() => named(box.toolbox.trimmers, props.kit.trimmer));
 const boards = computed(() => named(box.toolbox.boards, props.kit.board));
 
 function setTrimmer(id: string): void {
+  if (id === myTools.value) goToTools();
   const found = box.toolbox.trimmers.find(({ tool }) => tool.id === id);
   if (found) emit('change', { ...props.kit, trimmer: found.tool });
 }
 
 function setBoard(id: string): void {
+  if (id === myTools.value) goToTools();
   const found = box.toolbox.boards.find(({ tool }) => tool.id === id);
   if (found) emit('change', { ...props.kit, board: found.tool });
 }
@@ -81,9 +93,14 @@ const chosen = computed(() =>
 const punchBoards = computed(() => [
   { value: byRuler, label: 'along a ruler' },
   ...toolsAtHand<Named>(drawer.value).map(({ id, name }) => ({ value: id, label: name })),
+  myTools,
 ]);
 
 function setPunchBoard(id: string): void {
+  if (id === myTools.value) {
+    goToTools();
+    return;
+  }
   const { diagonalBoard, cornerBoard, ...kit } = props.kit;
   const diagonal = box.toolbox.diagonalBoards.find(({ tool }) => tool.id === id)?.tool;
   const corner = box.toolbox.cornerBoards.find(({ tool }) => tool.id === id)?.tool;

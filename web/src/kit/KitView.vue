@@ -14,14 +14,17 @@ import KeptPage from '../parts/KeptPage.vue';
 import KeptSection from '../parts/KeptSection.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import RemovedList from '../parts/RemovedList.vue';
+import { useBoxBeside } from '../stores/box-beside.ts';
 import { useToolbox } from '../stores/toolbox.ts';
 import { toolFacts } from './tool-facts.ts';
+import PlanFor from './PlanFor.vue';
 import ToolDrawing from './ToolDrawing.vue';
 import ToolForm from './ToolForm.vue';
 import ToolRow from './ToolRow.vue';
 
 /** The maker's tools: told once, and from then on every figure is one that they can hit. */
 const kit = useToolbox();
+const beside = useBoxBeside();
 onMounted(() => void kit.refresh());
 
 interface Section {
@@ -151,6 +154,7 @@ function edit(id: string): void {
     :is-here="kit.isHere"
     :trouble="kit.trouble"
     :clashes="kit.clashes"
+    :beside="beside"
     @refresh="kit.refresh()"
     @settle="kit.settle"
   >
@@ -205,6 +209,9 @@ function edit(id: string): void {
         @remove="remove(kept)"
       >
         <template #picture><ToolDrawing :kept="kept" /></template>
+        <template v-if="beside?.document" #beside>
+          <PlanFor :kept="kept" :project="beside.id" :box="beside.document.box" />
+        </template>
         <ToolForm :kept="kept" @change="(part) => kit.change(kept, part)" />
       </ToolRow>
     </KeptSection>

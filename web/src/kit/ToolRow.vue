@@ -42,6 +42,7 @@ function set(event: Event): void {
     <QuietButton :aria-expanded="isEdited" :aria-label="`Edit ${name}`" @click="emit('edit')">
       Edit<ChevronDown :size="15" aria-hidden="true" :class="{ turned: isEdited }" />
     </QuietButton>
+    <div class="beside"><slot name="beside" /></div>
     <div v-if="isEdited" class="details">
       <slot name="picture" />
       <div>
@@ -105,6 +106,10 @@ b {
 
 .turned {
   transform: rotate(180deg);
+}
+
+.beside {
+  grid-column: 2 / -1;
 }
 
 .details {

@@ -8,6 +8,7 @@ import KeptSection from '../parts/KeptSection.vue';
 import QuietButton from '../parts/QuietButton.vue';
 import RemovedList from '../parts/RemovedList.vue';
 import Worded from '../parts/Worded.vue';
+import { useBoxBeside } from '../stores/box-beside.ts';
 import { usePapers } from '../stores/papers.ts';
 import { paperFacts } from './paper-facts.ts';
 import PaperForm from './PaperForm.vue';
@@ -16,6 +17,7 @@ import { taughtWords } from './taught-words.ts';
 
 /** The maker’s papers: what each is and comes in, and what trial boxes have taught about it. */
 const papers = usePapers();
+const beside = useBoxBeside();
 onMounted(() => void papers.refresh());
 
 const editing = shallowRef<string>();
@@ -104,6 +106,7 @@ function edit(id: string): void {
     :is-here="papers.isHere"
     :trouble="papers.trouble"
     :clashes="papers.clashes"
+    :beside="beside"
     @refresh="papers.refresh()"
     @settle="papers.settle"
   >

@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import type { BoxBeside } from '../stores/box-beside.ts';
 import type { ItemClash } from '../stores/kept-items.ts';
 import ItemClashes from './ItemClashes.vue';
 import QuietButton from './QuietButton.vue';
 import TopBar from './TopBar.vue';
 
-/** A view of things that a maker keeps beside the boxes: nothing of them is shown before the server was heard. */
+/**
+ * A view of things that a maker keeps beside the boxes, with the way back to the box that was open: nothing of them is
+ * shown before the server was heard.
+ */
 defineProps<{
   place: 'kit' | 'papers';
   /** What the maker has: “tools”. */
@@ -12,13 +16,17 @@ defineProps<{
   isHere: boolean;
   trouble: string | undefined;
   clashes: readonly ItemClash[];
+  /** The box that it was gone to from. */
+  beside: BoxBeside | undefined;
 }>();
 const emit = defineEmits<{ refresh: []; settle: [id: string, as: 'mine' | 'theirs'] }>();
 </script>
 
 <template>
   <div class="view">
-    <TopBar :place="place" />
+    <TopBar :place="place" v-bind="beside ? { project: beside.id } : {}">
+      <strong v-if="beside?.document" class="box-name">{{ beside.document.name }}</strong>
+    </TopBar>
     <main>
       <div class="head">
         <h1>My {{ things }}</h1>

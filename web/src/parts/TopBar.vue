@@ -2,8 +2,9 @@
 import { Menu } from '@lucide/vue';
 import { onClickOutside } from '@vueuse/core';
 import { computed, ref, useId, useTemplateRef, watch } from 'vue';
-import { RouterLink, useRoute } from 'vue-router';
+import { RouterLink, useRoute, type RouteLocationRaw } from 'vue-router';
 import { useKeeping } from '../stores/keeping.ts';
+import { beside } from './beside.ts';
 import { focusMain } from './focus-main.ts';
 import KeptMark from './KeptMark.vue';
 import NavLinks from './NavLinks.vue';
@@ -20,11 +21,16 @@ const props = defineProps<{
   project?: string;
 }>();
 
-const places = [
+/** The maker’s tools and papers stand beside the box that they are gone to from. */
+const places = computed(() => [
   { place: 'shelf', to: '/', said: 'Shelf' },
-  { place: 'kit', to: '/kit', said: 'Tools' },
-  { place: 'papers', to: '/papers', said: 'Papers' },
-] as const;
+  { place: 'kit', to: toBeside('kit'), said: 'Tools' },
+  { place: 'papers', to: toBeside('papers'), said: 'Papers' },
+]);
+
+function toBeside(place: 'kit' | 'papers'): RouteLocationRaw {
+  return props.project === undefined ? { name: place } : beside(place, props.project);
+}
 
 const viewsOfBox = [
   { place: 'box', said: 'Box' },
