@@ -2,7 +2,7 @@ import type { FoldingBox } from '../fold/index.ts';
 import type { DrawnFrame, PieceCutout, Refusal, Worn, WornAnswer } from '../forms/index.ts';
 import type { Gift } from '../gift/index.ts';
 import type { Length, Unit } from '../length/index.ts';
-import type { Paper, Papers } from '../paper/index.ts';
+import type { Papers } from '../paper/index.ts';
 import type { FlatFace } from './flat-faces.ts';
 import type { Kit } from '../tools/index.ts';
 import type { RoomTaken } from './room-taken.ts';
@@ -76,10 +76,6 @@ export interface LeftOff {
 
 /** Something that a box wears. */
 export interface Addition<Choice> {
-  /** Its own papers, in the order in which it counts them. */
-  readonly papers: (choice: Choice) => readonly Paper[];
-  /** The same with another paper in place of one of its own. */
-  readonly withPaper: (choice: Choice, at: number, paper: Paper) => Choice;
   /** The room inside the box that it takes, which the box must be larger by. */
   readonly room: (choice: Choice, gift: Gift) => RoomTaken;
   /** Whether it may lie under something that goes over the box: where that is so must be looked for then. */

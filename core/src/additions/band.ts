@@ -215,8 +215,6 @@ function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {
 
 /** A belly band. */
 export const band: Addition<BandChoice> = {
-  papers: ({ paper }) => [paper],
-  withPaper: (choice, _, paper) => ({ ...choice, paper }),
   room: () => noRoomTaken,
   goesRound: 'over it',
   goesUnder: ({ round }) => round === 'under lid',

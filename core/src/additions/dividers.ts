@@ -266,8 +266,6 @@ function wear(choice: DividersChoice, bare: Undressed, brief: DressBrief) {
 
 /** Dividers. */
 export const dividers: Addition<DividersChoice> = {
-  papers: ({ paper }) => [paper],
-  withPaper: (choice, _, paper) => ({ ...choice, paper }),
   // Tabs along the walls lie outside the room of the things.
   room: ({ paper: { thickness } }, gift) =>
     standsInARow(gift) ? { ...noRoomTaken, around: plus(thickness, rowEase) } : noRoomTaken,

@@ -162,8 +162,6 @@ function wear(choice: HandleChoice, bare: Undressed, brief: DressBrief) {
 
 /** A handle. */
 export const handle: Addition<HandleChoice> = {
-  papers: ({ paper }) => [paper],
-  withPaper: (choice, _, paper) => ({ ...choice, paper }),
   room: () => noRoomTaken,
   goesRound: 'on it',
   takes: () => [],

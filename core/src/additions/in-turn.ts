@@ -1,9 +1,10 @@
 import type { Gift } from '../gift/index.ts';
 import type { Length, Unit } from '../length/index.ts';
-import type { Paper, Papers } from '../paper/index.ts';
+import type { Papers } from '../paper/index.ts';
 import { cuttingMeans, type Kit } from '../tools/index.ts';
 import type { DressBrief, Undressed } from './addition.ts';
 import type { FlatFace } from './flat-faces.ts';
+import { papersOfOne, papersWorn } from './papers-worn.ts';
 import { additionOf, type AdditionChoice } from './registry.ts';
 import { roomTaken } from './take-room.ts';
 
@@ -15,27 +16,6 @@ export interface DressRequest {
   readonly kit: Kit;
   readonly unit: Unit;
   readonly gift: Gift;
-}
-
-/** The papers of what a box wears, in the order in which they follow those of its own pieces. */
-export function papersWorn(additions: readonly AdditionChoice[]): readonly Paper[] {
-  return additions.flatMap((choice) => additionOf(choice).papers);
-}
-
-/** The same additions with another paper in place of one of those that they wear, as these are counted. */
-export function withWornPaper(
-  additions: readonly AdditionChoice[],
-  at: number,
-  paper: Paper,
-): readonly AdditionChoice[] {
-  let first = 0;
-  return additions.map((choice) => {
-    const addition = additionOf(choice);
-    const own = at - first;
-    const count = addition.papers.length;
-    first += count;
-    return own >= 0 && own < count ? addition.withPaper(own, paper) : choice;
-  });
 }
 
 /** The step that cuts are made in. */
@@ -87,7 +67,7 @@ export function eachInTurn<Result>(
       ...(threaded !== undefined && { threaded }),
     });
     taken.push(...addition.takes(box));
-    firstPaper += addition.papers.length;
+    firstPaper += papersOfOne(choice).length;
     return result;
   });
 }

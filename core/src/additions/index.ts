@@ -1,6 +1,7 @@
 export type { LeftOff } from './addition.ts';
 export { dressAsItIs, dressFrame, leftOff, mayGoUnder, type DressAnswer } from './dress-frame.ts';
-export { papersWorn, withWornPaper, type DressRequest } from './in-turn.ts';
+export type { DressRequest } from './in-turn.ts';
+export { papersWorn, withWornPaper } from './papers-worn.ts';
 export { wearable } from './undress.ts';
 export { withoutOpenings } from './openings.ts';
 export { choiceOf, chosenFrom, isSameFace, type FaceChoice } from './face-choice.ts';

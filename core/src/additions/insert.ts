@@ -135,8 +135,6 @@ function wear(choice: InsertChoice, bare: Undressed, brief: DressBrief) {
 
 /** An insert. */
 export const insert: Addition<InsertChoice> = {
-  papers: ({ paper }) => [paper],
-  withPaper: (choice, _, paper) => ({ ...choice, paper }),
   room,
   apart: apartBy,
   // A liner or a stiffener lies under it, whenever it was put in.

@@ -46,8 +46,6 @@ function platesOf(
 
 /** A liner: a plate on the floor, one on each wall, and one in the lid. */
 export const liner: Addition<LinerChoice> = {
-  papers: ({ paper }) => [paper],
-  withPaper: (choice, _, paper) => ({ ...choice, paper }),
   room: ({ lines, paper: { thickness } }) => ({
     around: lines === 'lid' ? zero : times(thickness, aslant),
     under: lines === 'lid' ? zero : thickness,

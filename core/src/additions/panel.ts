@@ -328,11 +328,6 @@ function wear(choice: PanelChoice, box: Undressed, brief: DressBrief) {
 
 /** Covers in layers on flat faces. */
 export const panel: Addition<PanelChoice> = {
-  papers: ({ layers }) => layers.map(({ paper }) => paper),
-  withPaper: (choice, at, paper) => ({
-    ...choice,
-    layers: choice.layers.map((layer, i) => (i === at ? { ...layer, paper } : layer)),
-  }),
   room: () => noRoomTaken,
   takes,
   leftOff,

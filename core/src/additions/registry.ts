@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import type { WornAnswer } from '../forms/index.ts';
 import type { Gift } from '../gift/index.ts';
-import type { Paper } from '../paper/index.ts';
 import { zero, type Length } from '../length/index.ts';
 import { dividers, dividersSchema } from './dividers.ts';
 import type {
@@ -47,12 +46,10 @@ export type AdditionChoice = z.infer<typeof additionSchema>;
 
 /** An addition with what was chosen of it. */
 export interface ChosenAddition {
-  readonly papers: readonly Paper[];
   readonly room: (gift: Gift) => RoomTaken;
   readonly apart: (gift: Gift) => Length;
   readonly goesRound: GoesRound | 'not';
   readonly isCutToFace: boolean;
-  readonly withPaper: (at: number, paper: Paper) => AdditionChoice;
   readonly takes: (box: Undressed) => readonly FlatFace[];
   readonly goesUnder: boolean;
   readonly laid: (box: Undressed, brief: LaidBrief) => readonly LaidCard[];
@@ -69,12 +66,10 @@ function chosen<Choice extends AdditionChoice>(
   choice: Choice,
 ): ChosenAddition {
   return {
-    papers: addition.papers(choice),
     room: (gift) => addition.room(choice, gift),
     apart: (gift) => addition.apart?.(choice, gift) ?? zero,
     goesRound: addition.goesRound ?? 'not',
     isCutToFace: addition.isCutToFace ?? false,
-    withPaper: (at, paper) => addition.withPaper(choice, at, paper),
     takes: (box) => addition.takes(choice, box),
     goesUnder: addition.goesUnder?.(choice) ?? false,
     laid: (box, brief) => addition.laid?.(choice, box, brief) ?? [],

@@ -241,8 +241,6 @@ function wear(choice: RibbonChoice, bare: Undressed, brief: DressBrief) {
 
 /** A ribbon: what to cut it at, and how it is put on. */
 export const ribbon: Addition<RibbonChoice> = {
-  papers: () => [],
-  withPaper: (choice) => choice,
   room: () => noRoomTaken,
   goesRound: 'over all',
   takes: () => [],

@@ -191,8 +191,6 @@ function leftOff(choice: SpotChoice, box: Undressed): readonly LeftOff[] {
 
 /** A spot that is stamped, that a sticker goes on, or where a shape is punched out. */
 export const spot: Addition<SpotChoice> = {
-  papers: () => [],
-  withPaper: (choice) => choice,
   room: () => noRoomTaken,
   // A stamp goes on what covers its face.
   goesRound: 'on it',

@@ -34,8 +34,6 @@ function nameOf([first]: readonly InsidePlate[]): string {
 
 /** A plate that braces the floor or the lid. */
 export const stiffener: Addition<StiffenerChoice> = {
-  papers: ({ paper }) => [paper],
-  withPaper: (choice, _, paper) => ({ ...choice, paper }),
   room: ({ in: where, paper: { thickness } }) => ({
     around: zero,
     under: where === 'floor' ? thickness : zero,

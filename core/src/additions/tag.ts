@@ -311,11 +311,6 @@ function wear(choice: TagChoice, _: unknown, brief: DressBrief) {
 
 /** A tag. */
 export const tag: Addition<TagChoice> = {
-  papers: ({ layers }) => layers.map(({ paper }) => paper),
-  withPaper: (choice, at, paper) => ({
-    ...choice,
-    layers: choice.layers.map((layer, i) => (i === at ? { ...layer, paper } : layer)),
-  }),
   room: () => noRoomTaken,
   goesRound: 'over all',
   takes: () => [],

@@ -372,8 +372,6 @@ function leftOff(choice: WindowChoice, box: Undressed): readonly LeftOff[] {
 
 /** A window. */
 export const window: Addition<WindowChoice> = {
-  papers: ({ film }) => (film ? [film] : []),
-  withPaper: (choice, _, film) => ({ ...choice, film }),
   room: ({ film, on: { faces } }) => {
     if (!film) return noRoomTaken;
     const { thickness } = film;

@@ -151,8 +151,6 @@ function opens(choice: WireChoice, bare: Undressed, brief: DressBrief): OpensAns
 
 /** A wire handle. */
 export const wire: Addition<WireChoice> = {
-  papers: () => [],
-  withPaper: (choice) => choice,
   room: () => noRoomTaken,
   goesRound: 'under all',
   takes: () => [],

@@ -238,7 +238,8 @@ function handleStrip(
   };
 }
 
-function answer(brief: Brief): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: Brief): StyleAnswer {
   const body = brief.options.body === 'tube' ? tubeBody(brief) : trayBody(brief);
   const { template, floor, wall, stages } = body;
   const assembly = (size: SizeOf) => ({
@@ -338,5 +339,4 @@ export const basket = defineStyle({
   options,
   usual: { body: 'tray', handle: 'strip', handleHeight: 'usual', seam: usualSeam },
   traits: () => ({ opensFromTop: true, showsGift: true }),
-  answer,
 });

@@ -20,7 +20,8 @@ function fingerHoles(wall: Length, across: Length, deep: Length): readonly Cutou
   }));
 }
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { grips, tabsLie } = brief.options;
   const gift = giftTray(brief, { id: 'tray', name: 'Tray', paper: 0, tabsOn: 'sides', tabsLie });
   const { wall, tray } = gift;
@@ -40,5 +41,4 @@ export const carryTray = defineStyle({
   options,
   usual: { grips: 'finger holes', tabsLie: 'inside' },
   traits: () => ({ opensFromTop: true, showsGift: true }),
-  answer,
 });

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import type { StyleAnswer, StyleBrief } from '../forms/index.ts';
 import type { PunchBoard } from '../piece/index.ts';
 
 /** What a maker chooses a style by, beside its look. */
@@ -21,18 +20,16 @@ interface Definition<Id extends string, Options extends z.ZodObject> {
   readonly punchBoard?: PunchBoard;
   readonly usual: z.infer<Options>;
   readonly traits: (options: z.infer<Options>) => StyleTraits;
-  /** Puts the style round the gift, or says why it can't be. */
-  readonly answer: (brief: StyleBrief<z.infer<Options>>) => StyleAnswer;
 }
 
-/** A kind of box. `answerTo` and `traitsOf` take options that its own schema has parsed or will. */
+/** What a kind of box is; how it is put round a gift is told apart, so that who only shows it needs nothing of that. */
 export interface Style<Id extends string, Options extends z.ZodObject> extends Definition<
   Id,
   Options
 > {
   readonly choice: z.ZodObject<{ style: z.ZodLiteral<Id>; options: Options }>;
   readonly usualChoice: { readonly style: Id; readonly options: z.infer<Options> };
-  readonly answerTo: (options: unknown, brief: Omit<StyleBrief<unknown>, 'options'>) => StyleAnswer;
+  /** Takes options that its own schema has parsed or will. */
   readonly traitsOf: (options: unknown) => StyleTraits;
 }
 
@@ -45,7 +42,6 @@ export function defineStyle<const Id extends string, Options extends z.ZodObject
     ...definition,
     choice: z.object({ style: z.literal(id), options: schema }),
     usualChoice: { style: id, options: usual },
-    answerTo: (options, brief) => definition.answer({ ...brief, options: schema.parse(options) }),
     traitsOf: (options) => definition.traits(schema.parse(options)),
   };
 }

@@ -176,7 +176,8 @@ function trayLid(brief: Brief, { floor, wall, card }: Under): Lid {
   };
 }
 
-function answer(brief: Brief): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: Brief): StyleAnswer {
   const cardOf = (slot: number) => paperFor(brief.papers, slot).thickness;
   const card = cardOf(0);
   const { across, deep, high } = brief.inside;
@@ -283,5 +284,4 @@ export const diamondWrap = defineStyle({
   punchBoard: 'diagonal',
   usual: { lid: 'shallow', lidForm: 'diamond' },
   traits: ({ lid }) => ({ opensFromTop: true, showsGift: lid === 'none' }),
-  answer,
 });

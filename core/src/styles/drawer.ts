@@ -75,7 +75,8 @@ function sleevePanel(
   };
 }
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { pull, trays, stop } = brief.options;
   const { thickness: card, gaps } = paperFor(brief.papers, 1);
   // The tray slides front to back; its front is the drawn bottom.
@@ -233,5 +234,4 @@ export const drawer = defineStyle({
   options,
   usual: { pull: 'notch', trays: 1, stop: false, seam: usualSeam },
   traits: () => ({ opensFromTop: false, showsGift: false }),
-  answer,
 });

@@ -21,8 +21,8 @@ export const usualFlap: FlapOptions = {
 type FlapPiece = Pick<Parameters<typeof flapBox>[1], 'id' | 'name' | 'corners'>;
 
 /** Answers with such a box, its corners held by tabs or left whole and folded. */
-export function answerWithFlap(piece: FlapPiece) {
-  return (brief: StyleBrief<FlapOptions>): StyleAnswer => ({
+export function answerWithFlap(brief: StyleBrief<FlapOptions>, piece: FlapPiece): StyleAnswer {
+  return {
     ok: true,
     frame: flapBox(brief, {
       ...piece,
@@ -30,5 +30,5 @@ export function answerWithFlap(piece: FlapPiece) {
       lockingEars: brief.options.ears === 'locking',
       thumbNotch: brief.options.thumbNotch,
     }),
-  });
+  };
 }

@@ -1,5 +1,11 @@
+import type { StyleAnswer, StyleBrief } from '../forms/index.ts';
 import { defineStyle } from './define-style.ts';
-import { answerWithFlap, flapOptions, usualFlap } from './flap-style.ts';
+import { answerWithFlap, flapOptions, usualFlap, type FlapOptions } from './flap-style.ts';
+
+/** Puts it round the gift. */
+export function answer(brief: StyleBrief<FlapOptions>): StyleAnswer {
+  return answerWithFlap(brief, { id: 'wrap', name: 'Wrap', corners: 'webs' });
+}
 
 /** A strip of five panels whose corners fold flat: it holds with no glue. */
 export const foldLock = defineStyle({
@@ -10,5 +16,4 @@ export const foldLock = defineStyle({
   options: flapOptions,
   usual: usualFlap,
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer: answerWithFlap({ id: 'wrap', name: 'Wrap', corners: 'webs' }),
 });

@@ -44,7 +44,8 @@ const limits: Readonly<Record<CollarRows, CollarLimits>> = {
   three: { leastPanel: millimetres(20), share: { short: 0.37, tall: 0.5 }, most: 0.7 },
 };
 
-function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { rows } = asked.options;
   const { leastPanel, share, most } = limits[rows];
   const brief = noNarrowerThan(asked, leastPanel);
@@ -89,5 +90,4 @@ export const gatheredTop = defineStyle({
   options,
   usual: { collar: 'short', rows: 'one', seam: usualSeam, cover: false },
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
 });

@@ -70,7 +70,8 @@ function lidSidesMade({ made }: StyleBrief<Options>) {
   return { left, right, furthestIn: largest(left ?? zero, fromRight ?? zero) };
 }
 
-function answer(asked: StyleBrief<Options>): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(asked: StyleBrief<Options>): StyleAnswer {
   const brief = wideEnoughForTabs(asked, 'across');
   const card = paperFor(brief.papers, 0).thickness;
   const layers = tabLayers('sides', card);
@@ -263,5 +264,4 @@ export const hingedLid = defineStyle({
   options,
   usual: { lidDepth: 'half', thumbNotch: false, front: 'square' },
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
 });

@@ -1,6 +1,6 @@
+export { answerWith } from './answers.ts';
 export {
   allStyles,
-  answerWith,
   firstStyle,
   styleChoiceSchema,
   styleSummary,

@@ -26,7 +26,8 @@ const options = z.object({
   thumbNotches: whether('Thumb notches in the lid'),
 });
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { lidDepth, tabsOn, tabsLie, thumbNotches } = brief.options;
   const tabs = { tabsOn, tabsLie };
   const base = giftTray(brief, { id: 'base', name: 'Base', paper: 0, ...tabs });
@@ -82,5 +83,4 @@ export const lidded = defineStyle({
   options,
   usual: { lidDepth: 'shallow', tabsOn: 'sides', tabsLie: 'inside', thumbNotches: false },
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
 });

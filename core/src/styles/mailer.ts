@@ -1,5 +1,11 @@
+import type { StyleAnswer, StyleBrief } from '../forms/index.ts';
 import { defineStyle } from './define-style.ts';
-import { answerWithFlap, flapOptions, usualFlap } from './flap-style.ts';
+import { answerWithFlap, flapOptions, usualFlap, type FlapOptions } from './flap-style.ts';
+
+/** Puts it round the gift. */
+export function answer(brief: StyleBrief<FlapOptions>): StyleAnswer {
+  return answerWithFlap(brief, { id: 'mailer', name: 'Mailer', corners: 'tabs' });
+}
 
 /** A tray with a hinged lid whose flap tucks in behind the front. */
 export const mailer = defineStyle({
@@ -10,5 +16,4 @@ export const mailer = defineStyle({
   options: flapOptions,
   usual: usualFlap,
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer: answerWithFlap({ id: 'mailer', name: 'Mailer', corners: 'tabs' }),
 });

@@ -109,7 +109,8 @@ const tooManyTabs: StyleAnswer = {
   },
 };
 
-function answer(brief: Brief): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: Brief): StyleAnswer {
   const { sides, top, lidDepth, bottom } = brief.options;
   if (bottom !== 'plate' && sides > mostOverlapping) return tooManyTabs;
   const stages = stagesOf(brief.options);
@@ -360,5 +361,4 @@ export const manySided = defineStyle({
     bottom: 'plate',
   },
   traits: ({ top }) => ({ opensFromTop: true, showsGift: top === 'open' || top === 'handle' }),
-  answer,
 });

@@ -27,7 +27,8 @@ const ends = { bottom: 1, top: 3 };
 
 type Brief = StyleBrief<z.infer<typeof options>>;
 
-function answer(brief: Brief): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: Brief): StyleAnswer {
   const tube = giftTube(brief, 'box', ends);
   const { floor } = tube.panels;
   const { deep, across } = floor.byDirection;
@@ -77,5 +78,4 @@ export const overlapTop = defineStyle({
   options,
   usual: { edge: 'round', seam: usualSeam, cover: false },
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
 });

@@ -251,7 +251,8 @@ const tooLong: StyleAnswer = {
   },
 };
 
-function answer(asked: Brief): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(asked: Brief): StyleAnswer {
   const brief = wideEnoughForTabs(asked, 'across');
   const card = paperFor(brief.papers, 0).thickness;
   const { petals: shape } = brief.options;
@@ -338,5 +339,4 @@ export const petalTop = defineStyle({
   options,
   usual: { petals: 'half-round' },
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
 });

@@ -32,7 +32,8 @@ const ends = { bottom: 1, top: 4 };
 /** Narrower panels can't be folded in along their middle. */
 const leastPanel = millimetres(12);
 
-function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const brief = noNarrowerThan(asked, leastPanel);
   const tube = giftTube(brief, 'bag', ends);
   const { floor } = tube.panels;
@@ -94,5 +95,4 @@ export const pinchTop = defineStyle({
   options,
   usual: { closing: 'ribbon holes', gable: 'low', seam: usualSeam, cover: false },
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
 });

@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import type { PunchBoard } from '../piece/index.ts';
-import type { StyleAnswer, StyleBrief } from '../forms/index.ts';
 import type { StyleTraits } from './define-style.ts';
 import { drawer } from './drawer.ts';
 import { lidded } from './lidded.ts';
@@ -101,14 +100,6 @@ export function styleSummary(id: StyleId): StyleSummary {
 
 /** The style that a new project starts with. */
 export const firstStyle: StyleChoice = lidded.usualChoice;
-
-/** Puts the chosen style round the gift. */
-export function answerWith(
-  choice: StyleChoice,
-  brief: Omit<StyleBrief<unknown>, 'options'>,
-): StyleAnswer {
-  return styleOf(choice.style).answerTo(choice.options, brief);
-}
 
 /** What the chosen style is like, whatever gift it goes round. */
 export function traitsOf(choice: StyleChoice): StyleTraits {

@@ -238,7 +238,8 @@ function tooLow({ gift, kit }: Brief, by: Length): StyleAnswer {
   };
 }
 
-function answer(brief: Brief): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: Brief): StyleAnswer {
   if (!brief.round)
     return {
       ok: false,
@@ -331,5 +332,4 @@ export const ringSeat = defineStyle({
     seatMade: 'by itself',
   },
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
 });

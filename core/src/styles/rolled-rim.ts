@@ -67,7 +67,8 @@ function rimUnder(
   return { rim, smaller, depth: depthOf(option, id, { least: leastRim, most }) };
 }
 
-function answer(brief: Brief): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: Brief): StyleAnswer {
   const [baseCard, lidCard] = [0, 1].map((slot) => paperFor(brief.papers, slot).thickness);
   if (baseCard === undefined || lidCard === undefined) throw new Error('A paper is missing');
   const tabs = { tabsOn: 'sides', tabsLie: 'inside' } as const;
@@ -137,5 +138,4 @@ export const rolledRim = defineStyle({
   options,
   usual: { rimDepth: 'full', lidDepth: 'shallow', lidRimDepth: 'as the base’s' },
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
 });

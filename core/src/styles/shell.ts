@@ -136,7 +136,8 @@ function frontCutouts({
   return [...trims, { shape: 'notch', use: 'thumb notch', centre, radius, edge: 'bottom' }];
 }
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { thickness: card, gaps } = paperFor(brief.papers, 1);
   const inner = giftTray(brief, {
     ...smoothTray,
@@ -234,5 +235,4 @@ export const shell = defineStyle({
   options,
   usual: { thumbNotch: true },
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
 });

@@ -24,7 +24,8 @@ type Brief = StyleBrief<z.infer<typeof options>>;
 /** Nothing lies under the gift, nor over it. */
 const noEnds = { bottom: 0, top: 0 };
 
-function answer(brief: Brief): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: Brief): StyleAnswer {
   const { notches } = brief.options;
   const tube = giftTube(brief, 'sleeve', noEnds);
   const { floor } = tube.panels;
@@ -62,5 +63,4 @@ export const sleeve = defineStyle({
   options,
   usual: { notches: 'front and back', seam: usualSeam },
   traits: () => ({ opensFromTop: false, showsGift: true }),
-  answer,
 });

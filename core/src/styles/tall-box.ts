@@ -37,7 +37,8 @@ const options = z.object({
   seam: seamOption,
 });
 
-function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(asked: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const brief = wideEnoughForTabs(asked, 'across');
   const card = paperFor(brief.papers, 0).thickness;
   const walls = tubePanels(brief, 'tube', card);
@@ -110,5 +111,4 @@ export const tallBox = defineStyle({
   options,
   usual: { capDepth: 'shallow', thumbNotches: false, seam: usualSeam },
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
 });

@@ -94,7 +94,8 @@ function finsFor(closing: RidgeClosing | BorderedEdge) {
   return { least: fin, target: fin };
 }
 
-function answer(asked: Brief): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(asked: Brief): StyleAnswer {
   const brief = wideEnoughForTabs(asked, 'across');
   const { slope } = brief.options;
   const card = paperFor(brief.papers, 0).thickness;
@@ -377,5 +378,4 @@ export const tentTop = defineStyle({
   options,
   usual: { slope: 'steep', closing: 'ribbon holes' },
   traits: () => ({ opensFromTop: true, showsGift: false }),
-  answer,
 });

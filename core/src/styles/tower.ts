@@ -46,7 +46,8 @@ const levels = [
   { panel: 0, wall: [2.5, 1.5] },
 ] as const;
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { trays, capDepth } = brief.options;
   const { thickness: card, gaps } = paperFor(brief.papers, 1);
   const inner = giftTray(brief, {
@@ -176,5 +177,4 @@ export const tower = defineStyle({
   options,
   usual: { trays: 4, capDepth: 'shallow' },
   traits: () => ({ opensFromTop: false, showsGift: false }),
-  answer,
 });

@@ -94,7 +94,8 @@ function tooLow(brief: StyleBrief<unknown>, more: Length): StyleAnswer {
   };
 }
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { bottom, thumbNotch, window, hangTab } = brief.options;
   // With a tab at the back to hang it by, the lid hangs on the front.
   const on = hangTab ? 'front' : 'back';
@@ -217,5 +218,4 @@ export const tuckEnd = defineStyle({
     seam: usualSeam,
   },
   traits: ({ window }) => ({ opensFromTop: true, showsGift: window }),
-  answer,
 });

@@ -149,7 +149,8 @@ function noMark({ marks, unit }: CornerBoard, wall: Section, high: Length): Styl
   };
 }
 
-function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
+/** Puts it round the gift, or says why it can’t be. */
+export function answer(brief: StyleBrief<z.infer<typeof options>>): StyleAnswer {
   const { corners, closing } = brief.options;
   const card = paperFor(brief.papers, 0).thickness;
   const { across, deep, high } = brief.inside;
@@ -274,5 +275,4 @@ export const webCorner = defineStyle({
   punchBoard: 'corner',
   usual: { corners: 'inside', closing: 'ribbon holes' },
   traits: () => ({ opensFromTop: true, showsGift: true }),
-  answer,
 });
