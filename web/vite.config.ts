@@ -46,5 +46,28 @@ export default defineConfig({
   ],
   resolve: { conditions: ['source', ...defaultClientConditions] },
   server: { port: 4181, proxy: { '/api': `http://localhost:${process.env.PORT ?? '4180'}` } },
-  build: { target: 'es2022', reportCompressedSize: false },
+  // The page loads the planner as a module, where it can't have a worker.
+  worker: { format: 'es' },
+  build: {
+    target: 'es2022',
+    reportCompressedSize: false,
+    // One style sheet, so that no view waits for its own.
+    cssCodeSplit: false,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            // What begins a page is no part of what all views share: it runs before that has come.
+            {
+              name: 'begin',
+              test: /comlink|preload-helper|src\/(views|planner\/(planner|load-tasks))\.ts/,
+              priority: 2,
+            },
+            // What most views use is one file and not forty.
+            { name: 'shared', minShareCount: 6, priority: 1 },
+          ],
+        },
+      },
+    },
+  },
 });

@@ -1,20 +1,9 @@
 import { createRouter, createWebHistory } from 'vue-router';
-import BoxView from './box/BoxView.vue';
-import ShelfView from './shelf/ShelfView.vue';
 import { keepTrail, scrollTo } from './parts/trail.ts';
 import { startSearcher } from './planner/planner.ts';
-import NowhereView from './shelf/NowhereView.vue';
+import { addresses, views } from './views.ts';
 
-/** Views that come when they are opened, and parts of views that come when they are asked for. */
-const laterViews = {
-  compare: () => import('./compare/CompareView.vue').then((view) => view.default),
-  limits: () => import('./limits/LimitsView.vue').then((view) => view.default),
-  make: () => import('./make/MakeView.vue').then((view) => view.default),
-  print: () => import('./make/PrintView.vue').then((view) => view.default),
-  kit: () => import('./kit/KitView.vue').then((view) => view.default),
-  papers: () => import('./papers/PapersView.vue').then((view) => view.default),
-  kept: () => import('./access/KeptView.vue').then((view) => view.default),
-};
+/** Parts of views that come when they are asked for. */
 const laterParts = [
   () => import('./rescue/RescueDialog.vue'),
   () => import('./fold/fold-stage.ts'),
@@ -27,7 +16,6 @@ const laterParts = [
   () => import('./dress/FaceMenu.vue'),
   () => import('./parts/ShortcutsDialog.vue'),
   () => import('./shelf/DeletedBoxes.vue'),
-  () => import('./planner/tasks.ts'),
   startSearcher,
 ];
 
@@ -36,7 +24,7 @@ const laterParts = [
  * goes on working when the server is away.
  */
 export async function loadAhead(): Promise<void> {
-  for (const load of [...Object.values(laterViews), ...laterParts])
+  for (const load of [...Object.values(views), ...laterParts])
     try {
       await load();
     } catch {
@@ -49,16 +37,16 @@ export const router = createRouter({
   history: createWebHistory(),
   scrollBehavior: scrollTo,
   routes: [
-    { path: '/', name: 'shelf', component: ShelfView },
-    { path: '/box/:id', name: 'box', component: BoxView, props: true },
-    { path: '/box/:id/compare', name: 'compare', component: laterViews.compare, props: true },
-    { path: '/box/:id/limits', name: 'limits', component: laterViews.limits, props: true },
-    { path: '/box/:id/make', name: 'make', component: laterViews.make, props: true },
-    { path: '/box/:id/print', name: 'print', component: laterViews.print, props: true },
-    { path: '/kit', name: 'kit', component: laterViews.kit },
-    { path: '/papers', name: 'papers', component: laterViews.papers },
-    { path: '/kept', name: 'kept', component: laterViews.kept },
-    { path: '/:path(.*)*', name: 'nowhere', component: NowhereView },
+    { path: addresses.shelf, name: 'shelf', component: views.shelf },
+    { path: addresses.box, name: 'box', component: views.box, props: true },
+    { path: addresses.compare, name: 'compare', component: views.compare, props: true },
+    { path: addresses.limits, name: 'limits', component: views.limits, props: true },
+    { path: addresses.make, name: 'make', component: views.make, props: true },
+    { path: addresses.print, name: 'print', component: views.print, props: true },
+    { path: addresses.kit, name: 'kit', component: views.kit },
+    { path: addresses.papers, name: 'papers', component: views.papers },
+    { path: addresses.kept, name: 'kept', component: views.kept },
+    { path: addresses.nowhere, name: 'nowhere', component: views.nowhere },
   ],
 });
 

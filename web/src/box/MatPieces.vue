@@ -17,7 +17,7 @@ import {
 import { computed } from 'vue';
 import { useDressing } from '../dress/dressing.ts';
 import { usePointing } from '../dress/pointing.ts';
-import type { WearableFace } from '../dress/wearable-faces.ts';
+import type { WearableFace } from '../planner/wearable-faces.ts';
 import GlueHatch from '../parts/GlueHatch.vue';
 import { isPlainPiece, layPieces } from '../parts/lay-pieces.ts';
 import MatMeasures from '../parts/MatMeasures.vue';

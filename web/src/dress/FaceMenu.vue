@@ -50,6 +50,7 @@ watch(
   isShown,
   async (shown) => {
     if (!shown) return;
+    dressing.lookForOpenings();
     await nextTick();
     const action = menu.value?.querySelector<HTMLElement>('.p-button, [role=combobox]');
     action?.focus({ preventScroll: true });

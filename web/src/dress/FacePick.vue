@@ -11,6 +11,7 @@ const emit = defineEmits<{ chosen: [] }>();
 
 const dressing = useDressing();
 const pointing = usePointing();
+dressing.lookForOpenings();
 
 interface Choice {
   readonly label: string;

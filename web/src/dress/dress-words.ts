@@ -1,5 +1,5 @@
 import { capitalised, inRow, type AdditionChoice, type PanelChoice } from '@rangoli/core';
-import type { WearableFace } from './wearable-faces.ts';
+import type { WearableFace } from '../planner/wearable-faces.ts';
 
 /** Where something is worn, as its heading: `Top of the lid`, `All walls of the base`. */
 export function whereWorn({ on }: PanelChoice, faces: readonly WearableFace[]): string {

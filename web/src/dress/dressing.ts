@@ -2,12 +2,10 @@ import {
   chosenFrom,
   inchFraction,
   isSameFace,
-  leftOff,
   millimetres,
   newPanel,
   papersOf,
   windowFilm,
-  windowPlaces,
   withLayer,
   withOption,
   type AdditionChoice,
@@ -22,16 +20,17 @@ import {
   type WindowChoice,
   type WindowPlace,
   type WireChoice,
-  wireWays,
 } from '@rangoli/core';
 import { watchDebounced } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, shallowRef } from 'vue';
+import { searcher } from '../planner/planner.ts';
+import { useWorkedOut } from '../planner/use-worked-out.ts';
+import type { WearableFace } from '../planner/wearable-faces.ts';
 import { usePapers } from '../stores/papers.ts';
 import { useProject } from '../stores/project.ts';
 import { things, type Thing } from './things.ts';
-import { wearableFaces, type WearableFace } from './wearable-faces.ts';
 
 /** Something that is all of one paper. */
 export type OfOnePaper = Exclude<
@@ -57,19 +56,16 @@ export const useDressing = defineStore('dressing', () => {
     { debounce: pause, immediate: true },
   );
 
-  const faces = computed((): readonly WearableFace[] =>
-    settled.value ? wearableFaces(settled.value.plan, settled.value.request) : [],
+  const { workedOut: wearing } = useWorkedOut(settled, (planned) =>
+    searcher((tasks) => tasks.wearingOf(planned)),
   );
+  const faces = computed((): readonly WearableFace[] => wearing.value?.result.faces ?? []);
   const additions = computed(
     (): readonly AdditionChoice[] => project.document?.box.additions ?? [],
   );
 
   /** What of it is not on the box as it is shown, and why. */
-  const missing = computed(() => {
-    if (!settled.value) return [];
-    const { plan, request } = settled.value;
-    return leftOff({ ...request, papers: papersOf(request) }, plan);
-  });
+  const missing = computed(() => wearing.value?.result.missing ?? []);
 
   function whyMissing({ id }: AdditionChoice): LeftOff['why'] | undefined {
     return missing.value.find((each) => each.id === id)?.why;
@@ -150,27 +146,31 @@ export const useDressing = defineStore('dressing', () => {
     change(`put on ${spot.id}`, [...additions.value, spot]);
   }
 
-  /** Where a window may be cut; looked for only where somebody asks. */
-  const places = computed((): readonly WindowPlace[] => {
-    if (!settled.value) return [];
-    const { plan, request } = settled.value;
-    return windowPlaces({ ...request, papers: papersOf(request) }, plan);
-  });
+  /** Where something may be cut through the card: looked for from when somebody asks. */
+  const looksForOpenings = shallowRef(false);
+  const { workedOut: openings } = useWorkedOut(
+    () => (looksForOpenings.value ? settled.value : undefined),
+    (planned) => searcher((tasks) => tasks.openingsOf(planned)),
+  );
+  function lookForOpenings(): void {
+    looksForOpenings.value = true;
+  }
 
   /** Where a face may have a window and has none. */
   function windowPlaceOn(face: FaceChoice): WindowPlace | undefined {
     const has = additions.value.some(
       (each) => each.addition === 'window' && isSameFace(each.on, face),
     );
-    return has ? undefined : places.value.find((each) => isSameFace(each.face, face));
+    const places = openings.value?.result.windows ?? [];
+    return has ? undefined : places.find((each) => isSameFace(each.face, face));
   }
 
-  /** The ways in which a wire may go over the box, which has none yet; looked for only where somebody asks. */
-  const wires = computed((): readonly OverTop[] => {
-    if (!settled.value || additions.value.some(({ addition }) => addition === 'wire')) return [];
-    const { plan, request } = settled.value;
-    return wireWays({ ...request, papers: papersOf(request) }, plan);
-  });
+  /** The ways in which a wire may go over the box, which has none yet. */
+  const wires = computed((): readonly OverTop[] =>
+    additions.value.some(({ addition }) => addition === 'wire')
+      ? []
+      : (openings.value?.result.wires ?? []),
+  );
 
   /** Puts a wire through two walls of the box. */
   function putWire(over: OverTop): void {
@@ -281,6 +281,7 @@ export const useDressing = defineStore('dressing', () => {
     cover,
     stamp,
     paperOver,
+    lookForOpenings,
     windowPlaceOn,
     openWindow,
     wires,

@@ -10,6 +10,7 @@ import {
 import { earlierChanges, type EarlierChange } from './earlier-changes.ts';
 import { Keeper, type KeeperParts } from './keeper.ts';
 import { mergeBoxes } from './merge-boxes.ts';
+import { canFit, readyToFit } from '../planner/finished-size.ts';
 import type { Held, Replica } from './replica.ts';
 import { sentBy } from './send.ts';
 
@@ -62,6 +63,12 @@ function inGoodTime(reading: Promise<Read>): Promise<Read> {
     reading,
     new Promise<Read>((resolve) => setTimeout(() => resolve(slow), patience)),
   ]);
+}
+
+/** Waits until changes of these boxes can be brought together, but not for ever: the box is opened all the same. */
+async function readyToMerge(...boxes: readonly (ProjectDocument | undefined)[]): Promise<void> {
+  if (boxes.every((each) => each === undefined || canFit(each.box))) return;
+  await Promise.race([readyToFit(), new Promise((resolve) => setTimeout(resolve, patience))]);
 }
 
 /** The name of a box that comes from another one: that of the other with what it is, however long it was. */
@@ -123,6 +130,11 @@ export class Boxes {
     ]);
     const known = orphan?.waiting.base ?? last;
     const answer = await (known ? inGoodTime(reading) : reading);
+    await readyToMerge(
+      orphan?.waiting.mine,
+      known?.value,
+      answer.kind === 'read' ? answer.held.value : undefined,
+    );
     // Opened by another view of this window meanwhile.
     const other = this.#keeper.replica(id);
     if (other) {
@@ -155,7 +167,9 @@ export class Boxes {
 
   /** Goes on with what windows have left that are not there any more. */
   async takeUp(): Promise<void> {
-    for (const orphan of await this.#keeper.orphans())
+    const orphans = await this.#keeper.orphans();
+    await readyToMerge(...orphans.map(({ waiting }) => waiting.mine));
+    for (const orphan of orphans)
       if (!this.#keeper.replica(orphan.id))
         this.#keeper.start(orphan.id, orphan.waiting.base, orphan);
     for (const earlier of earlierChanges())

@@ -1,10 +1,10 @@
 import {
   mergeChanges,
   projectDocumentSchema,
-  withFinishedSize,
   type Merged,
   type ProjectDocument,
 } from '@rangoli/core';
+import { fitted } from '../planner/finished-size.ts';
 import type { Versions } from './replica.ts';
 
 /**
@@ -27,5 +27,5 @@ export function mergeBoxes({
   const isMade = value.box.made.length > 0;
   // What is cut already is planned round, for the gift that it was cut for.
   const gift = isMade ? (mine.box.made.length > 0 ? mine : theirs).box.gift : value.box.gift;
-  return { value: { ...value, box: withFinishedSize({ ...value.box, gift }) }, clashes };
+  return { value: { ...value, box: fitted({ ...value.box, gift }) }, clashes };
 }

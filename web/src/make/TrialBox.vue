@@ -2,7 +2,6 @@
 import {
   cutUnit,
   inchFraction,
-  insideLesson,
   lessonOf,
   millimetres,
   roundToGrid,
@@ -15,6 +14,8 @@ import {
 } from '@rangoli/core';
 import { computed, shallowRef } from 'vue';
 import MeasureField from '../parts/MeasureField.vue';
+import { searcher } from '../planner/planner.ts';
+import { useWorkedOut } from '../planner/use-worked-out.ts';
 import { usePapers } from '../stores/papers.ts';
 import { useProject } from '../stores/project.ts';
 
@@ -54,11 +55,15 @@ const ways = [
   { direction: 'high', label: 'High' },
 ] as const;
 /** What the measured inside says about the card; nothing while it is as planned. */
-const lesson = computed(() =>
-  made
-    ? insideLesson(made.plan, made.request, { ...made.plan.clearInside, ...measured.value })
-    : undefined,
+const { workedOut, isWorking } = useWorkedOut(
+  computed(() =>
+    made && Object.keys(measured.value).length > 0
+      ? { ...made, inside: { ...made.plan.clearInside, ...measured.value } }
+      : undefined,
+  ),
+  ({ plan, request, inside: came }) => searcher((tasks) => tasks.insideLesson(plan, request, came)),
 );
+const lesson = computed(() => (isWorking.value ? undefined : workedOut.value?.result));
 
 /** For this box, and for every one that is begun with these papers. */
 function keep(papers: PlanRequest['papers']): void {

@@ -1,4 +1,7 @@
 import { expose } from 'comlink';
 import { tasks } from './tasks.ts';
 
-expose(tasks);
+// The page loads it too, where there is no worker.
+if (typeof document === 'undefined') expose(tasks);
+
+export { tasks };

@@ -1,4 +1,5 @@
 import { wrap, type Remote } from 'comlink';
+import { loadTasks, plannerScript } from './load-tasks.ts';
 import type { Tasks } from './tasks.ts';
 
 /** Has the tasks do something, and gives what comes of it. */
@@ -12,7 +13,7 @@ const pause = 3000;
 async function tasksInPage(): Promise<Tasks> {
   for (;;)
     try {
-      return (await import('./tasks.ts')).tasks;
+      return await loadTasks();
     } catch {
       await new Promise((resolve) => setTimeout(resolve, pause));
     }
@@ -21,7 +22,7 @@ async function tasksInPage(): Promise<Tasks> {
 /** A planner in a worker of its own; one in the page where there are no workers, or its script has not come. */
 function startPlanner(): Planner {
   if (typeof Worker === 'undefined') return async (work) => work(await tasksInPage());
-  const worker = new Worker(new URL('./planner-worker.ts', import.meta.url), { type: 'module' });
+  const worker = new Worker(plannerScript, { type: 'module' });
   const beside = wrap<Tasks>(worker);
   const lost = new Promise<undefined>((resolve) => {
     worker.addEventListener('error', () => resolve(undefined));
@@ -33,8 +34,18 @@ function startPlanner(): Planner {
   };
 }
 
-/** Plans boxes; it has nothing else to do, so that it always answers at once. It starts with the page. */
-export const planner = startPlanner();
+let startedPlanner: Planner | undefined;
+
+/** Plans boxes; it has nothing else to do, so that it always answers at once. */
+export const planner: Planner = (work) => {
+  startedPlanner ??= startPlanner();
+  return startedPlanner(work);
+};
+
+/** Starts the planner, so that it is there when it is first asked. */
+export function startPlanning(): void {
+  startedPlanner ??= startPlanner();
+}
 
 let startedSearcher: Planner | undefined;
 

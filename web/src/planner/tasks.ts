@@ -5,23 +5,34 @@ import {
   findWaysOut,
   frontierOf,
   furthest,
+  insideLesson,
   largestEachWay,
   largestGift,
+  leftOff,
   neatGiftThatFits,
+  papersOf,
   planBox,
   rescue,
   sizeSums,
   squareGifts,
   stretchedAsFarAsItFits,
   stretchedGift,
+  windowPlaces,
+  wireWays,
+  withFinishedSize,
   type FrontierPoint,
   type Furthest,
   type Gift,
+  type LeftOff,
   type Length,
+  type OverTop,
+  type Plan,
   type PlanRequest,
   type Problem,
   type WayOut,
+  type WindowPlace,
 } from '@rangoli/core';
+import { wearableFaces, type WearableFace } from './wearable-faces.ts';
 
 /** How large gifts may be for a kind of box on its sheets. */
 export interface Limits {
@@ -36,6 +47,36 @@ export interface Limits {
 export interface Refused {
   readonly request: PlanRequest;
   readonly problems: readonly Problem[];
+}
+
+/** A planned box with what was asked for. */
+export interface Planned {
+  readonly plan: Plan;
+  readonly request: PlanRequest;
+}
+
+/** The faces of a box that something may be worn on, and what of that is not on it. */
+export interface Wearing {
+  readonly faces: readonly WearableFace[];
+  readonly missing: readonly LeftOff[];
+}
+
+function wearingOf({ plan, request }: Planned): Wearing {
+  return {
+    faces: wearableFaces(plan, request),
+    missing: leftOff({ ...request, papers: papersOf(request) }, plan),
+  };
+}
+
+/** Where a box may have a window, and the ways in which a wire may go over it. */
+export interface Openings {
+  readonly windows: readonly WindowPlace[];
+  readonly wires: readonly OverTop[];
+}
+
+function openingsOf({ plan, request }: Planned): Openings {
+  const asked = { ...request, papers: papersOf(request) };
+  return { windows: windowPlaces(asked, plan), wires: wireWays(asked, plan) };
 }
 
 function limitsOf(request: PlanRequest): Limits {
@@ -80,5 +121,9 @@ export const tasks = {
   limitsOf,
   rescue,
   lookForWaysOut,
+  withFinishedSize,
+  insideLesson,
+  wearingOf,
+  openingsOf,
 };
 export type Tasks = typeof tasks;

@@ -2,7 +2,6 @@ import {
   directedRoom,
   projectDocumentSchema,
   kitAsItIs,
-  withFinishedSize,
   type Kit,
   type Plan,
   type DirectedRoom,
@@ -15,6 +14,7 @@ import { computed, shallowRef, watch } from 'vue';
 import { createProject, restoreProject } from '../api/projects.ts';
 import { asOwnBox, readBox, type Boxes } from '../keeping/boxes.ts';
 import type { Replica, Standing } from '../keeping/replica.ts';
+import { canFit, fitted, readyToFit } from '../planner/finished-size.ts';
 import type { Refused } from '../planner/tasks.ts';
 import { usePlanned } from '../planner/use-planned.ts';
 import { record, startHistory, stepBack, stepForward, type History } from './history.ts';
@@ -141,14 +141,21 @@ export const useProject = defineStore('project', () => {
   }
 
   function changeBox(what: string, part: Partial<PlanRequest>): void {
+    const asked = id.value;
     change(what, (whole) => {
       const isOther = part.style !== undefined && part.style.style !== whole.box.style.style;
       // Another kind of box is cut of other pieces.
       const made = part.made ?? (isOther ? [] : whole.box.made);
       // Who changes the gift itself asks for no finished size any more.
       const finished = part.gift ? part.finished : (part.finished ?? whole.box.finished);
-      return { ...whole, box: withFinishedSize({ ...whole.box, ...part, made, finished }) };
+      return { ...whole, box: fitted({ ...whole.box, ...part, made, finished }) };
     });
+    // The gift follows as soon as it can be found.
+    const box = document.value?.box;
+    if (box && !canFit(box))
+      void readyToFit().then(() => {
+        if (id.value === asked) changeBox(what, {});
+      });
   }
 
   /** Plans the box anew, as if nothing of it were made; room that was given up for what is made is asked for again. */
