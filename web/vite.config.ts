@@ -63,6 +63,12 @@ export default defineConfig({
               test: /comlink|preload-helper|src\/(views|planner\/(planner|load-tasks))\.ts/,
               priority: 2,
             },
+            // Dialogs come when they are opened.
+            {
+              name: 'dialog',
+              test: /primevue\/(dialog|focustrap)\/|icons\/window(max|min)imize\//,
+              priority: 3,
+            },
             // What most views use is one file and not forty.
             { name: 'shared', minShareCount: 6, priority: 1 },
           ],

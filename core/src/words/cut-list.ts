@@ -9,6 +9,7 @@ import {
   type Unit,
 } from '../length/index.ts';
 import {
+  flatOperations,
   flatSteps,
   isUpright,
   type BoxToMake,
@@ -23,6 +24,7 @@ import { scoringMeans, type Kit } from '../tools/index.ts';
 import { featuresInWords } from './laid.ts';
 import { figuresInRow, nearestMark } from './measures.ts';
 import { capitalised, countInWords, inRow } from './plain.ts';
+import { punchHeadline } from './punch.ts';
 import { scoreUnit } from './score.ts';
 import { flatHeadlines } from './step.ts';
 
@@ -49,9 +51,20 @@ export interface RulerStrip {
   readonly marks: readonly StripMark[];
 }
 
+/** How a punch board is set for a piece. */
+export interface PunchTold {
+  readonly headline: string;
+  /** Where it is set on the board's ruler, one after the other. */
+  readonly marks: readonly Length[];
+  /** The name of a corner's mark, and what follows on the other sides of a diamond. */
+  readonly words: readonly string[];
+}
+
 /** What the cut list shows of one piece: its rulers, and what else is done to it while it is flat. */
 export interface CutListEntry {
   readonly strips: readonly RulerStrip[];
+  /** Where its lines are made on a punch board. */
+  readonly punch?: PunchTold;
   /** Slits, tapers and cutouts as one short sentence; empty where there are none. */
   readonly snips: string;
 }
@@ -179,6 +192,21 @@ function withWordsOnce(strips: readonly RulerStrip[]): readonly RulerStrip[] {
   }));
 }
 
+function punchOf(piece: Piece, kit: Kit): PunchTold | undefined {
+  const steps = flatOperations(piece, [], kit).filter((each) => each.kind === 'punch');
+  const [first] = steps;
+  return (
+    first && {
+      headline: punchHeadline(first),
+      marks: steps.flatMap(({ setting }) => (setting.kind === 'mark' ? [setting.at] : [])),
+      words: steps.flatMap((step) => {
+        if (step.setting.kind === 'last lines') return [punchHeadline(step)];
+        return step.setting.name === undefined ? [] : [`Mark “${step.setting.name}” on your board`];
+      }),
+    }
+  );
+}
+
 /** What the cut list shows of a piece. */
 export function cutListEntry(
   { marks }: Pick<BoxToMake, 'marks'>,
@@ -194,8 +222,10 @@ export function cutListEntry(
     .flatMap(({ operations }) => operations)
     .filter((operation) => operation.kind !== 'punch' && !isLine(operation));
   const said = flatHeadlines(others).join(', ');
+  const punch = piece.punchBoard && punchOf(piece, kit);
   return {
     strips: withWordsOnce(steps.flatMap((step) => stripsOf(step, piece, kit))),
+    ...(punch && { punch }),
     snips: said === '' ? '' : `${capitalised(said)}.`,
   };
 }

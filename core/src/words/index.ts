@@ -1,5 +1,11 @@
 export { clashInWords } from './clash.ts';
-export { cutListEntry, type CutListEntry, type RulerStrip, type StripMark } from './cut-list.ts';
+export {
+  cutListEntry,
+  type CutListEntry,
+  type PunchTold,
+  type RulerStrip,
+  type StripMark,
+} from './cut-list.ts';
 export { faceInWords, facesInWords } from './faces.ts';
 export { laidInWords } from './laid.ts';
 export { formatNearest } from './measures.ts';
@@ -11,6 +17,6 @@ export { noteBefore, stageNote } from './stage.ts';
 export { verdictsOf, type Verdict } from './verdicts.ts';
 export { flatHeadlines, momentFigure, sayStep, type StepWords, type Telling } from './step.ts';
 export { markWords, scoreUnit } from './score.ts';
-export { punchFigure, punchHeadline } from './punch.ts';
+
 export { sizeSumInWords, whyCutToThat } from './why-size.ts';
 export { sizeInWords, sizeWithin } from './sizes.ts';

@@ -240,6 +240,7 @@ async function keepBoth(): Promise<void> {
         data-first-step="cut list"
         :plan="project.shown.plan"
         :request="project.shown.request"
+        :told="project.shown.told"
         :stale="stale"
         :changes="changes"
       >
@@ -260,8 +261,7 @@ async function keepBoth(): Promise<void> {
     <OpeningNote v-else :state="project.openState" @retry="project.open(id)" />
     <VerdictBar
       v-if="project.openState.kind === 'open' && project.shown"
-      :plan="project.shown.plan"
-      :request="project.shown.request"
+      :verdicts="project.shown.told.verdicts"
       :trouble="trouble"
       @rescue="rescues = true"
     />

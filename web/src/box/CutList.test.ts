@@ -22,6 +22,7 @@ import { createPinia } from 'pinia';
 import PrimeVue from 'primevue/config';
 import { describe, expect, it } from 'vitest';
 import { defineComponent, type PropType } from 'vue';
+import { tell } from '../planner/tell.ts';
 import { anyBox } from '../testing/any-box.ts';
 import CutList from './CutList.vue';
 import StyleControl from './StyleControl.vue';
@@ -31,7 +32,7 @@ const anyOption: PropType<StyleOption> = Object;
 function card(plan: Plan, request: PlanRequest) {
   return mount(CutList, {
     global: { plugins: [createPinia(), PrimeVue] },
-    props: { plan, request, stale: false },
+    props: { plan, request, told: tell({ plan, request }), stale: false },
   });
 }
 

@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import {
-  cutListEntry,
   cutSizeOf,
   cutUnit,
   paperFor,
   papersOf,
-  printsOnBox,
-  ribbonInWords,
   type Piece,
   type PieceChange,
   type Plan,
   type PlanChanges,
   type PlanRequest,
   type PrintOnPiece,
+  type PunchTold,
   type RulerStrip as Strip,
 } from '@rangoli/core';
 import { ChevronDown } from '@lucide/vue';
@@ -22,6 +20,9 @@ import MeasureText from '../parts/MeasureText.vue';
 import { useEscape } from '../parts/use-escape.ts';
 import RulerStrip from '../parts/RulerStrip.vue';
 import Worded from '../parts/Worded.vue';
+import { searcher } from '../planner/planner.ts';
+import type { BoxTold } from '../planner/tell.ts';
+import { useWorkedOut } from '../planner/use-worked-out.ts';
 import { useHighlight } from '../stores/highlight.ts';
 import PieceWas from './PieceWas.vue';
 import PunchStrip from './PunchStrip.vue';
@@ -32,6 +33,7 @@ import StripBlock from './StripBlock.vue';
 const props = defineProps<{
   plan: Plan;
   request: PlanRequest;
+  told: BoxTold;
   stale: boolean;
   /** What has changed from the box that this one was made from. */
   changes?: PlanChanges | undefined;
@@ -49,11 +51,17 @@ const highlight = useHighlight();
 const papers = computed(() => papersOf(props.request));
 
 function stripsOf(piece: Piece): readonly Strip[] {
-  return entries.value.get(piece.id)?.strips ?? [];
+  return props.told.entries.get(piece.id)?.strips ?? [];
 }
 
 function snipsOf(piece: Piece): string {
-  return entries.value.get(piece.id)?.snips ?? '';
+  return props.told.entries.get(piece.id)?.snips ?? '';
+}
+
+/** How a punch board is set for it, where one is. */
+function punchOf(piece: Piece): readonly PunchTold[] {
+  const punch = props.told.entries.get(piece.id)?.punch;
+  return punch ? [punch] : [];
 }
 
 /** How prints with a way up come out; while a measure is dragged they wait until it has come to rest. */
@@ -61,10 +69,12 @@ const settled = refDebounced(
   computed(() => ({ plan: props.plan, request: props.request })),
   180,
 );
-const prints = computed(() => printsOnBox(settled.value.plan, settled.value.request));
+const { workedOut: printed } = useWorkedOut(settled, ({ plan, request }) =>
+  searcher((tasks) => tasks.printsOnBox(plan, request)),
+);
 
 function printsOf({ id }: Piece): readonly PrintOnPiece[] {
-  return prints.value.filter(({ piece }) => piece === id);
+  return printed.value?.result.filter(({ piece }) => piece === id) ?? [];
 }
 
 function linesOf({ marks }: Strip) {
@@ -100,16 +110,6 @@ const chosen = shallowRef<string>();
 const inHand = computed(
   () => props.plan.pieces.find(({ id }) => id === chosen.value) ?? props.plan.pieces[0],
 );
-/** What is shown of the pieces whose scores are seen, by their ids. */
-const entries = computed(() => {
-  const pieces = isMany.value ? [inHand.value].flatMap((piece) => piece ?? []) : props.plan.pieces;
-  return new Map(
-    pieces.map((piece) => [
-      piece.id,
-      cutListEntry(props.plan, piece, paperFor(papers.value, piece.paper), props.request.kit),
-    ]),
-  );
-});
 // A score that is pointed at on the mat is to be seen on its ruler.
 watch(
   () => highlight.lit?.piece,
@@ -203,7 +203,13 @@ const showsSteps = shallowRef(false);
             /></span>
           </template>
         </StripBlock>
-        <PunchStrip v-if="piece.punchBoard" :piece="piece" :kit="request.kit" />
+        <PunchStrip
+          v-for="punch in punchOf(piece)"
+          :key="punch.headline"
+          :piece="piece"
+          :punch="punch"
+          :kit="request.kit"
+        />
         <p v-if="snipsOf(piece)" class="snips">{{ snipsOf(piece) }}</p>
         <PrintNote
           v-for="print in printsOf(piece)"
@@ -214,8 +220,8 @@ const showsSteps = shallowRef(false);
         />
       </template>
     </article>
-    <p v-for="each in plan.assembly.ribbons ?? []" :key="each.id" class="ribbon">
-      <strong>Ribbon</strong> <Worded :text="ribbonInWords(each, cutUnit(request.kit))" />
+    <p v-for="ribbon in told.ribbons" :key="ribbon" class="ribbon">
+      <strong>Ribbon</strong> <Worded :text="ribbon" />
     </p>
     <SheetList :plan="plan" :request="request" :size="isDense ? 'small' : 'large'" />
     <details class="steps" @toggle="showsSteps = true">

@@ -27,9 +27,10 @@ describe('any box on the screen', () => {
         expect(mat.html()).not.toMatch(holes);
         for (const { name } of plan.pieces) expect(mat.text()).toContain(name);
         mat.unmount();
-        const bar = mount(VerdictBar, { global, props: { plan, request, trouble: undefined } });
+        const verdicts = verdictsOf(plan, request);
+        const bar = mount(VerdictBar, { global, props: { verdicts, trouble: undefined } });
         expect(bar.html()).not.toMatch(holes);
-        expect(bar.findAll('li')).toHaveLength(verdictsOf(plan, request).length);
+        expect(bar.findAll('li')).toHaveLength(verdicts.length);
         bar.unmount();
         const sheets = mount(SheetList, { global, props: { plan, request, size: 'large' } });
         expect(sheets.html()).not.toMatch(holes);

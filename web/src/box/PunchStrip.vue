@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import {
   cutSizeOf,
-  flatOperations,
   inchFraction,
   millimetres,
-  punchHeadline,
   type Kit,
   type LineRef,
   type Piece,
-  type PunchOperation,
+  type PunchTold,
 } from '@rangoli/core';
 import { computed } from 'vue';
 import RulerStrip from '../parts/RulerStrip.vue';
@@ -16,15 +14,10 @@ import { useHighlight } from '../stores/highlight.ts';
 import StripBlock from './StripBlock.vue';
 
 /** How a punch board is set for a piece: its marks on the board's ruler, and how it goes on from there. */
-const props = defineProps<{ piece: Piece; kit: Kit }>();
+const props = defineProps<{ piece: Piece; punch: PunchTold; kit: Kit }>();
 
 const highlight = useHighlight();
 
-const steps = computed((): readonly PunchOperation[] =>
-  flatOperations(props.piece, [], props.kit).flatMap((operation) =>
-    operation.kind === 'punch' ? [operation] : [],
-  ),
-);
 const lines = computed((): readonly LineRef[] => {
   const { columns, rows } = props.piece.grid;
   return [
@@ -33,11 +26,7 @@ const lines = computed((): readonly LineRef[] => {
   ];
 });
 const isLit = computed(() => lines.value.some((line) => highlight.isLit(props.piece.id, line)));
-const marks = computed(() =>
-  steps.value.flatMap(({ setting }) =>
-    setting.kind === 'mark' ? [{ reading: setting.at, isLit: isLit.value }] : [],
-  ),
-);
+const marks = computed(() => props.punch.marks.map((reading) => ({ reading, isLit: isLit.value })));
 /** The board's own ruler; a corner board has marks and no steps, and is drawn with usual ones. */
 const ruler = computed(() => {
   const { diagonalBoard, cornerBoard, trimmer } = props.kit;
@@ -46,26 +35,18 @@ const ruler = computed(() => {
   const { unit } = cornerBoard ?? trimmer;
   return { pitch: unit === 'inch' ? inchFraction(1, 16) : millimetres(1), unit };
 });
-/** The name of a corner's mark, and what follows on the other sides of a diamond. */
-const words = computed(() =>
-  steps.value.flatMap((step) => {
-    if (step.setting.kind === 'last lines') return [punchHeadline(step)];
-    return step.setting.name === undefined ? [] : [`Mark “${step.setting.name}” on your board`];
-  }),
-);
 </script>
 
 <template>
   <StripBlock
-    v-if="steps[0]"
-    :headline="punchHeadline(steps[0])"
+    :headline="punch.headline"
     :is-lit="isLit"
     @light="highlight.light(piece.id, lines)"
     @unlight="highlight.unlight()"
   >
     <RulerStrip :length="cutSizeOf(piece.grid).width" v-bind="ruler" :marks="marks" />
     <template #words
-      ><span v-for="word in words" :key="word">{{ word }}</span></template
+      ><span v-for="word in punch.words" :key="word">{{ word }}</span></template
     >
   </StripBlock>
 </template>

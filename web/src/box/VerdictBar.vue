@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { verdictsOf, type Plan, type PlanRequest, type Verdict } from '@rangoli/core';
+import type { Verdict } from '@rangoli/core';
 import { onClickOutside, useMediaQuery } from '@vueuse/core';
 import { computed, shallowRef, useId, useTemplateRef } from 'vue';
 import { useEscape } from '../parts/use-escape.ts';
 import Worded from '../parts/Worded.vue';
 
 /** What makers check before they cut; or why the plan above is the last good one. */
-const props = defineProps<{ plan: Plan; request: PlanRequest; trouble: string | undefined }>();
+const props = defineProps<{ verdicts: readonly Verdict[]; trouble: string | undefined }>();
 const emit = defineEmits<{ rescue: [] }>();
 
 /** Which verdict is told in full. */
@@ -27,15 +27,14 @@ const whys: Readonly<Record<Verdict['about'], string>> = {
   paper: 'which?',
 };
 
-const all = computed(() => verdictsOf(props.plan, props.request));
 /** On a phone only what wants care is told at once. */
 const isNarrow = useMediaQuery('(max-width: 679px)');
 const showsAll = shallowRef(false);
 const isBrief = computed(() => isNarrow.value && !showsAll.value);
-const verdicts = computed(() =>
+const shown = computed(() =>
   isBrief.value
-    ? all.value.filter(({ state }) => state === 'care' || state === 'wrong')
-    : all.value,
+    ? props.verdicts.filter(({ state }) => state === 'care' || state === 'wrong')
+    : props.verdicts,
 );
 </script>
 
@@ -43,8 +42,8 @@ const verdicts = computed(() =>
   <footer ref="bar" class="bar" aria-label="Verdict">
     <p v-if="trouble" class="trouble" role="status"><i class="wrong" />{{ trouble }}</p>
     <ul v-else>
-      <li v-if="verdicts.length === 0"><i class="holds" /><strong>All holds</strong></li>
-      <li v-for="verdict in verdicts" :key="verdict.about" :class="verdict.about">
+      <li v-if="shown.length === 0"><i class="holds" /><strong>All holds</strong></li>
+      <li v-for="verdict in shown" :key="verdict.about" :class="verdict.about">
         <i v-if="verdict.state" :class="verdict.state" />
         <span
           >{{ verdict.text[0] }}<strong><Worded :text="verdict.text[1]" /></strong

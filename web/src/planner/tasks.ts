@@ -12,6 +12,7 @@ import {
   neatGiftThatFits,
   papersOf,
   planBox,
+  printsOnBox,
   rescue,
   sizeSums,
   squareGifts,
@@ -26,12 +27,13 @@ import {
   type LeftOff,
   type Length,
   type OverTop,
-  type Plan,
   type PlanRequest,
+  type PlanResult,
   type Problem,
   type WayOut,
   type WindowPlace,
 } from '@rangoli/core';
+import { tell, type BoxTold, type Planned } from './tell.ts';
 import { wearableFaces, type WearableFace } from './wearable-faces.ts';
 
 /** How large gifts may be for a kind of box on its sheets. */
@@ -49,10 +51,14 @@ export interface Refused {
   readonly problems: readonly Problem[];
 }
 
-/** A planned box with what was asked for. */
-export interface Planned {
-  readonly plan: Plan;
-  readonly request: PlanRequest;
+/** What came of a request, in words too where it can be made. */
+export type PlannedAndTold =
+  | (Extract<PlanResult, { ok: true }> & { readonly told: BoxTold })
+  | Extract<PlanResult, { ok: false }>;
+
+function planAndTell(request: PlanRequest): PlannedAndTold {
+  const result = planBox(request);
+  return result.ok ? { ...result, told: tell({ plan: result.plan, request }) } : result;
 }
 
 /** The faces of a box that something may be worn on, and what of that is not on it. */
@@ -111,6 +117,8 @@ async function lookForWaysOut(
 /** What is worked out beside the page, so that neither typing nor dragging ever waits for it. */
 export const tasks = {
   planBox,
+  planAndTell,
+  printsOnBox,
   sizeSums,
   compareStyles,
   largestGift,

@@ -1,11 +1,12 @@
-import type { PlanRequest, PlanResult } from '@rangoli/core';
+import type { PlanRequest } from '@rangoli/core';
 import { planner } from './planner.ts';
+import type { PlannedAndTold } from './tasks.ts';
 import { useWorkedOut } from './use-worked-out.ts';
 
 /** Where planning fails by a fault of its own, it is a refusal: no figures of another box are taken for this one. */
-async function plan(request: PlanRequest): Promise<PlanResult> {
+async function plan(request: PlanRequest): Promise<PlannedAndTold> {
   try {
-    return await planner((tasks) => tasks.planBox(request));
+    return await planner((tasks) => tasks.planAndTell(request));
   } catch (error) {
     console.error(error);
     const message =

@@ -3,7 +3,6 @@ import {
   projectDocumentSchema,
   kitAsItIs,
   type Kit,
-  type Plan,
   type DirectedRoom,
   type PlanRequest,
   type ProjectDocument,
@@ -15,6 +14,7 @@ import { createProject, restoreProject } from '../api/projects.ts';
 import { asOwnBox, readBox, type Boxes } from '../keeping/boxes.ts';
 import type { Replica, Standing } from '../keeping/replica.ts';
 import { canFit, fitted, readyToFit } from '../planner/finished-size.ts';
+import type { BoxTold, Planned } from '../planner/tell.ts';
 import type { Refused } from '../planner/tasks.ts';
 import { usePlanned } from '../planner/use-planned.ts';
 import { record, startHistory, stepBack, stepForward, type History } from './history.ts';
@@ -33,10 +33,9 @@ export type OpenState =
 /** How the open box stands between this browser and the server. */
 export type SaveState = Standing<ProjectDocument>;
 
-/** The last plan that came out, with the request that it answers. */
-interface GoodPlan {
-  readonly plan: Plan;
-  readonly request: PlanRequest;
+/** The last plan that came out, with the request that it answers and what is said of it. */
+interface GoodPlan extends Planned {
+  readonly told: BoxTold;
 }
 
 function now(what: string, press?: number) {
@@ -67,7 +66,10 @@ export const useProject = defineStore('project', () => {
     planned,
     (now) => {
       if (!now) shown.value = undefined;
-      else if (now.result.ok) shown.value = { plan: now.result.plan, request: now.request };
+      else if (now.result.ok) {
+        const { plan, told } = now.result;
+        shown.value = { plan, request: now.request, told };
+      }
     },
     { flush: 'sync' },
   );
