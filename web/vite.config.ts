@@ -63,14 +63,14 @@ export default defineConfig({
               test: /comlink|preload-helper|src\/(views|planner\/(planner|load-tasks))\.ts/,
               priority: 2,
             },
-            // Dialogs come when they are opened.
-            {
-              name: 'dialog',
-              test: /primevue\/(dialog|focustrap)\/|icons\/window(max|min)imize\//,
-              priority: 3,
-            },
             // What most views use is one file and not forty.
-            { name: 'shared', minShareCount: 6, priority: 1 },
+            {
+              name: 'shared',
+              // Dialogs come when they are opened.
+              test: (id: string) => !/primevue\/(dialog|focustrap)\/|window(max|min)imize/.test(id),
+              minShareCount: 6,
+              priority: 1,
+            },
           ],
         },
       },
