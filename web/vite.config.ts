@@ -60,7 +60,7 @@ export default defineConfig({
             // What begins a page is no part of what all views share: it runs before that has come.
             {
               name: 'begin',
-              test: /comlink|preload-helper|src\/(views|planner\/(planner|load-tasks))\.ts/,
+              test: /comlink|preload-helper|src\/(no-eval|views|api\/ahead|planner\/(planner|load-tasks))\.ts/,
               priority: 2,
             },
             // What most views use is one file and not forty.

@@ -1,10 +1,22 @@
-import { startPlanning } from './planner/planner.ts';
-import { viewAt, views } from './views.ts';
+import './no-eval.ts';
+import { askAhead } from './api/ahead.ts';
+import { planAhead, startPlanning } from './planner/planner.ts';
+import { boxAt, viewAt, views } from './views.ts';
 
-// Small, so that it runs while the rest is still on its way: what the view needs and the planner come side by side
-// with the application itself.
+// Small, so that it runs while the rest is still on its way: the planner, the box and what the view needs come side by
+// side with the application itself.
+const { pathname } = window.location;
 startPlanning();
-views[viewAt(window.location.pathname)]().catch(() => {
+const box = boxAt(pathname);
+if (box !== undefined) planAhead(askAhead(`/projects/${box}`).then(documentIn));
+views[viewAt(pathname)]().catch(() => {
   // It is asked for again by the router, who tells what is wrong.
 });
 void import('./main.ts');
+
+async function documentIn(answer: Response): Promise<unknown> {
+  const told: unknown = await answer.clone().json();
+  return typeof told === 'object' && told !== null && 'document' in told
+    ? told.document
+    : undefined;
+}

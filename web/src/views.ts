@@ -39,6 +39,11 @@ export const addresses: Readonly<Record<View, string>> = {
   nowhere: '/:path(.*)*',
 };
 
+/** The box whose view is at a path, by its id; undefined where none is. */
+export function boxAt(path: string): string | undefined {
+  return /^\/box\/([^/]+)/.exec(path)?.[1];
+}
+
 /** The view at a path: told before there is a router. */
 export function viewAt(path: string): View {
   const parts = path.split('/');

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ownPage, takeAhead } from './ahead.ts';
 
 const problemSchema = z.object({ detail: z.string(), current: z.unknown().optional() });
 
@@ -81,13 +82,11 @@ export async function sendForm(path: string, form: FormData): Promise<unknown> {
   });
 }
 
-/** A page of somebody else can't send this one. */
-const ownPage = { 'x-rangoli': 'web' };
-
 async function answerTo(path: string, init: RequestInit): Promise<unknown> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, init);
+    const ahead = init.method === 'GET' ? takeAhead(path) : undefined;
+    response = await (ahead ?? fetch(`/api${path}`, init));
   } catch {
     throw new Unreachable();
   }

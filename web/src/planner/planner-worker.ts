@@ -1,3 +1,4 @@
+import '../no-eval.ts';
 import { expose } from 'comlink';
 import { tasks } from './tasks.ts';
 

@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import { loadTasks, plannerScript } from './load-tasks.ts';
-import type { Tasks } from './tasks.ts';
+import type { PlanRequest } from '@rangoli/core';
+import type { PlannedAndTold, PlannedUnread, Tasks } from './tasks.ts';
 
 /** Has the tasks do something, and gives what comes of it. */
 type Planner = <Result>(
@@ -45,6 +46,23 @@ export const planner: Planner = (work) => {
 /** Starts the planner, so that it is there when it is first asked. */
 export function startPlanning(): void {
   startedPlanner ??= startPlanner();
+}
+
+let ahead: Promise<PlannedUnread | undefined> | undefined;
+
+/** Plans a box as soon as the server has answered, whoever asks for its plan later. */
+export function planAhead(reading: Promise<unknown>): void {
+  ahead = reading
+    .then((document) => planner((tasks) => tasks.planUnread(document)))
+    .catch(() => undefined);
+}
+
+/** The plan that was made ahead, where it is for this request; asked once. */
+export async function takePlanAhead(request: PlanRequest): Promise<PlannedAndTold | undefined> {
+  const mine = ahead;
+  ahead = undefined;
+  const planned = await mine;
+  return planned?.request === JSON.stringify(request) ? planned.result : undefined;
 }
 
 let startedSearcher: Planner | undefined;

@@ -13,6 +13,7 @@ import {
   papersOf,
   planBox,
   printsOnBox,
+  projectDocumentSchema,
   rescue,
   sizeSums,
   squareGifts,
@@ -59,6 +60,18 @@ export type PlannedAndTold =
 function planAndTell(request: PlanRequest): PlannedAndTold {
   const result = planBox(request);
   return result.ok ? { ...result, told: tell({ plan: result.plan, request }) } : result;
+}
+
+/** A box as it stands on the server, planned before anybody has read it; its request as text, to be known by. */
+export interface PlannedUnread {
+  readonly request: string;
+  readonly result: PlannedAndTold;
+}
+
+/** @throws ZodError where it is no box. */
+function planUnread(document: unknown): PlannedUnread {
+  const { box } = projectDocumentSchema.parse(document);
+  return { request: JSON.stringify(box), result: planAndTell(box) };
 }
 
 /** The faces of a box that something may be worn on, and what of that is not on it. */
@@ -118,6 +131,7 @@ async function lookForWaysOut(
 export const tasks = {
   planBox,
   planAndTell,
+  planUnread,
   printsOnBox,
   sizeSums,
   compareStyles,

@@ -7,6 +7,7 @@ const { box } = newProject('inch');
 let isBroken = false;
 
 vi.mock('./planner.ts', () => ({
+  takePlanAhead: () => Promise.resolve(undefined),
   planner: (): Promise<unknown> =>
     isBroken ? Promise.reject(new Error('A fault')) : Promise.resolve(planBox(box)),
 }));

@@ -1,12 +1,13 @@
 import type { PlanRequest } from '@rangoli/core';
-import { planner } from './planner.ts';
+import { planner, takePlanAhead } from './planner.ts';
 import type { PlannedAndTold } from './tasks.ts';
 import { useWorkedOut } from './use-worked-out.ts';
 
 /** Where planning fails by a fault of its own, it is a refusal: no figures of another box are taken for this one. */
 async function plan(request: PlanRequest): Promise<PlannedAndTold> {
   try {
-    return await planner((tasks) => tasks.planAndTell(request));
+    const ahead = await takePlanAhead(request);
+    return ahead ?? (await planner((tasks) => tasks.planAndTell(request)));
   } catch (error) {
     console.error(error);
     const message =

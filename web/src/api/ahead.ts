@@ -1,0 +1,24 @@
+/** A page of somebody else can’t send this one. */
+export const ownPage = { 'x-rangoli': 'web' } as const;
+
+/** Milliseconds after which what was asked ahead is of yesterday. */
+const untilOld = 10_000;
+
+const asked = new Map<string, Promise<Response>>();
+
+/** Asks the server for what a view will ask for, before that has come; what it answers. */
+export function askAhead(path: string): Promise<Response> {
+  const answer = fetch(`/api${path}`, { headers: ownPage });
+  asked.set(path, answer);
+  // Who takes it hears of what goes wrong.
+  answer.catch(() => undefined);
+  setTimeout(() => asked.delete(path), untilOld);
+  return answer;
+}
+
+/** What was asked ahead, once. */
+export function takeAhead(path: string): Promise<Response> | undefined {
+  const answer = asked.get(path);
+  asked.delete(path);
+  return answer;
+}
