@@ -1,5 +1,6 @@
 import vue from '@vitejs/plugin-vue';
 import { defaultClientConditions, defineConfig } from 'vite';
+import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 import { themeAsCss } from './theme/theme-as-css.ts';
 
@@ -7,6 +8,8 @@ export default defineConfig({
   plugins: [
     themeAsCss(),
     vue(),
+    // Once here, and not by the server for every visit.
+    compression({ include: /\.(js|css|html|svg)$/ }),
     VitePWA({
       // Registered once the page has loaded what it needs itself.
       injectRegister: null,
@@ -51,19 +54,29 @@ export default defineConfig({
   build: {
     target: 'es2022',
     reportCompressedSize: false,
+    // What all views share is asked for at once; the few small files of a view are named in it.
+    modulePreload: {
+      resolveDependencies: (_, files) => files.filter((file) => /\/(shared|drawing)-/.test(file)),
+    },
     // One style sheet, so that no view waits for its own.
     cssCodeSplit: false,
     rolldownOptions: {
       output: {
         codeSplitting: {
+          includeDependenciesRecursively: false,
           groups: [
             // What begins a page is no part of what all views share: it runs before that has come.
             {
               name: 'begin',
-              test: /comlink|preload-helper|src\/(no-eval|views|api\/ahead|planner\/(planner|load-tasks))\.ts/,
+              test: /comlink|preload-helper|node_modules\/idb|src\/(no-eval|views|api\/ahead|keeping\/browser-store|planner\/(planner|planner-worker|load-tasks))\.ts/,
               priority: 2,
             },
-            // What most views use is one file and not forty.
+            // What most views use is one file and not forty, and so is what draws pieces and boxes.
+            {
+              name: 'drawing',
+              test: /(web\/src\/(parts\/(?!Count|Choice)|fold|prints|dress)|core\/src\/(gift|piece))/,
+              minShareCount: 3,
+            },
             {
               name: 'shared',
               // Dialogs come when they are opened.

@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
+import compressedFiles from 'express-static-gzip';
 import cookieParser from 'cookie-parser';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
@@ -28,6 +29,9 @@ export interface AppParts {
 
 /** Two hundred boxes that are ticked one by one through every step are more than any other body. */
 const progressLimit = '2mb';
+
+/** What the build has compressed is sent as it is, the smallest first. */
+const asCompressed = { enableBrotli: true, orderPreference: ['br', 'gz'] };
 
 /** The whole application on one port: the API under `/api`, and the client for every other address. */
 export function createApp(parts: AppParts): Express {
@@ -98,13 +102,13 @@ export function createApp(parts: AppParts): Express {
   const page = join(client, 'index.html');
   if (existsSync(page)) {
     // What is built is named after its content; everything else may be another one tomorrow.
-    const assets = express.static(join(client, 'assets'), {
-      maxAge: '1y',
-      immutable: true,
-      fallthrough: false,
+    const assets = compressedFiles(join(client, 'assets'), {
+      ...asCompressed,
+      serveStatic: { maxAge: '1y', immutable: true, fallthrough: false },
     });
     app.use('/assets', assets);
-    app.use(express.static(client, { index: false, cacheControl: false }));
+    const files = { ...asCompressed, index: false, serveStatic: { cacheControl: false } };
+    app.use(compressedFiles(client, files));
     app.get('/{*path}', (_request, response) => {
       response.set('Cache-Control', 'no-cache').sendFile(page);
     });

@@ -8,12 +8,19 @@ import {
   kitSchema,
   kitWith,
   shippedToolbox,
+  toolboxSchema,
   toolKindSchema,
 } from './index.ts';
 
 const tools = toolKindSchema.options
   .flatMap((kind) => drawerOf(shippedToolbox, kind))
   .filter(isOneOfAKind);
+
+describe('what is shipped', () => {
+  it('is what an empty toolbox begins with', () => {
+    expect(shippedToolbox).toEqual(toolboxSchema.parse({ version: 1 }));
+  });
+});
 
 describe('a tool that a box is planned for', () => {
   it('takes the place of the one of its kind, and of nothing else', () => {

@@ -56,7 +56,17 @@ export type Toolbox = z.infer<typeof toolboxSchema>;
 export type ToolOf<Kind extends ToolKind> = Toolbox[Kind][number]['tool'];
 
 /** What is shipped: tools of both rulers, none of which is anybody's yet. */
-export const shippedToolbox: Toolbox = toolboxSchema.parse({ version: 1 });
+export const shippedToolbox: Toolbox = {
+  version: 1,
+  boards: unowned(genericBoards),
+  trimmers: unowned(genericTrimmers),
+  diagonalBoards: unowned(genericDiagonalBoards),
+  cornerBoards: unowned(genericCornerBoards),
+  rulers: unowned(genericRulers),
+  punches: unowned(genericPunches),
+  adhesives: unowned(genericAdhesives),
+  without: [],
+};
 
 /** The tools to choose from: those that the maker has; all, until any is marked as theirs. */
 export function toolsAtHand<Tool>(kept: readonly Kept<Tool>[]): readonly Tool[] {

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { paperFor, papersOf, type FaceChoice, type Plan, type PlanRequest } from '@rangoli/core';
-import { useElementSize, useMediaQuery } from '@vueuse/core';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef, useTemplateRef, watch } from 'vue';
 import { useDressing } from '../dress/dressing.ts';
 import { usePointing } from '../dress/pointing.ts';
 import { isPlainPiece } from '../parts/lay-pieces.ts';
+import { useObservedSize } from '../parts/use-observed-size.ts';
 import { cardLook, frontOf, type CardSideName } from '../prints/card-look.ts';
 import FinishedSizes from './FinishedSizes.vue';
 import MatPieces from './MatPieces.vue';
@@ -20,14 +21,14 @@ const FaceMenu = defineAsyncComponent(() => import('../dress/FaceMenu.vue'));
 const dressing = useDressing();
 const pointing = usePointing();
 const mat = useTemplateRef<HTMLElement>('mat');
-const { width, height } = useElementSize(mat, { width: 660, height: 360 });
+const { width, height } = useObservedSize(mat, { width: 660, height: 360 });
 /** On a mat that is narrower than this several pieces could not be read beside one another. */
 const narrow = 480;
 const isNarrow = computed(() => width.value < narrow && props.plan.pieces.length > 1);
 /** Pixels left free for what is said over the pieces, which takes two lines on a narrow mat. */
 const head = computed(() => (width.value < narrow ? 36 : 18));
 const section = useTemplateRef<HTMLElement>('section');
-const whole = useElementSize(section);
+const whole = useObservedSize(section);
 
 /** Points at a face, with its menu where the pointer is. */
 function pointAt({ clientX, clientY }: MouseEvent, face: FaceChoice): void {

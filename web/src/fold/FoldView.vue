@@ -4,7 +4,6 @@ import { PackageOpen, Pause, Play, StepForward } from '@lucide/vue';
 import {
   refDebounced,
   TransitionPresets,
-  useElementSize,
   useMediaQuery,
   useRafFn,
   useTransition,
@@ -19,6 +18,7 @@ import { looksOf } from '../prints/card-look.ts';
 import { foldingBoxOf } from './box-faces.ts';
 import { fineryOf } from './finery.ts';
 import type { FoldStage } from './fold-stage.ts';
+import { useObservedSize } from '../parts/use-observed-size.ts';
 import { hasWebGL, whenIdle } from './loading.ts';
 import { borrowStage, returnStage } from './one-stage.ts';
 
@@ -31,7 +31,7 @@ const pointing = usePointing();
 const dressing = useDressing();
 const holder = useTemplateRef<HTMLElement>('holder');
 const frame = useTemplateRef('frame');
-const { width, height } = useElementSize(frame);
+const { width, height } = useObservedSize(frame);
 const stage = shallowRef<FoldStage>();
 const isDrawn = ref(false);
 

@@ -92,8 +92,7 @@ export function storeInMemory(): BrowserStore {
   };
 }
 
-/** The store in this browser's database, or one in memory where the browser has none to give. */
-export async function openBrowserStore(): Promise<BrowserStore> {
+async function open(): Promise<BrowserStore> {
   if (!('indexedDB' in globalThis)) return storeInMemory();
   try {
     const database = await openDB('rangoli', 1, {
@@ -105,4 +104,12 @@ export async function openBrowserStore(): Promise<BrowserStore> {
   } catch {
     return storeInMemory();
   }
+}
+
+let opening: Promise<BrowserStore> | undefined;
+
+/** The page's store in this browser's database, or one in memory where the browser has none to give; opened once. */
+export function openBrowserStore(): Promise<BrowserStore> {
+  opening ??= open();
+  return opening;
 }

@@ -11,10 +11,10 @@ import {
   type Length,
   type Unit,
 } from '@rangoli/core';
-import { useElementSize } from '@vueuse/core';
 import { area, line, pointer, scaleLinear } from 'd3';
 import { computed, ref, useTemplateRef } from 'vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
+import { useObservedSize } from '../parts/use-observed-size.ts';
 import type { Limits } from '../planner/tasks.ts';
 import { lengthTicks } from './length-ticks.ts';
 
@@ -30,7 +30,7 @@ const emit = defineEmits<{
 }>();
 
 const frame = useTemplateRef('frame');
-const { width, height } = useElementSize(frame, { width: 720, height: 520 });
+const { width, height } = useObservedSize(frame, { width: 720, height: 520 });
 const margin = { left: 58, right: 22, top: 18, bottom: 48 };
 
 const all = computed(() => [...props.limits.alike, ...props.limits.square]);

@@ -10,7 +10,7 @@ import {
   type PlacedFace,
   type Plan,
 } from '@rangoli/core';
-import { useElementSize } from '@vueuse/core';
+import { useObservedSize } from '../parts/use-observed-size.ts';
 import { computed, useTemplateRef } from 'vue';
 import {
   boundsOfAll,
@@ -168,7 +168,7 @@ const bounds = computed(() =>
 );
 
 const frame = useTemplateRef('frame');
-const { width, height } = useElementSize(frame);
+const { width, height } = useObservedSize(frame);
 /** How much of the picture is one pixel of the screen. */
 const pixel = computed(() => {
   const scale = Math.min(width.value / bounds.value.width, height.value / bounds.value.height);

@@ -1,4 +1,9 @@
-import type { RouteLocationNormalized, Router, RouterScrollBehavior } from 'vue-router';
+import {
+  START_LOCATION,
+  type RouteLocationNormalized,
+  type Router,
+  type RouterScrollBehavior,
+} from 'vue-router';
 import { boxOf } from './beside.ts';
 
 /** Milliseconds that a view has to become as long as it was, and how often that is looked at. */
@@ -61,6 +66,8 @@ export function keepTrail(router: Router): void {
 /** A view that is come back to is where it was left; any other begins at its top. */
 export const scrollTo: RouterScrollBehavior = (to, from, saved) => {
   if (to.path === from.path) return false;
+  // A page that begins at its top is there: to scroll it would have it laid out before it has come.
+  if (from === START_LOCATION && !saved) return false;
   // A page that is loaded anew knows only what the browser has kept.
   const places = left.get(to.path) ?? new Map([[page, saved?.top ?? 0]]);
   void settle(places);

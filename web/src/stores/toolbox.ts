@@ -17,21 +17,32 @@ import { v4 as newId } from 'uuid';
 import { computed } from 'vue';
 import { keptItems } from './kept-items.ts';
 
-/** What each shipped tool is before a maker has said anything of it. */
-const shippedItems = changedTools(
-  { before: toolboxSchema.parse(emptied(shippedToolbox)), after: shippedToolbox },
-  { known: new Map(), now: 0 },
-);
-
 /** A toolbox without a tool in it. */
-function emptied(toolbox: Toolbox): unknown {
-  return Object.fromEntries(
-    Object.entries(toolbox).map(([key, value]) => [key, Array.isArray(value) ? [] : value]),
+const emptyToolbox: Toolbox = {
+  version: 1,
+  boards: [],
+  trimmers: [],
+  diagonalBoards: [],
+  cornerBoards: [],
+  rulers: [],
+  punches: [],
+  adhesives: [],
+  without: [],
+};
+
+let known: ReadonlyMap<string, ToolItem> | undefined;
+
+/** What each shipped tool is before a maker has said anything of it; worked out when it is first asked. */
+function shippedItems(): ReadonlyMap<string, ToolItem> {
+  known ??= changedTools(
+    { before: emptyToolbox, after: shippedToolbox },
+    { known: new Map(), now: 0 },
   );
+  return known;
 }
 
 function initialOf(id: string): ToolItem | undefined {
-  const shipped = shippedItems.get(id);
+  const shipped = shippedItems().get(id);
   if (shipped) return shipped;
   const kind = toolKindSchema.options.find((each) => id === `without ${each}`);
   return kind && { kind: 'without', tools: kind, hasNone: false };
