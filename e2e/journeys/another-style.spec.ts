@@ -1,4 +1,5 @@
 import { allStyles } from '@rangoli/core';
+import { launchWithWebGL } from '../support/browser.ts';
 import { expect, openFromShelf, sizeOf, test } from '../support/test.ts';
 
 test('every kind of box is compared for the gift, and another one taken', async ({
@@ -107,6 +108,56 @@ test('several alike go in together', async ({ demo, page }) => {
   await expect(page.getByLabel('Diameter', { exact: true })).toBeVisible();
 });
 
+test('the folding is shown fold by fold to who wants nothing to move', async ({ demo, page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await openFromShelf(page, demo, 'Moon-phase top');
+  const slider = page.getByRole('slider', { name: 'How far the box is folded' });
+  await slider.focus();
+  await page.keyboard.press('Home');
+  await expect(slider).toHaveAttribute('aria-valuetext', 'flat');
+  const next = page.getByRole('button', { name: 'Show the next fold' });
+  const seen: number[] = [];
+  while ((await slider.getAttribute('aria-valuetext')) !== 'closed') {
+    await next.click();
+    const share = async () => Number(await slider.getAttribute('aria-valuenow'));
+    await expect.poll(share).toBeGreaterThan(seen.at(-1) ?? 0);
+    seen.push(await share());
+    // It stays there until it is asked to go on.
+    await page.waitForTimeout(120);
+    expect(await share()).toBe(seen.at(-1));
+  }
+  expect(seen.length).toBeGreaterThan(2);
+  const steps = seen.map((share, i) => share - (seen[i - 1] ?? 0));
+  for (const step of steps) expect(step).toBeCloseTo(100 / seen.length, 3);
+  await next.click();
+  await expect(slider).toHaveAttribute('aria-valuetext', 'flat');
+});
+
+test('one canvas is given from box to box', async ({ demo }) => {
+  const browser = await launchWithWebGL();
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.addInitScript(`
+    window.contexts = [];
+    const get = HTMLCanvasElement.prototype.getContext;
+    HTMLCanvasElement.prototype.getContext = function (kind, ...more) {
+      const context = get.call(this, kind, ...more);
+      if (context && kind.startsWith('webgl') && !window.contexts.includes(context)) window.contexts.push(context);
+      return context;
+    };
+  `);
+  const living = () =>
+    page.evaluate<number>('window.contexts.filter((each) => !each.isContextLost()).length');
+  await page.goto(demo.origin);
+  for (const name of ['Moon-phase top', 'Night tea tin', 'Hand lens']) {
+    await page.getByRole('link', { name }).first().click();
+    await expect(page.locator('.fold canvas')).toBeVisible({ timeout: 20_000 });
+    expect(await living(), name).toBe(1);
+    await page.getByRole('link', { name: 'Shelf' }).click();
+    await expect(page.locator('canvas')).toHaveCount(0);
+  }
+  await browser.close();
+});
+
 test('different things go in side by side', async ({ demo, page }) => {
   await openFromShelf(page, demo, 'Moon-phase top');
   const alone = await sizeOf(page, 'base').innerText();
@@ -182,7 +233,9 @@ test('a look at what fits grows to what the sheet allows, and changes no box una
   await page.getByRole('link', { name: 'Box', exact: true }).click();
   await expect(sizeOf(page, 'base')).toHaveText(before);
   await page.getByRole('link', { name: 'What fits' }).click();
+  const own = await page.locator('.size').innerText();
   await page.getByRole('button', { name: 'Largest square box' }).click();
+  await expect(page.locator('.size')).not.toHaveText(own);
   const looked = await page.locator('.size').innerText();
   await page.getByRole('button', { name: 'Begin a new box with this' }).click();
   await expect(page.getByLabel('Name of the box')).toHaveValue(

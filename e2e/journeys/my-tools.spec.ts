@@ -121,6 +121,48 @@ test('what is on the table is ticked off at a glance, found by its name, and fir
   await expect(region.getByRole('listitem').first()).toContainText(name);
 });
 
+test('from a box to its tools and back is the same place, with a tool that it is then planned for', async ({
+  demo,
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 560 });
+  await openFromShelf(page, demo, 'Pocket sundial');
+  const before = await sizeOf(page, 'base').innerText();
+  const panel = page.getByRole('complementary', { name: 'What is asked' });
+  await page.getByRole('combobox', { name: 'Scoring board' }).scrollIntoViewIfNeeded();
+  const scrolled = () => panel.evaluate((element) => Math.round(element.scrollTop));
+  const place = await scrolled();
+  expect(place).toBeGreaterThan(40);
+  await page.getByRole('combobox', { name: 'Scoring board' }).click();
+  await page.getByRole('option', { name: 'My tools…' }).click();
+  await expect(page.getByRole('heading', { name: 'My tools' })).toBeVisible();
+  // The box stays named there, after a reload too.
+  await page.reload();
+  await expect(page.getByRole('banner')).toContainText('Pocket sundial');
+  const coarse = page.getByRole('listitem').filter({ hasText: '1/8 in grooves' });
+  const fine = page.getByRole('listitem').filter({ hasText: '1/16 in grooves' });
+  await expect(page.getByText('This box is planned for it.').first()).toBeVisible();
+  await fine.getByRole('checkbox').check();
+  await fine.getByRole('button', { name: 'Plan this box for it' }).click();
+  await expect(fine.getByText('This box is planned for it.')).toBeVisible();
+  await expect(coarse.getByText('This box is planned for it.')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Box', exact: true }).click();
+  await expect(page.getByRole('combobox', { name: 'Scoring board' })).toContainText('1/16');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('combobox', { name: 'Scoring board' })).toContainText('1/8');
+  await expect(sizeOf(page, 'base')).toHaveText(before);
+
+  // There and back, by a link and by the browser’s own way.
+  for (const back of ['link', 'browser'] as const) {
+    await panel.evaluate((element, top) => element.scrollTo(0, top), place);
+    await page.getByRole('link', { name: 'Tools', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'My tools' })).toBeVisible();
+    if (back === 'link') await page.getByRole('link', { name: 'Box', exact: true }).click();
+    else await page.goBack();
+    await expect.poll(scrolled, back).toBe(place);
+  }
+});
+
 test('somebody with nothing to score with is told what is missing, and for what', async ({
   demo,
   page,
