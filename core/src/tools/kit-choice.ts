@@ -8,7 +8,7 @@ type OneOfAKind = Extract<
 >;
 
 /** Whether a box is planned for one tool of this kind, and not for all that there are. */
-export function isOneOfAKind(kept: KindedTool): kept is OneOfAKind {
+export function isOneOfAKind<Tool extends KindedTool>(kept: Tool): kept is Tool & OneOfAKind {
   return ['boards', 'trimmers', 'diagonalBoards', 'cornerBoards'].includes(kept.kind);
 }
 

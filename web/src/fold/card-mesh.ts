@@ -5,12 +5,14 @@ import {
   Vector2,
   type BufferAttribute,
   type BufferGeometry,
+  type Texture,
 } from 'three';
 import { BufferAttribute as Attribute, BufferGeometry as Geometry } from 'three';
 import type { PlacedFace, Point, Vector } from '@rangoli/core';
 import { plainLook, type CardLook, type CardSide } from '../prints/card-look.ts';
 import { printParts } from '../prints/print-parts.ts';
 import type { PrintTextures } from '../prints/print-textures.ts';
+import { edgesOf, type CardEdge } from './card-edges.ts';
 
 /** Where a corner of a flat piece is on the repeats of its print, counted in repeats, upwards. */
 function placeOnPrint({ laid }: CardSide, corner: Point | undefined): readonly [number, number] {
@@ -72,10 +74,29 @@ function direction(a: Vector): Vector {
 export interface CardSkin {
   readonly looks: ReadonlyMap<string, CardLook>;
   readonly flatOf: (face: PlacedFace) => readonly Point[];
-  readonly textures: Pick<PrintTextures, 'of'>;
+  /** Whether an edge of a face is a fold; without it all of them are cut. */
+  readonly isCreased?: (face: PlacedFace, from: number, to: number) => boolean;
+  readonly textures: {
+    readonly of: PrintTextures['of'];
+    readonly grain: () => Texture | undefined;
+  };
 }
 
 const roughness = 0.82;
+
+/** Surfaces give way to the lines that are drawn on them. */
+const underLines = { polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 } as const;
+
+/** So much of the core of the card is white. */
+const white = 0.45;
+
+/** The core of a card as it is seen where it is cut. */
+export function coreOf({ outside }: CardLook): Color {
+  return new Color(outside.colour).lerp(new Color('#ffffff'), white);
+}
+
+/** Millimetres that the grain of plain card takes to begin again. */
+const grainEvery = 26;
 
 /** The place of film among the materials. */
 const film = 1;
@@ -85,7 +106,7 @@ export class CardMesh {
   readonly geometry: BufferGeometry = new Geometry();
   /** Plain card first, film, then each print. */
   readonly materials: MeshStandardMaterial[] = [
-    new MeshStandardMaterial({ vertexColors: true, roughness }),
+    new MeshStandardMaterial({ vertexColors: true, roughness, ...underLines }),
     new MeshStandardMaterial({
       vertexColors: true,
       roughness: 0.15,
@@ -97,9 +118,19 @@ export class CardMesh {
   readonly #patterns: readonly FacePattern[];
   readonly #position: BufferAttribute;
   readonly #normal: BufferAttribute;
+  /** Its edges, cut and folded. */
+  readonly edges: readonly CardEdge[];
 
-  constructor(faces: readonly PlacedFace[], { looks, flatOf, textures }: CardSkin) {
+  constructor(faces: readonly PlacedFace[], skin: CardSkin) {
+    const { looks, flatOf, textures, isCreased = () => false } = skin;
     this.#patterns = faces.map(patternOf);
+    this.edges = edgesOf(faces, isCreased);
+    const [plain] = this.materials;
+    const grain = textures.grain();
+    if (plain && grain) plain.map = grain;
+    const folds = new Set(
+      this.edges.flatMap(({ kind, face, from }) => (kind === 'fold' ? [`${face} ${from}`] : [])),
+    );
     const count = this.#patterns.reduce(
       (sum, { triangles, corners }) => sum + 6 * triangles.length + 6 * corners,
       0,
@@ -133,13 +164,18 @@ export class CardMesh {
         paint(new Color(side.colour), 3 * triangles.length, material);
         const order = triangles.flatMap((each) => (turned ? [...each].reverse() : each));
         order.forEach((corner, n) => {
-          const [u, v] = placeOnPrint(side, flat[corner]);
+          const [u, v] = side.laid
+            ? placeOnPrint(side, flat[corner])
+            : [(flat[corner]?.x ?? 0) / grainEvery, (flat[corner]?.y ?? 0) / grainEvery];
           place.setXY(before + n, u, v);
         });
       }
-      // The cut edge shows the core of the card.
-      const core = new Color(look.outside.colour).lerp(new Color('#ffffff'), 0.35);
-      paint(core, 6 * corners, face?.role === 'film' ? film : 0);
+      // Where the card is cut its core is seen; round a fold its surface goes on.
+      const [core, surface] = [coreOf(look), new Color(look.outside.colour)];
+      for (let corner = 0; corner < corners; corner++) {
+        const isFolded = folds.has(`${i} ${corner}`);
+        paint(isFolded ? surface : core, 6, face?.role === 'film' ? film : 0);
+      }
     });
     endGroup();
     this.geometry.setAttribute('position', this.#position);
@@ -160,7 +196,7 @@ export class CardMesh {
     if (!map) return 0;
     const known = this.materials.findIndex((each) => each.map === map);
     if (known >= 0) return known;
-    return this.materials.push(new MeshStandardMaterial({ map, roughness })) - 1;
+    return this.materials.push(new MeshStandardMaterial({ map, roughness, ...underLines })) - 1;
   }
 
   /** Which of the faces a triangle of the body belongs to, by their places. */

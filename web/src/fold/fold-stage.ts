@@ -2,8 +2,8 @@ import {
   AmbientLight,
   BufferAttribute,
   BufferGeometry,
+  Color,
   DirectionalLight,
-  EdgesGeometry,
   Group,
   HemisphereLight,
   LineBasicMaterial,
@@ -28,9 +28,10 @@ import {
 } from '@rangoli/core';
 import type { CardLook } from '../prints/card-look.ts';
 import { PrintTextures } from '../prints/print-textures.ts';
-import { flatCorners } from './box-faces.ts';
+import { flatCorners, isCreased } from './box-faces.ts';
 import type { Finery } from './finery.ts';
-import { CardMesh } from './card-mesh.ts';
+import { CardLines } from './card-lines.ts';
+import { CardMesh, coreOf } from './card-mesh.ts';
 import { distanceFor, middleOf, type Place } from './composing.ts';
 import { giftGroup } from './gift-mesh.ts';
 import { litEdges, type LitLine } from './lit-edges.ts';
@@ -63,7 +64,7 @@ export class FoldStage {
   readonly #camera = new PerspectiveCamera(32, 1, 1, 8000);
   readonly #controls: OrbitControls;
   readonly #world = new Group();
-  readonly #sun = new DirectionalLight('#fff6e2', 2.1);
+  readonly #sun = new DirectionalLight('#fffaf0', 2);
   readonly #lit: LineSegments;
   readonly #marked: LineSegments;
   readonly #textures = new PrintTextures(() => this.draw());
@@ -71,7 +72,7 @@ export class FoldStage {
   #box: FoldingBox | undefined;
   #card: CardMesh | undefined;
   #cardMesh: Mesh | undefined;
-  #outline: LineSegments | undefined;
+  #lines: CardLines | undefined;
   #gift: Group | undefined;
   #finery: CardMesh | undefined;
   #fineryMesh: Mesh | undefined;
@@ -98,8 +99,9 @@ export class FoldStage {
     // Three's own up is y; boxes count upwards in z.
     this.#world.rotation.x = -Math.PI / 2;
     this.#scene.add(this.#world);
-    this.#scene.add(new HemisphereLight('#ffffff', '#54736a', 1.5));
-    this.#scene.add(new AmbientLight('#ffffff', 0.35));
+    // Together they give what faces the eye the colours of the flat drawing, and let no side go dark.
+    this.#scene.add(new HemisphereLight('#ffffff', '#a9bdb4', 0.8));
+    this.#scene.add(new AmbientLight('#ffffff', 1.1));
     this.#sun.castShadow = true;
     this.#sun.shadow.mapSize.set(1024, 1024);
     this.#sun.shadow.radius = 6;
@@ -137,6 +139,7 @@ export class FoldStage {
     this.#card = new CardMesh(closed, {
       looks,
       flatOf: (face) => flatCorners(box, face),
+      isCreased: (face, from, to) => isCreased(box, face, from, to),
       textures: this.#textures,
     });
     this.#cardMesh = new Mesh(this.#card.geometry, this.#card.materials);
@@ -144,7 +147,12 @@ export class FoldStage {
     this.#cardMesh.receiveShadow = true;
     this.#gift = giftGroup(gift);
     this.#giftPlaces = outermostPoints(gift);
-    this.#world.add(this.#cardMesh, this.#gift);
+    const dark = new Color('#14302d');
+    this.#lines = new CardLines(closed, this.#card.edges, ({ face, kind }) => {
+      const look = looks.get(closed[face]?.part ?? '');
+      return kind === 'cut' && look ? coreOf(look) : dark;
+    });
+    this.#world.add(this.#cardMesh, this.#gift, this.#lines.group);
     this.#move(time, open);
     this.#frameBox();
     this.draw();
@@ -166,7 +174,7 @@ export class FoldStage {
     this.#gift.position.z = (1 - scene.gift) * 120;
     // It is put on when the box is closed.
     if (this.#fineryMesh) this.#fineryMesh.visible = time >= this.#box.end && open === 0;
-    this.#drawOutline();
+    this.#lines?.move(scene.faces);
     this.#drawMark();
   }
 
@@ -263,19 +271,6 @@ export class FoldStage {
     this.#renderer.dispose();
   }
 
-  #drawOutline(): void {
-    if (!this.#card) return;
-    if (this.#outline) {
-      this.#world.remove(this.#outline);
-      this.#outline.geometry.dispose();
-    }
-    this.#outline = new LineSegments(
-      new EdgesGeometry(this.#card.geometry, 40),
-      new LineBasicMaterial({ color: '#14302d', transparent: true, opacity: 0.55 }),
-    );
-    this.#world.add(this.#outline);
-  }
-
   /** What is in the picture at this time, as three counts it: card, and the gift where it will lie. */
   #placesOf(faces: readonly PlacedFace[]): readonly Place[] {
     const places = [...faces.flatMap(({ ring }) => ring), ...this.#giftPlaces];
@@ -329,7 +324,7 @@ export class FoldStage {
     this.#camera.far = away * 8;
     this.#camera.updateProjectionMatrix();
     const radius = Math.max(...places.map(({ x, y, z }) => Math.hypot(x, y, z)));
-    this.#sun.position.set(-radius * 1.1, radius * 2.2, radius * 0.9);
+    this.#sun.position.set(-radius * 0.6, radius * 2, radius * 1.3);
     const { camera } = this.#sun.shadow;
     camera.left = camera.bottom = -radius * 1.3;
     camera.right = camera.top = radius * 1.3;
@@ -344,11 +339,9 @@ export class FoldStage {
     if (this.#fineryMesh) this.#world.remove(this.#fineryMesh);
     this.#card?.dispose();
     this.#finery?.dispose();
-    if (this.#outline) {
-      this.#world.remove(this.#outline);
-      this.#outline.geometry.dispose();
-    }
-    this.#box = this.#card = this.#cardMesh = this.#gift = this.#outline = undefined;
+    if (this.#lines) this.#world.remove(this.#lines.group);
+    this.#lines?.dispose();
+    this.#box = this.#card = this.#cardMesh = this.#gift = this.#lines = undefined;
     this.#finery = this.#fineryMesh = undefined;
   }
 }

@@ -14,7 +14,8 @@ import {
 import { describe, expect, it } from 'vitest';
 import { drawFaces } from './axonometric.ts';
 import { looksOf } from '../prints/card-look.ts';
-import { flatCorners, foldingBoxOf } from './box-faces.ts';
+import { flatCorners, foldingBoxOf, isCreased } from './box-faces.ts';
+import { edgesOf } from './card-edges.ts';
 import { CardMesh } from './card-mesh.ts';
 import { litEdges } from './lit-edges.ts';
 
@@ -106,7 +107,10 @@ describe('a box drawn in space', () => {
   it('has the card’s thickness, and the same triangles while it folds', () => {
     for (const { box, skin } of boxes) {
       const closed = sceneAt(box, box.end, 0).faces;
-      const mesh = new CardMesh(closed, { ...skin, textures: { of: () => undefined } });
+      const mesh = new CardMesh(closed, {
+        ...skin,
+        textures: { of: () => undefined, grain: () => undefined },
+      });
       const position = mesh.geometry.getAttribute('position');
       for (const time of [0, box.end * 0.6, box.end]) {
         const { faces } = sceneAt(box, time, 0);
@@ -133,6 +137,21 @@ describe('a box drawn in space', () => {
           };
           expect(points.some((point) => near(point, wanted))).toBe(true);
         }
+      }
+    }
+  });
+
+  it('is folded at its creases and cut everywhere else', () => {
+    for (const { box } of boxes) {
+      const { faces } = sceneAt(box, box.end, 0);
+      const edges = edgesOf(faces, (face, from, to) => isCreased(box, face, from, to));
+      for (const { part, pattern } of box.parts) {
+        const own = edges.filter(({ face }) => faces[face]?.part === part.id);
+        // Two faces meet at each crease, and all edges of all faces are one or the other.
+        const folds = own.filter(({ kind }) => kind === 'fold');
+        expect(folds).toHaveLength(2 * pattern.creases.length);
+        const corners = pattern.faces.flatMap((face) => [...face.corners, ...face.holes.flat()]);
+        expect(own).toHaveLength(corners.length);
       }
     }
   });

@@ -34,12 +34,12 @@ const left = computed(() => Math.min(card.value.rest, 320) + border);
 
 const across = computed(() => left.value + Math.max(reach.value, setting.value) + 3 * border);
 const down = computed(() => card.value.long + 2 * border);
-/** The part of the card that is wanted, to the right of the blade or to the left. */
-const wanted = computed(() =>
-  props.trim.wanted === 'on the ruler'
-    ? { x: 0, width: setting.value }
-    : { x: -card.value.rest, width: card.value.rest },
-);
+/** The part of the card that is wanted, to the right of the blade or to the left, and the other one. */
+const onRuler = computed(() => ({ x: 0, width: setting.value }));
+const beyond = computed(() => ({ x: -card.value.rest, width: card.value.rest }));
+const isOnRuler = computed(() => props.trim.wanted === 'on the ruler');
+const wanted = computed(() => (isOnRuler.value ? onRuler.value : beyond.value));
+const unwanted = computed(() => (isOnRuler.value ? beyond.value : onRuler.value));
 </script>
 
 <template>
@@ -59,6 +59,14 @@ const wanted = computed(() =>
       :rx="12 * grain"
     />
     <rect
+      class="ruler"
+      :x="-left - border"
+      :y="-ruler"
+      :width="left + 3 * border + table"
+      :height="ruler"
+      :rx="12 * grain"
+    />
+    <rect
       v-if="isOut"
       class="arm"
       :x="table - border"
@@ -75,6 +83,7 @@ const wanted = computed(() =>
       :height="card.long"
       :fill="colour"
     />
+    <rect class="unwanted" :x="unwanted.x" y="0" :width="unwanted.width" :height="card.long" />
     <rect class="wanted" :x="wanted.x" y="0" :width="wanted.width" :height="card.long" />
     <ToolMarks
       :unit="trimmer.unit"
@@ -98,8 +107,13 @@ const wanted = computed(() =>
   stroke-width: calc(1px * var(--grain));
 }
 
+/* What is wanted keeps its colour, and the rest pales. */
+.unwanted {
+  fill: rgb(237 242 238 / 62%);
+}
+
 .wanted {
-  fill: rgb(242 179 28 / 22%);
+  fill: none;
   stroke: var(--turmeric);
   stroke-width: calc(2px * var(--grain));
 }

@@ -12,6 +12,15 @@ function dotsOf({ width, height }: PrintParts): number {
   return Math.min(fine, most / Math.max(width, height));
 }
 
+function repeated(canvas: HTMLCanvasElement): CanvasTexture {
+  const texture = new CanvasTexture(canvas);
+  texture.wrapS = RepeatWrapping;
+  texture.wrapT = RepeatWrapping;
+  texture.colorSpace = SRGBColorSpace;
+  texture.anisotropy = 8;
+  return texture;
+}
+
 function paint(context: CanvasRenderingContext2D, colour: string, parts: PrintParts): void {
   const { canvas } = context;
   context.fillStyle = colour;
@@ -37,9 +46,43 @@ function paint(context: CanvasRenderingContext2D, colour: string, parts: PrintPa
   context.restore();
 }
 
-/** The prints of a box in space, each painted once. */
+/** Dots of the grain of plain card, each way, and how much darker than the card its darkest are. */
+const [grainDots, grainDepth] = [192, 0.11];
+
+/** The next of a row of numbers from 0 to 1 that follow no order, always the same row. */
+function* scattered(): Generator<number, never> {
+  let seed = 20260;
+  for (;;) {
+    seed = (seed * 1664525 + 1013904223) % 4294967296;
+    yield seed / 4294967296;
+  }
+}
+
+/** Short fibres that lie all ways, so faint that the card keeps its colour; they go on over the border. */
+function paintGrain(context: CanvasRenderingContext2D): void {
+  context.fillStyle = '#ffffff';
+  context.fillRect(0, 0, grainDots, grainDots);
+  const numbers = scattered();
+  const next = () => numbers.next().value;
+  context.lineWidth = 1;
+  for (let fibre = 0; fibre < 1500; fibre++) {
+    const [x, y, turn] = [next() * grainDots, next() * grainDots, next() * 2 * Math.PI];
+    const [across, down] = [Math.cos(turn) * 5, Math.sin(turn) * 5];
+    context.strokeStyle = `rgb(0 0 0 / ${next() * grainDepth})`;
+    for (const left of [-grainDots, 0, grainDots])
+      for (const top of [-grainDots, 0, grainDots]) {
+        context.beginPath();
+        context.moveTo(x + left, y + top);
+        context.lineTo(x + left + across, y + top + down);
+        context.stroke();
+      }
+  }
+}
+
+/** The prints of a box in space, each painted once, and the grain of card without one. */
 export class PrintTextures {
   readonly #made = new Map<string, Texture>();
+  #grain: Texture | undefined;
   readonly #changed: () => void;
 
   /** Told when a picture has come, so that the box is drawn again. */
@@ -59,11 +102,7 @@ export class PrintTextures {
     canvas.width = Math.max(16, Math.round(parts.width * dots));
     canvas.height = Math.max(16, Math.round(parts.height * dots));
     const context = canvas.getContext('2d');
-    const texture = new CanvasTexture(canvas);
-    texture.wrapS = RepeatWrapping;
-    texture.wrapT = RepeatWrapping;
-    texture.colorSpace = SRGBColorSpace;
-    texture.anisotropy = 8;
+    const texture = repeated(canvas);
     const [oldest] = this.#made.keys();
     if (this.#made.size >= mostKept && oldest !== undefined) {
       this.#made.get(oldest)?.dispose();
@@ -76,8 +115,21 @@ export class PrintTextures {
     return texture;
   }
 
+  /** The grain of plain card, to be seen through by its colour. */
+  grain(): Texture {
+    if (this.#grain) return this.#grain;
+    const canvas = document.createElement('canvas');
+    canvas.width = canvas.height = grainDots;
+    const context = canvas.getContext('2d');
+    if (context) paintGrain(context);
+    this.#grain = repeated(canvas);
+    return this.#grain;
+  }
+
   dispose(): void {
     for (const texture of this.#made.values()) texture.dispose();
+    this.#grain?.dispose();
+    this.#grain = undefined;
     this.#made.clear();
   }
 
