@@ -18,8 +18,7 @@ export interface FrontierPoint {
 /** The thing to stretch: a ball is taken as a round of its height, what is no single thing as a block. */
 function stretchable(gift: Gift): Gift {
   const { across, deep, high } = extentsOf(gift);
-  if (gift.shape === 'bottle')
-    return gift.lies === 'free' ? { ...gift, lies: 'standing' } : gift;
+  if (gift.shape === 'bottle') return gift.lies === 'free' ? { ...gift, lies: 'standing' } : gift;
   if (gift.shape === 'ball' || (gift.shape === 'cylinder' && gift.lies !== 'lying'))
     return { shape: 'cylinder', diameter: across, length: high, lies: 'standing' };
   return { shape: 'block', across, deep, high };

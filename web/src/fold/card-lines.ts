@@ -14,6 +14,9 @@ const styles = {
   fold: { opacity: 0.3 },
 } as const;
 
+/** Millimetres that a line lies over its surface, so that it is seen there and through no other card. */
+const lift = 0.06;
+
 /** The edges of a box’s card as lines on both its sides: light where the card was cut, dark where it is folded. */
 export class CardLines {
   readonly group = new Group();
@@ -61,7 +64,8 @@ export class CardLines {
       for (const edge of edges) {
         const face = faces[edge.face];
         if (!face) continue;
-        for (const side of [face.card / 2, -face.card / 2]) {
+        const off = face.card / 2 + lift;
+        for (const side of [off, -off]) {
           put(cornerAt(face, edge.from, side));
           put(cornerAt(face, edge.to, side));
         }

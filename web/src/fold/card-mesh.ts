@@ -84,9 +84,6 @@ export interface CardSkin {
 
 const roughness = 0.82;
 
-/** Surfaces give way to the lines that are drawn on them. */
-const underLines = { polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 } as const;
-
 /** So much of the core of the card is white. */
 const white = 0.45;
 
@@ -106,7 +103,7 @@ export class CardMesh {
   readonly geometry: BufferGeometry = new Geometry();
   /** Plain card first, film, then each print. */
   readonly materials: MeshStandardMaterial[] = [
-    new MeshStandardMaterial({ vertexColors: true, roughness, ...underLines }),
+    new MeshStandardMaterial({ vertexColors: true, roughness }),
     new MeshStandardMaterial({
       vertexColors: true,
       roughness: 0.15,
@@ -196,7 +193,7 @@ export class CardMesh {
     if (!map) return 0;
     const known = this.materials.findIndex((each) => each.map === map);
     if (known >= 0) return known;
-    return this.materials.push(new MeshStandardMaterial({ map, roughness, ...underLines })) - 1;
+    return this.materials.push(new MeshStandardMaterial({ map, roughness })) - 1;
   }
 
   /** Which of the faces a triangle of the body belongs to, by their places. */
