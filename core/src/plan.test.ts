@@ -244,6 +244,48 @@ describe('a gift that can’t be boxed', () => {
     expect(refused).toBeGreaterThanOrEqual(casesWanted(15));
   });
 
+  it('is told in how many boxes its things go, where they are too many for one', () => {
+    const request = usualRequest({ shape: 'ball', diameter: millimetres(40) }, 'mm');
+    const count = fc.integer({ min: 1, max: 6 });
+    let shared = 0;
+    fc.assert(
+      fc.property(
+        fc.record({ across: count, deep: count, high: fc.integer({ min: 1, max: 3 }) }),
+        fc.integer({ min: 120, max: 300 }),
+        (rows, size) => {
+          fc.pre(rows.across * rows.deep * rows.high > 1);
+          const { gift } = request;
+          if (gift.shape === 'several' || gift.shape === 'set') throw new Error('It is one ball');
+          const many = {
+            ...rows,
+            shape: 'several' as const,
+            item: gift,
+            packing: 'in rows' as const,
+          };
+          const sheet = { name: 'own', width: millimetres(size), height: millimetres(size) };
+          const asked: PlanRequest = {
+            ...request,
+            gift: many,
+            papers: [{ ...request.papers[0], sheet }],
+          };
+          const result = planBox(asked);
+          for (const { said, part } of result.ok ? [] : waysOut(asked, result.problems)) {
+            const [, each, boxes = '1'] =
+              /^(?:(\d+) in each of (\d+) boxes|Stand them)/.exec(said) ?? [];
+            if (!/^\d+ in each|^Stand them/.test(said)) continue;
+            shared++;
+            if (part.gift?.shape !== 'several') throw new Error(said);
+            const inBox = part.gift.across * part.gift.deep * part.gift.high;
+            expect(inBox * Number(boxes), said).toBe(rows.across * rows.deep * rows.high);
+            if (each !== undefined) expect(inBox).toBe(Number(each));
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
+    expect(shared).toBeGreaterThanOrEqual(casesWanted(8));
+  });
+
   it('is refused only where the least room that will do would not do either', () => {
     // These follow the room that is wished for; in all others the least is among the choices anyhow.
     const following = ['pinch-top', 'tent-top', 'petal-top', 'diamond-wrap', 'rolled-rim'];

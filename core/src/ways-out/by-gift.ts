@@ -2,11 +2,13 @@ import {
   directedRoom,
   extentsOf,
   isLying,
+  mostInRow,
   roundRoom,
   stretchedGift,
   type DirectedRoom,
   type Gift,
   type GiftItem,
+  type Rows,
 } from '../gift/index.ts';
 import {
   formatWithUnit,
@@ -49,6 +51,51 @@ export function waysByTurning({ gift, finished }: PlanRequest): readonly WayOut[
         : 'Lay it down'
       : 'Turn it on another side';
   return [{ kind: 'turn', said, part: { gift: turned } }];
+}
+
+/** Every way in which so many stand in rows, the nearest to what was asked first. */
+function rowsOf(count: number, asked: Rows): readonly Rows[] {
+  const { across, deep, high } = asked;
+  const counts = Array.from({ length: mostInRow }, (_, i) => i + 1);
+  const far = (rows: Rows) =>
+    Math.abs(rows.high - high) * mostInRow +
+    Math.abs(rows.across - across) +
+    Math.abs(rows.deep - deep);
+  return counts
+    .flatMap((a) => counts.map((d): Rows => ({ across: a, deep: d, high: count / (a * d) })))
+    .filter((rows) => Number.isInteger(rows.high) && rows.high <= mostInRow && far(rows) > 0)
+    .sort((one, other) => far(one) - far(other));
+}
+
+/** Ways out by standing as many things in other rows. */
+export function waysByRows({ gift, finished }: PlanRequest): readonly WayOut[] {
+  if (gift.shape !== 'several' || finished) return [];
+  return rowsOf(gift.across * gift.deep * gift.high, gift).map((rows) => ({
+    kind: 'gift',
+    said: `Stand them ${rowsInWords(rows)}`,
+    part: { gift: { ...gift, ...rows } },
+  }));
+}
+
+function rowsInWords({ across, deep, high }: Rows): string {
+  return `${across} across, ${deep} deep, ${high} high`;
+}
+
+/** In so many boxes things may go that are too many for one. */
+const shares = [2, 3, 4] as const;
+
+/** Ways out by more boxes with fewer things in each. */
+export function waysBySharing({ gift, finished }: PlanRequest): readonly WayOut[] {
+  if (gift.shape !== 'several' || finished) return [];
+  return shares.flatMap((boxes): readonly WayOut[] => {
+    const each = (gift.across * gift.deep * gift.high) / boxes;
+    if (!Number.isInteger(each) || each < 2) return [];
+    return rowsOf(each, gift).map((rows) => ({
+      kind: 'gift',
+      said: `${each} in each of ${boxes} boxes: ${rowsInWords(rows)}`,
+      part: { gift: { ...gift, ...rows } },
+    }));
+  });
 }
 
 const lessRoom = [

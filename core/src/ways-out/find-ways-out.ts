@@ -1,6 +1,6 @@
 import { planBox, withFinishedSize } from '../planning/index.ts';
 import { planRequestSchema, type PlanRequest, type Problem } from '../request/index.ts';
-import { waysByMeasure, waysByRoom, waysByTurning } from './by-gift.ts';
+import { waysByMeasure, waysByRoom, waysByRows, waysBySharing, waysByTurning } from './by-gift.ts';
 import { waysByKind } from './by-kind.ts';
 import { waysByItsOption, waysByOption } from './by-option.ts';
 import { waysBySheet } from './by-sheet.ts';
@@ -27,12 +27,14 @@ function familiesOf(request: PlanRequest, problems: readonly Problem[]): readonl
     { ways: byItsOption, enough: 2 },
     { ways: waysBySheet(request, problems), enough: 1 },
     { ways: waysByTurning(request), enough: 1 },
+    { ways: waysByRows(request), enough: 2 },
     { ways: waysByTools(request), enough: 1 },
     ...waysByOption(request, problems).map((ways) => ({ ways, enough: 1 })),
     { ways: waysByRoom(request), enough: 1 },
     { ways: byMeasure, enough: 1 },
     { ways: waysByLean(request), enough: 1 },
     { ways: waysByUndressing(request), enough: 1 },
+    { ways: waysBySharing(request), enough: 1 },
   ];
 }
 

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { sceneAt, type Papers, type Plan } from '@rangoli/core';
+import { sceneAt, type Gift, type Papers, type Plan } from '@rangoli/core';
 import { computed } from 'vue';
-import { drawFaces } from './axonometric.ts';
-import { looksOf } from '../prints/card-look.ts';
+import { drawFaces, fromTheFront } from './axonometric.ts';
+import { looksOf, plainLook } from '../prints/card-look.ts';
 import { flatCorners, foldingBoxOf } from './box-faces.ts';
 import FacesDrawing from './FacesDrawing.vue';
 import { ribbonLook, ribbonsOn } from './finery.ts';
+import { brass, giftFaces, giftPart } from './gift-faces.ts';
 import { ribbonPart } from './ribbon-faces.ts';
 
 /** A box drawn from its own folded geometry, closed or at some stage of its making. */
@@ -16,11 +17,19 @@ const props = defineProps<{
   time?: number;
   /** How far what opens is drawn away, 0–1. */
   open?: number;
+  /** The gift, where it is to be seen as it goes in. */
+  gift?: Gift;
 }>();
 
 const box = computed(() => foldingBoxOf(props.plan, props.papers));
-const faces = computed(
-  () => sceneAt(box.value, props.time ?? box.value.end, props.open ?? 0).faces,
+const scene = computed(() => sceneAt(box.value, props.time ?? box.value.end, props.open ?? 0));
+const faces = computed(() => scene.value.faces);
+/** How high over its place the gift is when it begins to go in, in millimetres. */
+const above = 120;
+const gift = computed(() =>
+  props.gift && scene.value.gift > 0
+    ? giftFaces(props.gift, fromTheFront, (1 - scene.value.gift) * above)
+    : [],
 );
 /** Ribbons are put on the closed box. */
 const ribbons = computed(() => {
@@ -29,9 +38,11 @@ const ribbons = computed(() => {
 });
 const picture = computed(() =>
   drawFaces(
-    [...faces.value, ...ribbons.value],
+    [...faces.value, ...gift.value, ...ribbons.value],
     {
-      looks: new Map(looksOf(box.value, props.papers)).set(ribbonPart, ribbonLook),
+      looks: new Map(looksOf(box.value, props.papers))
+        .set(ribbonPart, ribbonLook)
+        .set(giftPart, plainLook(brass)),
       flatOf: (face) => flatCorners(box.value, face),
     },
     2,

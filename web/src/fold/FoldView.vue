@@ -212,6 +212,7 @@ function onKey(event: KeyboardEvent): void {
         :papers="settled.papers"
         :time="time"
         :open="open"
+        :gift="settled.plan.gift"
         class="drawn"
       />
     </div>
