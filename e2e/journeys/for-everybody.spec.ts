@@ -21,6 +21,41 @@ async function findings(page: Page): Promise<readonly string[]> {
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
 }
 
+test('nothing bars the way on a dark ground', async ({ demo, page }) => {
+  test.slow();
+  await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
+  await page.goto(demo.origin);
+  await expect(page.getByRole('link', { name: 'Pocket sundial' })).toBeVisible();
+  expect(await findings(page)).toEqual([]);
+  await openFromShelf(page, demo, 'Eclipse glasses');
+  const address = page.url();
+  await page
+    .getByRole('button', { name: /^Why is/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'where?' }).click();
+  expect(await findings(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.getByRole('combobox', { name: 'Scoring board' }).click();
+  expect(await findings(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Width', { exact: true }).fill('wide');
+  await expect(page.getByRole('alert')).toBeVisible();
+  expect(await findings(page)).toEqual([]);
+  for (const view of ['compare', 'limits', 'make', 'print']) {
+    await page.goto(`${address}/${view}`);
+    await page.getByRole('main').waitFor();
+    // What is worked out comes after it.
+    await page.waitForTimeout(1500);
+    expect(await findings(page), view).toEqual([]);
+  }
+  for (const view of ['kit', 'papers']) {
+    await page.goto(`${demo.origin}/${view}`);
+    await page.getByRole('button', { name: /^Edit/ }).first().click();
+    expect(await findings(page), view).toEqual([]);
+  }
+});
+
 for (const [width, height] of [
   [1280, 800],
   [768, 1024],

@@ -56,6 +56,41 @@ export const preset = definePreset(Aura, {
           focusColor: '#14302d',
         },
       },
+      // Where the maker’s device is dark.
+      dark: {
+        surface: {
+          0: '#ffffff',
+          50: '#e4efea',
+          100: '#c9d8d2',
+          200: '#a9beb7',
+          300: '#8ba39b',
+          400: '#7c958d',
+          500: '#556d66',
+          600: '#4a615a',
+          700: '#3a4d47',
+          800: '#23332e',
+          900: '#172421',
+          950: '#101a18',
+        },
+        primary: {
+          color: '#e4efea',
+          contrastColor: '#14302d',
+          hoverColor: '#c9d8d2',
+          activeColor: '#a9beb7',
+        },
+        text: {
+          color: '#e4efea',
+          hoverColor: '#ffffff',
+          mutedColor: '#a9beb7',
+          hoverMutedColor: '#c9d8d2',
+        },
+        highlight: {
+          background: '#46380f',
+          focusBackground: '#46380f',
+          color: '#ffffff',
+          focusColor: '#ffffff',
+        },
+      },
     },
   },
   components: {

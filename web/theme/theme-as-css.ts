@@ -47,7 +47,7 @@ export function themeAsCss(): Plugin {
   Theme.setTheme({
     preset,
     options: {
-      darkModeSelector: false,
+      darkModeSelector: 'system',
       cssLayer: { name: 'primevue', order: layerOrder },
     },
   });

@@ -3,7 +3,7 @@ import { planChanges, svgPattern, type PlanRequest, type WayOut } from '@rangoli
 import { Download, Redo2, Undo2 } from '@lucide/vue';
 import { refDebounced, useEventListener, useTimeout } from '@vueuse/core';
 import Button from 'primevue/button';
-import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, useId, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePlanned } from '../planner/use-planned.ts';
 import OpeningNote from '../parts/OpeningNote.vue';
@@ -54,6 +54,7 @@ const there = usePartByPart(
   3,
 );
 
+const refusal = useId();
 /** Whether the maker is telling what went wrong. */
 const rescues = shallowRef(false);
 /** What is seldom needed comes when it is. */
@@ -118,6 +119,13 @@ function exportPattern(): void {
   const shown = project.shown;
   const name = project.document?.name ?? 'box';
   if (shown) saveFile(fileName(name, 'svg'), 'image/svg+xml', svgPattern(name, shown.plan.pieces));
+}
+
+/** Brings what would do into sight, and the focus to it. */
+function goToWays(): void {
+  const ways = document.getElementById(refusal);
+  ways?.scrollIntoView({ block: 'center' });
+  ways?.focus({ preventScroll: true });
 }
 
 function takeWayOut({ kind, part }: WayOut): void {
@@ -220,6 +228,8 @@ async function keepBoth(): Promise<void> {
       >
         <RefusalNote
           v-if="project.refused"
+          :id="refusal"
+          tabindex="-1"
           :refused="project.refused"
           :project="id"
           @take="takeWayOut"
@@ -229,6 +239,8 @@ async function keepBoth(): Promise<void> {
       <section v-else class="mat-empty" aria-label="Pieces on the cutting mat">
         <RefusalNote
           v-if="project.refused"
+          :id="refusal"
+          tabindex="-1"
           :refused="project.refused"
           :project="id"
           @take="takeWayOut"
@@ -263,7 +275,9 @@ async function keepBoth(): Promise<void> {
       v-if="project.openState.kind === 'open' && project.shown"
       :verdicts="project.shown.told.verdicts"
       :trouble="trouble"
+      :has-ways="project.refused !== undefined"
       @rescue="rescues = true"
+      @ways="goToWays"
     />
     <RescueDialog v-if="rescues" :id="id" @close="rescues = false" />
   </div>

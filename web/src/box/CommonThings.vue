@@ -140,7 +140,7 @@ svg {
 }
 
 path {
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-linejoin: round;
 }
 

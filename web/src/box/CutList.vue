@@ -241,8 +241,8 @@ const showsSteps = shallowRef(false);
 
 /* Greyed, and still to be read. */
 .stale {
-  --ink: #66706d;
-  --ink-soft: #66706d;
+  --ink: var(--stale);
+  --ink-soft: var(--stale);
 
   color: var(--ink);
   background: var(--ground);

@@ -71,7 +71,7 @@ p {
   border: 0;
   border-radius: var(--radius);
   font: 600 14px var(--text);
-  color: #ffffff;
+  color: var(--on-ink);
   background: var(--ink);
   cursor: pointer;
 }

@@ -100,7 +100,7 @@ svg {
 }
 
 path {
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: 1.3;
   stroke-linejoin: round;
 }

@@ -287,7 +287,7 @@ svg {
 
 .lit circle {
   fill: var(--turmeric);
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: 1.5;
 }
 </style>

@@ -91,7 +91,7 @@ button {
 }
 
 button[aria-pressed='true'] {
-  color: var(--ink);
+  color: var(--line);
   border-color: #ffffff;
   background: #ffffff;
 }

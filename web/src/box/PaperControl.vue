@@ -94,8 +94,8 @@ function setSheet(slot: number, sheets: readonly Sheet[], name: string): void {
 /** What the paper is now, in words: what has changed of it. */
 function changedWords(paper: Paper, now: Paper): string {
   return now.thickness === paper.thickness
-    ? `Your ${now.name} has changed.`
-    : `Your ${now.name} is ${formatWithUnit(now.thickness, 'mm')} thick.`;
+    ? `${now.name} has changed in My papers.`
+    : `In My papers ${now.name} is ${formatWithUnit(now.thickness, 'mm')} thick.`;
 }
 </script>
 
@@ -139,7 +139,7 @@ function changedWords(paper: Paper, now: Paper): string {
       <p v-if="row.now" class="now">
         {{ changedWords(row.paper, row.now) }}
         <QuietButton @click="set(row.slot, { ...row.now, sheet: row.paper.sheet }, 'paper')"
-          >Take it</QuietButton
+          >Use that</QuietButton
         >
       </p>
     </div>

@@ -54,7 +54,7 @@ const emit = defineEmits<{ choose: [at: number]; add: []; remove: [at: number]; 
 
 .thing.here {
   border-color: var(--ink);
-  color: #ffffff;
+  color: var(--on-ink);
   background: var(--ink);
 }
 

@@ -6,8 +6,13 @@ import { useEscape } from '../parts/use-escape.ts';
 import Worded from '../parts/Worded.vue';
 
 /** What makers check before they cut; or why the plan above is the last good one. */
-const props = defineProps<{ verdicts: readonly Verdict[]; trouble: string | undefined }>();
-const emit = defineEmits<{ rescue: [] }>();
+const props = defineProps<{
+  verdicts: readonly Verdict[];
+  trouble: string | undefined;
+  /** Whether what would do is told over the bar, where a phone doesn’t show it at once. */
+  hasWays: boolean;
+}>();
+const emit = defineEmits<{ rescue: []; ways: [] }>();
 
 /** Which verdict is told in full. */
 const told = shallowRef<Verdict['about']>();
@@ -74,7 +79,10 @@ const shown = computed(() =>
     >
       {{ showsAll ? 'Less' : 'Show all' }}
     </button>
-    <button type="button" class="rescue" @click="emit('rescue')">Off by a bit?</button>
+    <button v-if="isNarrow && hasWays" type="button" class="rescue" @click="emit('ways')">
+      What would do?
+    </button>
+    <button v-else type="button" class="rescue" @click="emit('rescue')">Off by a bit?</button>
   </footer>
 </template>
 

@@ -228,7 +228,7 @@ h1 {
 
 .switches button[aria-pressed='true'] {
   border-color: var(--ink);
-  color: #ffffff;
+  color: var(--on-ink);
   background: var(--ink);
 }
 

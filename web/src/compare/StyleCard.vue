@@ -171,7 +171,7 @@ button:focus-visible {
 .one {
   font-size: 12.5px;
   font-weight: 600;
-  color: var(--leaf-dark, #1f6b41);
+  color: var(--leaf-text);
   white-space: nowrap;
 }
 

@@ -35,7 +35,7 @@ const id = useId();
 
 <style scoped>
 path {
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: 1;
   stroke-linejoin: round;
   vector-effect: non-scaling-stroke;

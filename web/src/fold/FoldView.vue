@@ -315,7 +315,7 @@ function onKey(event: KeyboardEvent): void {
 }
 
 .controls button[aria-pressed='true'] {
-  color: var(--ink);
+  color: var(--line);
   background: var(--turmeric);
 }
 

@@ -37,7 +37,7 @@ svg {
 }
 
 svg :deep(.tick) {
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: calc(1px * var(--grain));
 }
 
@@ -45,6 +45,6 @@ svg :deep(text) {
   font-family: var(--figures);
   font-weight: 700;
   text-anchor: middle;
-  fill: var(--ink);
+  fill: var(--line);
 }
 </style>

@@ -113,14 +113,14 @@ const line = computed(() =>
 }
 
 .score {
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: calc(1.4px * var(--grain));
   stroke-dasharray: calc(5px * var(--grain)) calc(3px * var(--grain));
 }
 
 .notch {
   fill: #b9cbc2;
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: calc(1px * var(--grain));
 }
 </style>

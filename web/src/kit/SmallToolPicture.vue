@@ -75,25 +75,25 @@ svg {
 
 .card {
   fill: #ffffff;
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: 1.4px;
 }
 
 .hole {
   fill: #e9f0eb;
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: 1.4px;
 }
 
 .tape {
   fill: #b9cbc2;
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: 1px;
 }
 
 .glue {
   fill: none;
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: 5px;
   stroke-linecap: round;
 }

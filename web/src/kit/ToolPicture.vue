@@ -125,7 +125,7 @@ const table = computed(() => (props.table === undefined ? undefined : toMillimet
 }
 
 .blade {
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: calc(2.4px * var(--grain));
 }
 

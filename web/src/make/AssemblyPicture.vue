@@ -301,7 +301,7 @@ text {
   text-anchor: middle;
   dominant-baseline: central;
   paint-order: stroke;
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: 4px;
   stroke-linejoin: round;
   vector-effect: non-scaling-stroke;

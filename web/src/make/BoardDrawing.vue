@@ -243,7 +243,7 @@ const ends = computed(() => {
 }
 
 .shim {
-  fill: var(--ink);
+  fill: var(--line);
 }
 
 .faint {
@@ -255,7 +255,7 @@ const ends = computed(() => {
 .rest {
   font-family: var(--text);
   font-weight: 600;
-  fill: var(--ink);
+  fill: var(--line);
   stroke: #edf2ee;
   stroke-width: calc(5px * var(--grain));
   stroke-linejoin: round;

@@ -84,7 +84,7 @@ onMounted(() => {
 }
 
 .tool[aria-pressed='true'] {
-  color: #ffffff;
+  color: var(--on-ink);
   background: var(--ink);
 }
 

@@ -50,7 +50,7 @@ footer :deep(.big:disabled) {
 }
 
 footer :deep(.go) {
-  color: var(--ink);
+  color: var(--line);
   background: var(--turmeric);
 }
 

@@ -53,7 +53,7 @@ polygon {
 }
 
 .rim {
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: 6.5;
 }
 

@@ -212,7 +212,7 @@ const turnWords = computed(() => {
 
 <style scoped>
 .casing {
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: calc(6.5px * var(--grain));
 }
 
@@ -223,7 +223,7 @@ const turnWords = computed(() => {
 
 .notch {
   fill: #edf2ee;
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: calc(1.6px * var(--grain));
 }
 </style>

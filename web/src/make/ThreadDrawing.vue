@@ -63,13 +63,13 @@ path {
 }
 
 .rim {
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: 7.5;
 }
 
 circle {
   fill: var(--turmeric);
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: 1.5;
   vector-effect: non-scaling-stroke;
 }

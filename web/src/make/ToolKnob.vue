@@ -30,13 +30,13 @@ defineProps<{
 }
 
 .at > .casing {
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: calc(7.5px * var(--grain));
 }
 
 .at > circle {
   fill: var(--turmeric);
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: calc(1.6px * var(--grain));
 }
 </style>

@@ -195,7 +195,7 @@ button:disabled {
 
 button[aria-pressed='true'] {
   border-color: var(--turmeric);
-  color: var(--ink);
+  color: var(--line);
   background: var(--turmeric);
 }
 

@@ -123,7 +123,7 @@ const unwanted = computed(() => (isOnRuler.value ? beyond.value : onRuler.value)
 }
 
 .blade {
-  stroke: var(--ink);
+  stroke: var(--line);
   stroke-width: calc(3px * var(--grain));
 }
 </style>

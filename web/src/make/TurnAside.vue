@@ -66,7 +66,7 @@ const emit = defineEmits<{ choose: [pass: number] }>();
 
 .passes button[aria-pressed='true'] {
   border-color: var(--turmeric);
-  color: var(--ink);
+  color: var(--line);
   background: var(--turmeric);
 }
 

@@ -200,7 +200,7 @@ function setColour(event: Event): void {
   padding: 2px 3px;
   border: 1px solid var(--rule);
   border-radius: var(--radius);
-  background: #ffffff;
+  background: var(--paper);
   cursor: pointer;
 }
 </style>

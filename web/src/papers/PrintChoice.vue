@@ -141,7 +141,7 @@ label > span {
   border-radius: var(--radius);
   font: 12.5px/1.2 var(--text);
   color: var(--ink);
-  background: #ffffff;
+  background: var(--paper);
   cursor: pointer;
 }
 
@@ -173,7 +173,7 @@ label > span {
   padding: 2px 3px;
   border: 1px solid var(--rule);
   border-radius: var(--radius);
-  background: #ffffff;
+  background: var(--paper);
   cursor: pointer;
 }
 

@@ -38,7 +38,7 @@ useEscape(
   padding: 10px 16px;
   transform: translateX(-50%);
   color: #ffffff;
-  background: var(--ink);
+  background: var(--mat-deep);
   border-radius: var(--radius);
 }
 

@@ -321,7 +321,8 @@ h1 {
 .ghost {
   height: 262px;
   border-radius: var(--radius);
-  background: #e6ece8;
+  background: var(--rule);
+  opacity: 0.5;
 }
 
 .foot {
