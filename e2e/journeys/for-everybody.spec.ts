@@ -198,7 +198,7 @@ test('a question mark shows what the keys do, and Escape puts that away', async 
   await page.locator('main').focus();
   await page.keyboard.press('?');
   const keys = page.getByRole('dialog', { name: 'Keys' });
-  await expect(keys.getByText('Take back the last change')).toBeVisible();
+  await expect(keys.getByText('Undo the last change')).toBeVisible();
   expect(await findings(page)).toEqual([]);
   await page.keyboard.press('Escape');
   await expect(keys).toHaveCount(0);

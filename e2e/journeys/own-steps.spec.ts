@@ -44,7 +44,7 @@ test('a maker writes a note and a step of their own, and both are printed', asyn
   await page.goBack();
   await steps.first().click();
   await write.click();
-  await dialog.getByRole('button', { name: 'Take away: Mind the grain.' }).click();
+  await dialog.getByRole('button', { name: 'Remove: Mind the grain.' }).click();
   await dialog.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByText('Note: Mind the grain.')).toHaveCount(0);
 });

@@ -50,7 +50,7 @@ test('a maker puts in a picture of their paper, and its print stands as they wan
   await page.unroute('**/api/pictures');
   await mine.getByRole('button', { name: 'Try sky.png again' }).click();
   await expect(mine.getByText('printed on one face: a picture of it, one way up')).toBeVisible();
-  await mine.getByLabel('One repeat is so wide').fill('90 mm');
+  await mine.getByLabel('Width of one repeat').fill('90 mm');
   await page.keyboard.press('Tab');
   await expect(mine.getByText(/^It is about (?:60 mm|2 3\/8 in) high\.$/)).toBeVisible();
 

@@ -18,7 +18,7 @@ async function signIn(): Promise<void> {
   try {
     await access.signIn(passphrase.value);
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : 'It broke.';
+    trouble.value = error instanceof Error ? error.message : 'That did not work. Try again.';
   } finally {
     isWorking.value = false;
   }

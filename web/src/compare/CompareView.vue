@@ -165,7 +165,7 @@ async function take(compared: Compared, part: WayOut['part'] = {}): Promise<void
         Planning every kind of box for this gift…
       </p>
       <p v-else-if="shown.length === 0" class="none">
-        No kind of box meets all of these for this gift. Take one of the wishes back.
+        No kind of box meets all of these for this gift. Take one of them off.
       </p>
     </main>
     <OpeningNote v-else :state="project.openState" @retry="project.open(id)" />

@@ -40,7 +40,7 @@ const ways = [
       />
       <MeasureField
         :field="`${project} ${strip.id} rise`"
-        label="Over the top"
+        label="Height over the box"
         fault-from="right"
         :length="strip.rise"
         :unit="unit"

@@ -69,7 +69,7 @@ function setRaised(to: typeof platformLimits.least): void {
     <MeasureField
       v-if="raised !== undefined"
       :field="`${project} ${inside.id} raised`"
-      label="Its top over the floor"
+      label="Height over the floor"
       fault-from="right"
       :length="raised"
       :unit="unit"

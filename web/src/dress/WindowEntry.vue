@@ -110,7 +110,7 @@ function setFilm(id: string): void {
       v-else
       :key="`${hole.id} across`"
       :field="`${project} ${hole.id} across`"
-      label="So wide across"
+      label="Width of the hole"
       fault-from="right"
       :length="hole.opening.across"
       :unit="unit"

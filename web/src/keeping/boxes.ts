@@ -46,7 +46,7 @@ export async function readBox(id: string): Promise<Read> {
     if (error instanceof ServerRefusal && error.status === 404) return { kind: 'missing' };
     return {
       kind: 'failed',
-      message: error instanceof Error ? error.message : 'It broke.',
+      message: error instanceof Error ? error.message : 'That did not work. Try again.',
       isAway: !(error instanceof ServerRefusal) || isPassing(error.status),
     };
   }

@@ -78,7 +78,7 @@ export class Items<Value> {
       this.#parts.onChange();
       return { kind: 'read' };
     } catch (error) {
-      const message = error instanceof Error ? error.message : 'It broke.';
+      const message = error instanceof Error ? error.message : 'That did not work. Try again.';
       // A list that was never read whole is not shown as if it were the maker's.
       if ((await this.#store.read('held', ['lists', this.#parts.list])) !== true)
         return { kind: 'failed', message };

@@ -12,7 +12,7 @@ export async function sentBy<Value>(
   try {
     return { outcome: 'stored', held: await request };
   } catch (error) {
-    const message = error instanceof Error ? error.message : 'Saving failed.';
+    const message = error instanceof Error ? error.message : 'It could not be saved.';
     if (!(error instanceof ServerRefusal) || isPassing(error.status))
       return { outcome: 'away', message };
     const held = error.status === 409 ? current(error.current) : undefined;

@@ -145,7 +145,7 @@ async function begin(): Promise<void> {
             />
           </p>
           <p v-if="box && spare && spare.across + spare.high === 0">
-            This is as large as it can be here, in both ways.
+            It can be no larger here, either way.
           </p>
           <p v-else-if="box && spare">
             Could be

@@ -149,7 +149,7 @@ const boxesMade = computed(() => {
       <RouterLink :to="{ name: 'box', params: { id } }">Change the box</RouterLink>
     </div>
     <p v-else-if="making.state === 'opening'" class="state quiet" role="status">
-      Getting how far it is made…
+      Getting what is done so far…
     </p>
     <main v-else-if="making.job && shown && kit">
       <StepList

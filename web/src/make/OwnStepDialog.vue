@@ -68,7 +68,7 @@ function focusText(): void {
           ><b>{{ each.what === 'note' ? 'Note' : 'Step' }} {{ each.place }}:</b>
           {{ each.text }}</span
         >
-        <CrossButton :label="`Take away: ${each.text}`" @click="takeAway(each)" />
+        <CrossButton :label="`Remove: ${each.text}`" @click="takeAway(each)" />
       </li>
     </ul>
     <form @submit.prevent="keep">

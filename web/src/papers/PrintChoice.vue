@@ -95,7 +95,7 @@ const repeat = computed(() => {
       </label>
       <MeasureField
         :field="`paper ${paper} ${face} repeat`"
-        label="One repeat is so wide"
+        label="Width of one repeat"
         :length="print.across"
         :unit="unit"
         :least="repeatLimits.least"

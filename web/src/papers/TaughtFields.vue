@@ -50,7 +50,10 @@ function forgetThickness(): void {
 
 <template>
   <fieldset>
-    <legend>The gap of what is made of it, both sides together. A trial box changes these.</legend>
+    <legend>
+      How much larger it is made than what it goes over, both sides together. A trial box changes
+      these.
+    </legend>
     <table>
       <thead>
         <tr>
@@ -113,11 +116,11 @@ function forgetThickness(): void {
           </td>
         </tr>
         <tr v-if="lesson.thickness !== undefined">
-          <th scope="row">It counts as so thick</th>
+          <th scope="row">Thickness it counts as</th>
           <td>
             <ThicknessField
               :field="`paper ${paper.id} taught thickness`"
-              label="It counts as so thick"
+              label="Thickness it counts as"
               hide-label
               :thickness="lesson.thickness"
               :finish="paper.finish"

@@ -29,8 +29,8 @@ const groups: readonly { readonly where: string; readonly shortcuts: readonly Sh
   {
     where: 'Box',
     shortcuts: [
-      { keys: ['Ctrl Z'], does: 'Take back the last change' },
-      { keys: ['Ctrl Shift Z'], does: 'Make it again' },
+      { keys: ['Ctrl Z'], does: 'Undo the last change' },
+      { keys: ['Ctrl Shift Z'], does: 'Redo it' },
       { keys: ['←', '→', '↑', '↓'], does: 'On the box in space: turn it' },
       { keys: ['←', '→'], does: 'On its slider: unfold it and fold it' },
     ],

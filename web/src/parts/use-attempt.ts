@@ -10,7 +10,7 @@ export function useAttempt() {
     try {
       return await action();
     } catch (error) {
-      trouble.value = error instanceof Error ? error.message : 'Something broke.';
+      trouble.value = error instanceof Error ? error.message : 'That did not work. Try again.';
       return undefined;
     }
   }

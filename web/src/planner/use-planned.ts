@@ -11,7 +11,7 @@ async function plan(request: PlanRequest): Promise<PlannedAndTold> {
   } catch (error) {
     console.error(error);
     const message =
-      'Rangoli failed at this box. Take the last change back, or try another measure.';
+      'Rangoli could not plan this box. Undo the last change, or try another measure.';
     return { ok: false, problems: [{ field: 'box', message }] };
   }
 }

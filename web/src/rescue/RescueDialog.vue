@@ -144,7 +144,7 @@ async function take(way: WayOn): Promise<void> {
     emit('close');
     await router.push({ name: 'make', params: { id } });
   } catch (error) {
-    trouble.value = error instanceof Error ? error.message : 'It broke.';
+    trouble.value = error instanceof Error ? error.message : 'That did not work. Try again.';
   }
 }
 

@@ -100,7 +100,10 @@ async function showKnown(error: unknown): Promise<void> {
   state.value =
     known.size > 0
       ? { kind: 'away' }
-      : { kind: 'failed', message: error instanceof Error ? error.message : 'Something broke.' };
+      : {
+          kind: 'failed',
+          message: error instanceof Error ? error.message : 'That did not work. Try again.',
+        };
 }
 
 async function load(): Promise<void> {
@@ -247,7 +250,7 @@ onBeforeUnmount(
         <li v-for="i in 8" :key="i" class="ghost" />
       </ul>
       <div v-else-if="isSignedOut && state.kind === 'failed'" class="empty">
-        <h2>The shelf is behind the passphrase</h2>
+        <h2>Sign in to see the shelf</h2>
         <Button label="Sign in" @click="access.isAsked = true" />
       </div>
       <div v-else-if="state.kind === 'failed'" class="empty" role="alert">
