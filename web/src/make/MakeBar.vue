@@ -2,12 +2,14 @@
 import { mostBoxes } from '@rangoli/core';
 import { Printer, Volume2 } from '@lucide/vue';
 import { useWakeLock } from '@vueuse/core';
-import { onMounted, toRef } from 'vue';
+import { defineAsyncComponent, onMounted, toRef } from 'vue';
 import { RouterLink } from 'vue-router';
-import CountField from '../parts/CountField.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useMaking } from '../stores/making.ts';
 import { useReadAloud } from './use-read-aloud.ts';
+
+/** Nobody waits for it. */
+const CountField = defineAsyncComponent(() => import('../parts/CountField.vue'));
 
 /** The bar over the bench: how many boxes, reading aloud, printing, the screen that stays on. */
 const props = defineProps<{
@@ -63,6 +65,8 @@ onMounted(() => {
 <style scoped>
 .boxes {
   display: flex;
+  min-width: 150px;
+  justify-content: flex-end;
   align-items: center;
   gap: 6px;
   font-size: 14px;

@@ -8,7 +8,6 @@ import { useMaking } from '../stores/making.ts';
 import OpeningNote from '../parts/OpeningNote.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import { useOpenProject } from '../stores/open-project.ts';
-import BoxesMade from './BoxesMade.vue';
 import CopyCount from './CopyCount.vue';
 import LidCornersChoice from './LidCornersChoice.vue';
 import MakeBar from './MakeBar.vue';
@@ -119,6 +118,7 @@ const rescues = shallowRef(false);
 const RescueDialog = defineAsyncComponent(() => import('../rescue/RescueDialog.vue'));
 /** Whether the maker is writing a step or a note of their own. */
 const writes = shallowRef(false);
+const BoxesMade = defineAsyncComponent(() => import('./BoxesMade.vue'));
 const OwnStepDialog = defineAsyncComponent(() => import('./OwnStepDialog.vue'));
 const pieceAtHand = computed(() => step.value?.piece);
 const names = computed(
