@@ -4,11 +4,17 @@ export const ownPage = { 'x-rangoli': 'web' } as const;
 /** Milliseconds after which what was asked ahead is of yesterday. */
 const untilOld = 10_000;
 
+/** Milliseconds after which an answer is not waited for any more. */
+const longestWait = 20_000;
+
 const asked = new Map<string, Promise<Response>>();
 
 /** Asks the server for what a view will ask for, before that has come; what it answers. */
 export function askAhead(path: string): Promise<Response> {
-  const answer = fetch(`/api${path}`, { headers: ownPage });
+  const answer = fetch(`/api${path}`, {
+    headers: ownPage,
+    signal: AbortSignal.timeout(longestWait),
+  });
   asked.set(path, answer);
   // Who takes it hears of what goes wrong.
   answer.catch(() => undefined);

@@ -1,6 +1,6 @@
+import type { PlanRequest } from '@rangoli/core';
 import { wrap, type Remote } from 'comlink';
 import { loadTasks, plannerScript } from './load-tasks.ts';
-import type { PlanRequest } from '@rangoli/core';
 import type { PlannedAndTold, PlannedUnread, Tasks } from './tasks.ts';
 
 /** Has the tasks do something, and gives what comes of it. */
@@ -50,11 +50,14 @@ export function startPlanning(): void {
 
 let ahead: Promise<PlannedUnread | undefined> | undefined;
 
-/** Plans a box as soon as the server has answered, whoever asks for its plan later. */
-export function planAhead(reading: Promise<unknown>): void {
-  ahead = reading
-    .then((document) => planner((tasks) => tasks.planUnread(document)))
-    .catch(() => undefined);
+/** Plans a box as soon as the server has answered, whoever asks for its plan later; nobody waits for a slow server. */
+export async function planAhead(reading: Promise<unknown>): Promise<void> {
+  try {
+    const document = await reading;
+    ahead = planner((tasks) => tasks.planUnread(document)).catch(() => undefined);
+  } catch {
+    // Who asks for the box hears of it.
+  }
 }
 
 /** The plan that was made ahead, where it is for this request; asked once. */
