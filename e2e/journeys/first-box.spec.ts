@@ -33,8 +33,8 @@ test('a gift goes in, a cut list comes out, and it is all there after a restart'
   await page.getByLabel('Width', { exact: true }).fill('2 7/8');
   await page.getByLabel('Depth', { exact: true }).fill('2⅞ in');
   await page.getByLabel('Height', { exact: true }).fill('31 mm');
-  const read = await sizeOf(page, 'base').innerText();
   await expect(sizeOf(page, 'base')).toHaveText(/^5 13\/16\s*×\s*5 13\/16/);
+  const read = await sizeOf(page, 'base').innerText();
   await expect(page.getByRole('contentinfo')).toContainText('The lid slides on with');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   const address = page.url();
@@ -166,4 +166,14 @@ test('a newcomer is shown the three parts of a box once, and again when they ask
   await steps.getByRole('button', { name: 'Next' }).press('Escape');
   await expect(steps).toHaveCount(0);
   await visit.close();
+});
+
+test('a browser without workers plans in the page', async ({ demo, page }) => {
+  await page.addInitScript(() => {
+    Reflect.deleteProperty(globalThis, 'Worker');
+  });
+  await openFromShelf(page, demo, 'Pocket sundial');
+  await expect(sizeOf(page, 'base')).toHaveText(/^3 3\/4\s*×\s*3 3\/4/);
+  await page.getByLabel('Width', { exact: true }).fill('2 7/8');
+  await expect(sizeOf(page, 'base')).not.toHaveText(/^3 3\/4/);
 });
