@@ -170,6 +170,7 @@ test('different things go in side by side', async ({ demo, page }) => {
     'aria-pressed',
     'true',
   );
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   const both = await sizeOf(page, 'base').innerText();
   expect(both).not.toBe(alone);
   // The first of them keeps its own measures, and is still there alone.
