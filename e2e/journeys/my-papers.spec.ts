@@ -30,7 +30,7 @@ test('a maker tells of a paper by the weight on its pack, in sheets of its own s
   await expect(cutFrom).toContainText('180 × 180 mm');
   // The other way to say how thick it is, for this box alone.
   await page.getByLabel('Base paper thickness').fill('250 gsm');
-  await expect(page.getByText('Your Indigo is 0.39 mm thick.')).toBeVisible();
+  await expect(page.getByText('In My papers Indigo is 0.39 mm thick.')).toBeVisible();
   await page.getByRole('button', { name: 'Use that' }).click();
   await expect(page.getByLabel('Base paper thickness')).toHaveValue('0.39');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
