@@ -28,7 +28,10 @@ describe('any box on the screen', () => {
         for (const { name } of plan.pieces) expect(mat.text()).toContain(name);
         mat.unmount();
         const verdicts = verdictsOf(plan, request);
-        const bar = mount(VerdictBar, { global, props: { verdicts, trouble: undefined, hasWays: false } });
+        const bar = mount(VerdictBar, {
+          global,
+          props: { verdicts, trouble: undefined, hasWays: false },
+        });
         expect(bar.html()).not.toMatch(holes);
         expect(bar.findAll('li')).toHaveLength(verdicts.length);
         bar.unmount();
