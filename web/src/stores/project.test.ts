@@ -100,6 +100,7 @@ describe('the open box', () => {
         expect(project.canRedo).toBe(false);
         expect(await settled()).toEqual(end);
         // What is shown is planned for these numbers, or the last that could be.
+        await vi.waitFor(() => expect(project.isPlanning).toBe(false), { timeout: 30_000 });
         const result = end && planBox(end.box);
         if (result?.ok) expect(project.shown?.plan).toEqual(result.plan);
         else expect(project.problems.length).toBeGreaterThan(0);
