@@ -28,18 +28,21 @@ export function papersWorn(additions: readonly AdditionChoice[]): readonly Paper
   return additions.flatMap(papersOfOne);
 }
 
+/** The same layers with another paper in one of them. */
+function layersWith<Layer extends { readonly paper: Paper }>(
+  layers: readonly Layer[],
+  at: number,
+  paper: Paper,
+): Layer[] {
+  return layers.map((layer, i) => (i === at ? { ...layer, paper } : layer));
+}
+
 function withPaper(choice: AdditionChoice, at: number, paper: Paper): AdditionChoice {
   switch (choice.addition) {
     case 'panel':
-      return {
-        ...choice,
-        layers: choice.layers.map((layer, i) => (i === at ? { ...layer, paper } : layer)),
-      };
+      return { ...choice, layers: layersWith(choice.layers, at, paper) };
     case 'tag':
-      return {
-        ...choice,
-        layers: choice.layers.map((layer, i) => (i === at ? { ...layer, paper } : layer)),
-      };
+      return { ...choice, layers: layersWith(choice.layers, at, paper) };
     case 'window':
       return { ...choice, film: paper };
     case 'ribbon':

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { planChanges, svgPattern, type PlanRequest, type WayOut } from '@rangoli/core';
-import { Download, Redo2, Undo2 } from '@lucide/vue';
-import { refDebounced, useEventListener, useTimeout } from '@vueuse/core';
+import { Download } from '@lucide/vue';
+import { refDebounced, useTimeout } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, useId, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -24,6 +24,7 @@ import GiftPanel from './GiftPanel.vue';
 import NameField from './NameField.vue';
 import { fileName, saveFile } from './save-file.ts';
 import { saveWords } from './save-words.ts';
+import TurnButtons from './TurnButtons.vue';
 import VerdictBar from './VerdictBar.vue';
 
 /** The box: what is asked on the left, the mat in the middle, the cut list on the right. */
@@ -100,21 +101,6 @@ const trouble = computed(() => {
     : undefined;
 });
 
-const turns = computed(() => [
-  { label: 'Undo', keys: 'Ctrl Z', icon: Undo2, can: project.canUndo, turn: project.undo },
-  { label: 'Redo', keys: 'Ctrl Shift Z', icon: Redo2, can: project.canRedo, turn: project.redo },
-]);
-
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const inText = event.target instanceof HTMLInputElement && event.target.type === 'text';
-  if (inText || !(event.ctrlKey || event.metaKey)) return;
-  const key = event.key.toLowerCase();
-  if (key === 'z' && !event.shiftKey) project.undo();
-  else if (key === 'y' || key === 'z') project.redo();
-  else return;
-  event.preventDefault();
-});
-
 function exportPattern(): void {
   const shown = project.shown;
   const name = project.document?.name ?? 'box';
@@ -169,18 +155,7 @@ async function keepBoth(): Promise<void> {
         >
       </template>
       <template v-if="project.document" #tools>
-        <Button
-          v-for="{ label, keys, icon, can, turn } in turns"
-          :key="label"
-          text
-          size="small"
-          severity="secondary"
-          :aria-label="label"
-          :title="`${label} (${keys})`"
-          :disabled="!can"
-          @click="turn()"
-          ><component :is="icon" :size="18"
-        /></Button>
+        <TurnButtons />
       </template>
       <template v-if="project.document" #more>
         <Choice

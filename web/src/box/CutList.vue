@@ -18,7 +18,6 @@ import { refDebounced } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef, watch } from 'vue';
 import MeasureText from '../parts/MeasureText.vue';
 import { useEscape } from '../parts/use-escape.ts';
-import RulerStrip from '../parts/RulerStrip.vue';
 import Worded from '../parts/Worded.vue';
 import { searcher } from '../planner/planner.ts';
 import type { BoxTold } from '../planner/tell.ts';
@@ -26,8 +25,8 @@ import { useWorkedOut } from '../planner/use-worked-out.ts';
 import { useHighlight } from '../stores/highlight.ts';
 import PieceWas from './PieceWas.vue';
 import PunchStrip from './PunchStrip.vue';
+import RulerBlock from './RulerBlock.vue';
 import SheetList from './SheetList.vue';
-import StripBlock from './StripBlock.vue';
 
 /** What to cut and where to score, in figures to be read at the table. */
 const props = defineProps<{
@@ -75,24 +74,6 @@ const { workedOut: printed } = useWorkedOut(settled, ({ plan, request }) =>
 
 function printsOf({ id }: Piece): readonly PrintOnPiece[] {
   return printed.value?.result.filter(({ piece }) => piece === id) ?? [];
-}
-
-function linesOf({ marks }: Strip) {
-  return marks.flatMap(({ lines }) => lines);
-}
-
-function isLit(piece: Piece, mark: Strip['marks'][number]): boolean {
-  return mark.lines.some((line) => highlight.isLit(piece.id, line));
-}
-
-/** Where the marks of a strip are, those off the grooves told apart. */
-function wordsOf({ marks }: Strip) {
-  return marks.flatMap(({ words, isOff }) => (words === undefined ? [] : [{ words, isOff }]));
-}
-
-/** A mark under the pointer lights alone; beside the marks, all of the strip's light. */
-function lightMark(piece: Piece, strip: Strip, mark: number): void {
-  highlight.light(piece.id, strip.marks[mark]?.lines ?? []);
 }
 
 function changeOf(piece: Piece): PieceChange | undefined {
@@ -180,29 +161,7 @@ const showsSteps = shallowRef(false);
       <WhySize v-if="asked === piece.id" :piece="piece" :request="request" />
       <PieceWas v-if="changeOf(piece)" :change="changeOf(piece)" :kit="request.kit" />
       <template v-if="!isMany || piece === inHand">
-        <StripBlock
-          v-for="(strip, i) in stripsOf(piece)"
-          :key="i"
-          :headline="strip.headline"
-          :is-lit="strip.marks.some((mark) => isLit(piece, mark))"
-          @light="highlight.light(piece.id, linesOf(strip))"
-          @unlight="highlight.unlight()"
-        >
-          <RulerStrip
-            :length="strip.length"
-            :pitch="strip.pitch"
-            :unit="strip.unit"
-            :marks="
-              strip.marks.map((mark) => ({ reading: mark.reading, isLit: isLit(piece, mark) }))
-            "
-            @mark="(mark) => lightMark(piece, strip, mark)"
-          />
-          <template v-if="wordsOf(strip).length > 0" #words>
-            <span v-for="({ words, isOff }, n) in wordsOf(strip)" :key="n" :class="{ off: isOff }"
-              ><Worded :text="words"
-            /></span>
-          </template>
-        </StripBlock>
+        <RulerBlock v-for="(strip, i) in stripsOf(piece)" :key="i" :piece="piece" :strip="strip" />
         <PunchStrip
           v-for="punch in punchOf(piece)"
           :key="punch.headline"

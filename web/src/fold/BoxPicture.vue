@@ -6,7 +6,7 @@ import { looksOf, plainLook } from '../prints/card-look.ts';
 import { flatCorners, foldingBoxOf } from './box-faces.ts';
 import FacesDrawing from './FacesDrawing.vue';
 import { ribbonLook, ribbonsOn } from './finery.ts';
-import { brass, giftFaces, giftPart } from './gift-faces.ts';
+import { brass, comesFrom, giftFaces, giftPart } from './gift-faces.ts';
 import { ribbonPart } from './ribbon-faces.ts';
 
 /** A box drawn from its own folded geometry, closed or at some stage of its making. */
@@ -24,11 +24,9 @@ const props = defineProps<{
 const box = computed(() => foldingBoxOf(props.plan, props.papers));
 const scene = computed(() => sceneAt(box.value, props.time ?? box.value.end, props.open ?? 0));
 const faces = computed(() => scene.value.faces);
-/** How high over its place the gift is when it begins to go in, in millimetres. */
-const above = 120;
 const gift = computed(() =>
   props.gift && scene.value.gift > 0
-    ? giftFaces(props.gift, fromTheFront, (1 - scene.value.gift) * above)
+    ? giftFaces(props.gift, fromTheFront, (1 - scene.value.gift) * comesFrom)
     : [],
 );
 /** Ribbons are put on the closed box. */

@@ -33,6 +33,7 @@ import type { Finery } from './finery.ts';
 import { CardLines } from './card-lines.ts';
 import { CardMesh, coreOf } from './card-mesh.ts';
 import { distanceFor, middleOf, type Place } from './composing.ts';
+import { comesFrom } from './gift-faces.ts';
 import { giftGroup } from './gift-mesh.ts';
 import { litEdges, type LitLine } from './lit-edges.ts';
 
@@ -171,7 +172,7 @@ export class FoldStage {
     this.#faces = scene.faces;
     this.#card.move(scene.faces);
     this.#gift.visible = scene.gift > 0;
-    this.#gift.position.z = (1 - scene.gift) * 120;
+    this.#gift.position.z = (1 - scene.gift) * comesFrom;
     // It is put on when the box is closed.
     if (this.#fineryMesh) this.#fineryMesh.visible = time >= this.#box.end && open === 0;
     this.#lines?.move(scene.faces);

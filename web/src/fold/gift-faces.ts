@@ -13,6 +13,9 @@ import { towardsEye, type View } from './axonometric.ts';
 /** The part that a gift's faces are drawn as. */
 export const giftPart = 'gift';
 
+/** How high above its place the gift is when it comes into sight, in millimetres. */
+export const comesFrom = 120;
+
 /** The colour of brass. */
 export const brass = '#d9a93c';
 

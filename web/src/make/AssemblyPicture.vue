@@ -21,7 +21,7 @@ import {
 } from '../fold/axonometric.ts';
 import { flatCorners, foldingBoxOf } from '../fold/box-faces.ts';
 import FacesDrawing from '../fold/FacesDrawing.vue';
-import { brass, giftFaces, giftPart } from '../fold/gift-faces.ts';
+import { brass, comesFrom, giftFaces, giftPart } from '../fold/gift-faces.ts';
 import { looksOf, plainLook } from '../prints/card-look.ts';
 import { chooseView, views, type SideToSee } from './choose-view.ts';
 import { coveringFaces } from './covering-faces.ts';
@@ -133,9 +133,6 @@ const view = computed((): View => {
   return had;
 });
 const isFromBehind = computed(() => Math.abs(view.value.turn) > 90);
-
-/** How high above its place the gift is when it comes into sight, in millimetres. */
-const comesFrom = 120;
 
 /** A ribbon that is put on lies on the closed box, in the open one, or round the gift. */
 function tiedOn(

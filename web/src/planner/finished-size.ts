@@ -1,20 +1,12 @@
 import type { PlanRequest } from '@rangoli/core';
-import { loadTasks } from './load-tasks.ts';
+import { tasksInPage } from './load-tasks.ts';
 import type { Tasks } from './tasks.ts';
-
-/** Milliseconds after which the planner’s script is asked for again, when it could not be had. */
-const pause = 3000;
 
 let tasks: Tasks | undefined;
 let coming: Promise<void> | undefined;
 
 async function load(): Promise<void> {
-  while (!tasks)
-    try {
-      tasks = await loadTasks();
-    } catch {
-      await new Promise((resolve) => setTimeout(resolve, pause));
-    }
+  tasks = await tasksInPage();
 }
 
 /** Whether a gift can be found for the finished size that a box asks for, where it asks for one. */

@@ -1,24 +1,12 @@
 import type { PlanRequest } from '@rangoli/core';
 import { wrap, type Remote } from 'comlink';
-import { loadTasks, plannerScript } from './load-tasks.ts';
+import { plannerScript, tasksInPage } from './load-tasks.ts';
 import type { PlannedAndTold, PlannedUnread, Tasks } from './tasks.ts';
 
 /** Has the tasks do something, and gives what comes of it. */
 type Planner = <Result>(
   work: (tasks: Tasks | Remote<Tasks>) => Result | Promise<Result>,
 ) => Promise<Result>;
-
-/** Milliseconds after which the tasks are asked for again, when they could not be had. */
-const pause = 3000;
-
-async function tasksInPage(): Promise<Tasks> {
-  for (;;)
-    try {
-      return await loadTasks();
-    } catch {
-      await new Promise((resolve) => setTimeout(resolve, pause));
-    }
-}
 
 /** A planner in a worker of its own; one in the page where there are no workers, or its script has not come. */
 function startPlanner(): Planner {

@@ -1,8 +1,8 @@
 import type { ProjectDocument } from '@rangoli/core';
-import { computed, onBeforeUnmount, watch } from 'vue';
+import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { boxOf } from '../parts/beside.ts';
-import { useProject } from './project.ts';
+import { useOpenProject } from './open-project.ts';
 
 /** A box that a view stands beside; its document once it is here. */
 export interface BoxBeside {
@@ -16,17 +16,8 @@ export interface BoxBeside {
  */
 export function useBoxBeside() {
   const route = useRoute();
-  const project = useProject();
   const wanted = computed(() => boxOf(route.query));
-  watch(
-    wanted,
-    (id) => {
-      if (id !== undefined && (project.id !== id || project.openState.kind !== 'open'))
-        void project.open(id);
-    },
-    { immediate: true },
-  );
-  onBeforeUnmount(() => project.flush());
+  const project = useOpenProject(() => wanted.value);
 
   return computed((): BoxBeside | undefined => {
     const id = wanted.value;

@@ -156,7 +156,10 @@ export const useProject = defineStore('project', () => {
     const box = document.value?.box;
     if (box && !canFit(box))
       void readyToFit().then(() => {
-        if (id.value === asked) changeBox(what, {});
+        const now = document.value?.box;
+        // What was taken back meanwhile, or is found already, is no change.
+        const isOff = now && JSON.stringify(fitted(now)) !== JSON.stringify(now);
+        if (id.value === asked && isOff) changeBox(what, {});
       });
   }
 
