@@ -107,6 +107,8 @@ export const preset = definePreset(Aura, {
           hoverBackground: '#f2b31c',
         },
       },
+      // On a dark ground too.
+      colorScheme: { dark: { handle: { content: { background: '#ffffff' } } } },
       track: { background: '#d9e0dc', size: '4px' },
       range: { background: '#14302d' },
     },
