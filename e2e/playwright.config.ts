@@ -7,7 +7,9 @@ const results = process.env.JOURNEY_RESULTS;
 export default defineConfig({
   testDir: './journeys',
   outputDir: '../.cache/playwright',
-  timeout: 45_000,
+  // Long enough for a machine that is busy with something else: a journey that passes takes no longer by it.
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
@@ -18,7 +20,7 @@ export default defineConfig({
     locale: 'en-US',
     // It would answer in place of the network that a journey cuts; the journey that is about it allows it.
     serviceWorkers: 'block',
-    actionTimeout: 10_000,
+    actionTimeout: 20_000,
     launchOptions: chromiumOptions,
   },
 });

@@ -59,6 +59,9 @@ function crowdingInSight(page: Page): Promise<readonly string[]> {
       bottom: Math.min(area.bottom, frame.bottom),
     });
     const isEmpty = (area: Area) => widthOf(area) <= 0 || heightOf(area) <= 0;
+    const pane: Area = { left: 0, top: 0, right: innerWidth, bottom: innerHeight };
+    // Asked of every text and control first: whatever is scrolled out of sight needs no walk through what it stands in.
+    const isInPane = (area: Area) => !isEmpty(within(area, pane));
     const told = (text: string) => `“${text.trim().replace(/\s+/g, ' ').slice(0, 40)}”`;
 
     /** Whether it is there for the ear alone. */
@@ -97,7 +100,7 @@ function crowdingInSight(page: Page): Promise<readonly string[]> {
         }
         if (style.position === 'fixed') isFixed = true;
       }
-      seen = within(seen, { left: 0, top: 0, right: innerWidth, bottom: innerHeight });
+      seen = within(seen, pane);
       return { seen, cutBy };
     };
 
@@ -119,8 +122,10 @@ function crowdingInSight(page: Page): Promise<readonly string[]> {
 
     const texts: SeenText[] = [];
     const note = (element: Element, said: string, lines: Iterable<DOMRect>) => {
+      const inPane = [...lines].filter(isInPane);
+      if (inPane.length === 0 || !isTold(element)) return;
       const style = getComputedStyle(element);
-      for (const line of lines) {
+      for (const line of inPane) {
         // What lies above and below the letters of a line is air.
         const isDrawn = element instanceof SVGElement;
         const size = parseFloat(style.fontSize);
@@ -142,14 +147,13 @@ function crowdingInSight(page: Page): Promise<readonly string[]> {
     const isTold = (element: Element) =>
       isSeen(element) && !isForTheEar(element) && (dialog?.contains(element) ?? true);
     for (const drawn of document.querySelectorAll('svg text'))
-      if (isTold(drawn) && drawn.textContent.trim() !== '')
+      if (drawn.textContent.trim() !== '')
         note(drawn, drawn.textContent, [drawn.getBoundingClientRect()]);
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
     for (let node = walker.nextNode(); node; node = walker.nextNode()) {
       const element = node.parentElement;
       const said = node.textContent ?? '';
       if (!element || said.trim() === '' || element.closest('script, style, svg')) continue;
-      if (!isTold(element)) continue;
       const range = document.createRange();
       range.selectNodeContents(node);
       note(element, said, range.getClientRects());
@@ -165,7 +169,7 @@ function crowdingInSight(page: Page): Promise<readonly string[]> {
     const controls =
       'a[href], button, input, select, textarea, summary, [role=button], [role=slider], [role=switch], [role=tab], [role=combobox], [role=checkbox], [role=option]';
     for (const control of document.querySelectorAll(controls)) {
-      if (!isTold(control)) continue;
+      if (!isInPane(control.getBoundingClientRect()) || !isTold(control)) continue;
       // A link in a sentence is as high as its line; a field that is drawn by others is as large as they are.
       const isInSentence =
         control.tagName === 'A' && getComputedStyle(control).display === 'inline';
