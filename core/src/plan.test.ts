@@ -269,7 +269,9 @@ describe('a gift that can’t be boxed', () => {
             papers: [{ ...request.papers[0], sheet }],
           };
           const result = planBox(asked);
-          for (const { said, part } of result.ok ? [] : waysOut(asked, result.problems)) {
+          for (const { said, part, boxes: made = 1 } of result.ok
+            ? []
+            : waysOut(asked, result.problems)) {
             const [, each, boxes = '1'] =
               /^(?:(\d+) in each of (\d+) boxes|Stand them)/.exec(said) ?? [];
             if (!/^\d+ in each|^Stand them/.test(said)) continue;
@@ -277,6 +279,7 @@ describe('a gift that can’t be boxed', () => {
             if (part.gift?.shape !== 'several') throw new Error(said);
             const inBox = part.gift.across * part.gift.deep * part.gift.high;
             expect(inBox * Number(boxes), said).toBe(rows.across * rows.deep * rows.high);
+            expect(made, said).toBe(Number(boxes));
             if (each !== undefined) expect(inBox).toBe(Number(each));
           }
         },

@@ -116,7 +116,8 @@ for (const { by, hand, width, height } of [
     await expect(sizeOf(page, 'lid')).toHaveText(/^102\s*×\s*142/);
     if (width < 680) await page.getByRole('button', { name: 'all views' }).click();
     await hand.press(page, 'link', /^Make$/);
-    await expect(page.getByRole('main')).toContainText('From one sheet of Dusk');
+    await expect(page.getByLabel('How many boxes')).toHaveValue('2');
+    await expect(page.getByRole('main')).toContainText('From two sheets of Dusk');
     const steps = page.getByRole('navigation', { name: 'Steps' });
     if (width < 680) await page.getByRole('button', { name: /^Step \d/ }).click();
     await steps

@@ -94,6 +94,7 @@ export function waysBySharing({ gift, finished }: PlanRequest): readonly WayOut[
       kind: 'gift',
       said: `${each} in each of ${boxes} boxes: ${rowsInWords(rows)}`,
       part: { gift: { ...gift, ...rows } },
+      boxes,
     }));
   });
 }

@@ -11,4 +11,6 @@ export interface WayOut {
   readonly said: string;
   /** What becomes otherwise in the request. */
   readonly part: Partial<PlanRequest>;
+  /** How many such boxes take the place of one, where it is not one. */
+  readonly boxes?: number;
 }

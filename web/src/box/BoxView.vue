@@ -15,6 +15,7 @@ import { useAttempt } from '../parts/use-attempt.ts';
 import { usePartByPart } from '../parts/use-part-by-part.ts';
 import Choice from '../parts/Choice.vue';
 import { useDrafts } from '../stores/drafts.ts';
+import { makeSoMany } from '../stores/make-so-many.ts';
 import { useFirstSteps } from '../stores/first-steps.ts';
 import { useProject } from '../stores/project.ts';
 import ConflictBar from './ConflictBar.vue';
@@ -114,11 +115,12 @@ function goToWays(): void {
   ways?.focus({ preventScroll: true });
 }
 
-function takeWayOut({ kind, part }: WayOut): void {
-  project.changeBox(`way out ${kind}`, part);
-}
-
 const { trouble: failure, attempt } = useAttempt();
+
+async function takeWayOut({ kind, part, boxes }: WayOut): Promise<void> {
+  project.changeBox(`way out ${kind}`, part);
+  if (boxes !== undefined) await attempt(() => makeSoMany(project.id, boxes));
+}
 
 async function putBack(): Promise<void> {
   await attempt(() => project.putBack());

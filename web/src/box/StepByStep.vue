@@ -1,16 +1,20 @@
 <script setup lang="ts">
-import { planJob, sayStep, type Plan, type PlanRequest } from '@rangoli/core';
+import type { Plan, PlanRequest } from '@rangoli/core';
 import { computed } from 'vue';
 import Worded from '../parts/Worded.vue';
+import { planner } from '../planner/planner.ts';
+import { useWorkedOut } from '../planner/use-worked-out.ts';
 
 /** The job of one box in sentences. */
 const props = defineProps<{ plan: Plan; request: PlanRequest }>();
 
-const sentences = computed(() => {
-  const { plan, request } = props;
-  const job = planJob(plan, request, { boxes: 1 });
-  return job.steps.map((step) => sayStep(step, { job, box: plan, kit: request.kit }).text);
-});
+const batch = computed(() => ({ ...props, boxes: 1, corners: 'round the base' as const }));
+const { workedOut } = useWorkedOut(batch, (asked) =>
+  planner((tasks) => tasks.planAndTellJob(asked)),
+);
+const sentences = computed(() =>
+  [...(workedOut.value?.result.told.values() ?? [])].map(({ text }) => text),
+);
 </script>
 
 <template>

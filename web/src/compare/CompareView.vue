@@ -19,6 +19,7 @@ import MeasureSize from '../parts/MeasureSize.vue';
 import OpeningNote from '../parts/OpeningNote.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
+import { makeSoMany } from '../stores/make-so-many.ts';
 import { useOpenProject } from '../stores/open-project.ts';
 import RefusedCard from './RefusedCard.vue';
 import StyleCard from './StyleCard.vue';
@@ -85,7 +86,11 @@ watch(
 onBeforeUnmount(() => turn++);
 
 /** Takes a kind of box, with what makes it possible where it isn’t as it was asked for. */
-async function take(compared: Compared, part: WayOut['part'] = {}): Promise<void> {
+async function take(
+  compared: Compared,
+  { part, boxes }: Pick<WayOut, 'part' | 'boxes'> = { part: {} },
+): Promise<void> {
+  if (boxes !== undefined) void makeSoMany(props.id, boxes);
   if (!compared.ok || request.value?.style.style !== compared.style.id)
     project.changeBox('kind of box', { style: compared.choice, ...part });
   await router.push({ name: 'box', params: { id: props.id } });
@@ -157,7 +162,7 @@ async function take(compared: Compared, part: WayOut['part'] = {}): Promise<void
             :compared="each"
             :request="request"
             :chosen="each.style.id === request.style.style"
-            @take="(part) => take(each, part)"
+            @take="(way) => take(each, way)"
           />
         </ul>
       </template>

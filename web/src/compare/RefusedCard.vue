@@ -12,7 +12,7 @@ const props = defineProps<{
   request: PlanRequest;
   chosen: boolean;
 }>();
-const emit = defineEmits<{ take: [part: WayOut['part']] }>();
+const emit = defineEmits<{ take: [way: Pick<WayOut, 'part' | 'boxes'>] }>();
 
 /**
  * The box as it would be taken. Kinds are compared on one paper; what is a way out for all papers of the box is tried
@@ -47,10 +47,10 @@ const own = computed(() => ways.value.find(({ kind }) => kind !== 'other kind'))
       :key="problem.message"
       :text="problem.message"
     />
-    <button v-if="fitsAsItIs" type="button" @click="emit('take', {})">
+    <button v-if="fitsAsItIs" type="button" @click="emit('take', { part: {} })">
       Fits on the papers of this box
     </button>
-    <button v-else-if="own" type="button" @click="emit('take', own.part)">
+    <button v-else-if="own" type="button" @click="emit('take', own)">
       <Worded :text="own.said" />
     </button>
     <span v-else-if="isLooking" class="looking">Looking for what would do…</span>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { papersOf, countInWords, doneOf, isDone, type Step } from '@rangoli/core';
 import { useEventListener, useSwipe } from '@vueuse/core';
-import { computed, defineAsyncComponent, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, defineAsyncComponent, shallowRef, useTemplateRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import MadeNote from '../rescue/MadeNote.vue';
-import { useMaking } from '../stores/making.ts';
+import { useOpenMaking } from '../stores/open-making.ts';
 import OpeningNote from '../parts/OpeningNote.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import { useOpenProject } from '../stores/open-project.ts';
@@ -14,7 +14,7 @@ import MakeBar from './MakeBar.vue';
 import MakeFooter from './MakeFooter.vue';
 import MakeHeading from './MakeHeading.vue';
 import { timeLeftInWords } from './minutes.ts';
-import { nextInWords } from './moment-words.ts';
+import { nextInWords } from './next-in-words.ts';
 import { useEscape } from '../parts/use-escape.ts';
 import { useMoments } from './use-moments.ts';
 import { useStepWords } from './use-step-words.ts';
@@ -27,25 +27,20 @@ import TextButton from './TextButton.vue';
 const props = defineProps<{ id: string }>();
 
 const project = useOpenProject(() => props.id);
-const making = useMaking();
-watch(
-  () => props.id,
-  (id) => void making.open(id),
-  { immediate: true },
-);
+const making = useOpenMaking(() => props.id);
 
-const shown = computed(() => project.shown);
-const kit = computed(() => shown.value?.request.kit);
+/** The job with the plan that it is of: a newer plan waits for its own. */
+const planned = computed(() => making.planned);
+const shown = computed(() => planned.value?.batch);
 const step = computed(() => making.step);
 const moments = useMoments(() => step.value);
-const { telling, words, now } = useStepWords({
-  job: () => making.job,
-  shown: () => shown.value,
+const { words, now } = useStepWords({
+  planned: () => planned.value,
   step: () => step.value,
-  moment: () => moments.moment.value,
+  at: () => moments.at.value,
 });
 const number = computed(() =>
-  step.value && making.job ? making.job.steps.indexOf(step.value) + 1 : 0,
+  step.value && planned.value ? planned.value.job.steps.indexOf(step.value) + 1 : 0,
 );
 const done = computed(() => (step.value ? doneOf(making.progress, step.value) : 0));
 const isStepDone = computed(() => step.value !== undefined && isDone(making.progress, step.value));
@@ -148,14 +143,16 @@ const boxesMade = computed(() => {
       <p>{{ problem }}</p>
       <RouterLink :to="{ name: 'box', params: { id } }">Change the box</RouterLink>
     </div>
-    <p v-else-if="making.state === 'opening'" class="state quiet" role="status">
+    <p v-else-if="making.isFaulty" class="state" role="alert">
+      Rangoli could not put the steps in order. Reload the page, or change the box.
+    </p>
+    <p v-else-if="making.state === 'opening' || !planned" class="state quiet" role="status">
       Getting what is done so far…
     </p>
-    <main v-else-if="making.job && shown && kit">
+    <main v-else-if="shown">
       <StepList
-        v-if="telling"
         :class="{ open: showsList }"
-        :telling="telling"
+        :planned="planned"
         :progress="making.progress"
         :here="step"
         :left="making.left"
@@ -176,7 +173,7 @@ const boxesMade = computed(() => {
             <div class="said" aria-live="polite">
               <StepsButton
                 :number="number"
-                :of="making.job.steps.length"
+                :of="planned.job.steps.length"
                 @list="showsList = !showsList"
               />
               <MakeHeading
@@ -205,7 +202,8 @@ const boxesMade = computed(() => {
             <StepPicture
               :plan="shown.plan"
               :request="shown.request"
-              :job="making.job"
+              :job="planned.job"
+              :sheets="planned.sheets"
               :step="step"
               :at="moments.at.value"
               @choose="moments.choose"

@@ -5,23 +5,19 @@ import {
   cutSizeOf,
   formatSize,
   paperFor,
-  sayStep,
-  sheetsFor,
-  stageNote,
   toMillimetres,
   type Piece,
-  type Step,
 } from '@rangoli/core';
 import { Printer } from '@lucide/vue';
 import Button from 'primevue/button';
-import { computed, watch } from 'vue';
+import { computed } from 'vue';
 import OpeningNote from '../parts/OpeningNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import MatMeasures from '../parts/MatMeasures.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import { isPlainPiece, layPieces } from '../parts/lay-pieces.ts';
 import Worded from '../parts/Worded.vue';
-import { useMaking } from '../stores/making.ts';
+import { useOpenMaking } from '../stores/open-making.ts';
 import { useOpenProject } from '../stores/open-project.ts';
 import { stageName } from './stage-name.ts';
 
@@ -29,16 +25,10 @@ import { stageName } from './stage-name.ts';
 const props = defineProps<{ id: string }>();
 
 const project = useOpenProject(() => props.id);
-const making = useMaking();
-watch(
-  () => props.id,
-  (id) => {
-    if (making.id !== id) void making.open(id);
-  },
-  { immediate: true },
-);
+const making = useOpenMaking(() => props.id);
 
-const shown = computed(() => project.shown);
+const planned = computed(() => making.planned);
+const shown = computed(() => planned.value?.batch);
 const kit = computed(() => shown.value?.request.kit);
 /** Titles with their sizes stand side by side. */
 const free = computed(() => {
@@ -55,17 +45,12 @@ const layout = computed(
 function sheetWords(): string {
   const now = shown.value;
   if (!now) return '';
-  return sheetsFor(now.plan, papersOf(now.request), making.progress.boxes)
+  return (planned.value?.sheets ?? [])
     .map(({ paper, sheets }) => {
       const found = papersOf(now.request).find(({ id }) => id === paper);
       return `${sheets} of ${found?.name ?? paper}, ${found?.sheet.name ?? ''}`;
     })
     .join('; ');
-}
-
-function sentence(step: Step): string {
-  if (!kit.value || !making.job || !shown.value) return '';
-  return sayStep(step, { job: making.job, box: shown.value.plan, kit: kit.value }).text;
 }
 
 function sizeOf(piece: Piece): string {
@@ -104,11 +89,14 @@ function print(): void {
       @retry="project.open(id)"
     />
     <p v-else-if="project.problems[0]" class="state">{{ project.problems[0].message }}</p>
-    <main v-else-if="shown && kit && layout && making.job" class="sheet">
+    <p v-else-if="making.state === 'opening'" class="state quiet" role="status">
+      Getting what is done so far…
+    </p>
+    <main v-else-if="shown && kit && layout && planned" class="sheet">
       <header>
         <h1>{{ project.document?.name }}</h1>
         <p>
-          <b>{{ making.progress.boxes }} {{ making.progress.boxes === 1 ? 'box' : 'boxes' }}</b>
+          <b>{{ shown.boxes }} {{ shown.boxes === 1 ? 'box' : 'boxes' }}</b>
           · sheets: <Worded :text="sheetWords()" /> · <Worded :text="kit.trimmer.name" /> ·
           <Worded :text="kit.board.name" />
         </p>
@@ -128,16 +116,16 @@ function print(): void {
           <MatMeasures v-if="!isPlainPiece(placed.piece)" :placed="placed" :kit="kit" />
         </g>
       </svg>
-      <section v-for="stage in making.job.stages" :key="stage.bench">
+      <section v-for="stage in planned.job.stages" :key="stage.bench">
         <h2>{{ stageName(stage) }}</h2>
-        <p v-if="stageNote(stage, making.job, kit)" class="note">
-          <Worded :text="stageNote(stage, making.job, kit) ?? ''" />
+        <p v-if="planned.notes.has(stage.bench)" class="note">
+          <Worded :text="planned.notes.get(stage.bench) ?? ''" />
         </p>
         <ol>
           <li v-for="step in stage.steps" :key="step.id">
             <i aria-hidden="true" />
             <span class="copies">{{ step.copies }} ×</span>
-            <Worded :text="sentence(step)" />
+            <Worded :text="planned.told.get(step.id)?.text ?? ''" />
           </li>
         </ol>
       </section>

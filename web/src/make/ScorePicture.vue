@@ -13,7 +13,7 @@ import {
 import { computed, ref, watch } from 'vue';
 import BoardDrawing from './BoardDrawing.vue';
 import TurnedPicture from './TurnedPicture.vue';
-import { momentsOf, type Moment } from './use-moments.ts';
+import { momentsOf, type Moment } from './moments.ts';
 
 /** The piece as it lies on the board or the trimmer, its marks one after the other. */
 const props = defineProps<{

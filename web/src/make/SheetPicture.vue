@@ -4,11 +4,11 @@ import {
   cutSizeOf,
   faceLook,
   paperFor,
-  sheetsFor,
   toMillimetres,
   type Plan,
   type PlanRequest,
   type SheetCut,
+  type SheetUse,
   type CutOperation,
 } from '@rangoli/core';
 
@@ -21,7 +21,7 @@ import { useFrameSize } from '../parts/use-frame-size.ts';
 const props = defineProps<{
   plan: Plan;
   request: PlanRequest;
-  boxes: number;
+  sheets: readonly SheetUse[];
   trim: CutOperation;
 }>();
 
@@ -29,7 +29,7 @@ const frame = useTemplateRef('frame');
 const { width, height } = useFrameSize(frame);
 
 const use = computed(() =>
-  sheetsFor(props.plan, papersOf(props.request), props.boxes).find(
+  props.sheets.find(
     ({ paper: id, placements }) =>
       id === props.trim.paper && placements.some(({ piece }) => piece === props.trim.piece),
   ),

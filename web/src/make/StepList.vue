@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { isDone, sayStep, stageNote, type Progress, type Step, type Telling } from '@rangoli/core';
+import { isDone, type Progress, type Step } from '@rangoli/core';
 import { Check } from '@lucide/vue';
 import { nextTick, useTemplateRef, watch } from 'vue';
 import Worded from '../parts/Worded.vue';
+import type { PlannedJob } from '../planner/tell-job.ts';
 import { stageName } from './stage-name.ts';
 import { minutesInWords } from './minutes.ts';
 
 /** Every step of the job by the tool that it needs, what is done ticked; any of them can be gone to. */
 const props = defineProps<{
-  telling: Telling;
+  planned: PlannedJob;
   progress: Progress;
   here: Step | undefined;
   left: (step: Step) => number;
@@ -28,15 +29,15 @@ watch(
 
 <template>
   <nav ref="list" aria-label="Steps">
-    <section v-for="stage in telling.job.stages" :key="stage.bench">
+    <section v-for="stage in planned.job.stages" :key="stage.bench">
       <h2>
         {{ stageName(stage) }}
         <span v-if="stage.steps.some((step) => !isDone(progress, step))">{{
           minutesInWords(stage.steps.reduce((sum, step) => sum + left(step), 0))
         }}</span>
       </h2>
-      <p v-if="stageNote(stage, telling.job, telling.kit)" class="note">
-        <Worded :text="stageNote(stage, telling.job, telling.kit) ?? ''" />
+      <p v-if="planned.notes.has(stage.bench)" class="note">
+        <Worded :text="planned.notes.get(stage.bench) ?? ''" />
       </p>
       <ol>
         <li v-for="step in stage.steps" :key="step.id">
@@ -50,7 +51,7 @@ watch(
               ><Check v-if="isDone(progress, step)" :size="17" :stroke-width="3"
             /></i>
             <span v-if="isDone(progress, step)" class="visually-hidden">done: </span>
-            <Worded :text="sayStep(step, telling).line" />
+            <Worded :text="planned.told.get(step.id)?.line ?? ''" />
           </button>
         </li>
       </ol>

@@ -7,6 +7,7 @@ import {
   type Job,
   type Plan,
   type PlanRequest,
+  type SheetUse,
   type Step,
 } from '@rangoli/core';
 import { computed } from 'vue';
@@ -24,6 +25,7 @@ const props = defineProps<{
   plan: Plan;
   request: PlanRequest;
   job: Job;
+  sheets: readonly SheetUse[];
   step: Step;
   /** Which moment of the step is at hand. */
   at: number;
@@ -96,7 +98,7 @@ const folding = computed(() => {
     :at="at"
     @choose="(to) => emit('choose', to)"
   />
-  <TrimPicture v-else-if="cut" :plan="plan" :request="request" :boxes="job.boxes" :trim="cut" />
+  <TrimPicture v-else-if="cut" :plan="plan" :request="request" :sheets="sheets" :trim="cut" />
   <PunchPicture
     v-else-if="punch && piece"
     :punch="punch"

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { papersOf, paperFor, type Plan, type PlanRequest, type CutOperation } from '@rangoli/core';
+import {
+  papersOf,
+  paperFor,
+  type Plan,
+  type PlanRequest,
+  type CutOperation,
+  type SheetUse,
+} from '@rangoli/core';
 import { computed } from 'vue';
 import SheetPicture from './SheetPicture.vue';
 import TrimmerDrawing from './TrimmerDrawing.vue';
@@ -8,7 +15,7 @@ import TrimmerDrawing from './TrimmerDrawing.vue';
 const props = defineProps<{
   plan: Plan;
   request: PlanRequest;
-  boxes: number;
+  sheets: readonly SheetUse[];
   trim: CutOperation;
 }>();
 
@@ -32,7 +39,7 @@ const colour = computed(() => {
       :class="{ alone: trim.tool === 'ruler' }"
       :plan="plan"
       :request="request"
-      :boxes="boxes"
+      :sheets="sheets"
       :trim="trim"
     />
   </div>

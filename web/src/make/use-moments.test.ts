@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { effectScope, nextTick, shallowRef } from 'vue';
 import { anyBox } from '../testing/any-box.ts';
-import { momentsOf, useMoments } from './use-moments.ts';
+import { momentsOf } from './moments.ts';
+import { useMoments } from './use-moments.ts';
 
 describe('the moments of a step', () => {
   it('show every mark of every lying once, each with its edge at the fence, and start anew', async () => {

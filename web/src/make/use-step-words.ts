@@ -1,41 +1,33 @@
-import {
-  noteBefore,
-  sayStep,
-  type Job,
-  type Plan,
-  type PlanRequest,
-  type Step,
-  type Telling,
-} from '@rangoli/core';
+import type { Passage, Step } from '@rangoli/core';
 import { computed } from 'vue';
-import { figureOfMoment } from './moment-words.ts';
-import type { Moment } from './use-moments.ts';
+import type { PlannedJob, StepTold } from '../planner/tell-job.ts';
+import type { MomentFigure } from './moment-words.ts';
+
+/** All passages of a step in one, with what must be known before it. */
+function passagesOf({ before, passages }: StepTold): readonly Passage[] {
+  return before === undefined ? passages : [{ text: before }, ...passages];
+}
 
 /** A step as it is told at the table: with what must be known before it, and the figure of its moment. */
 export function useStepWords(options: {
-  readonly job: () => Job | undefined;
-  readonly shown: () => { readonly plan: Plan; readonly request: PlanRequest } | undefined;
+  readonly planned: () => PlannedJob | undefined;
   readonly step: () => Step | undefined;
-  readonly moment: () => Moment | undefined;
+  /** Which of its moments is at hand. */
+  readonly at: () => number;
 }) {
-  const telling = computed((): Telling | undefined => {
-    const [job, shown] = [options.job(), options.shown()];
-    return shown && job ? { job, box: shown.plan, kit: shown.request.kit } : undefined;
+  const told = computed(() => {
+    const step = options.step();
+    return step && options.planned()?.told.get(step.id);
   });
   const words = computed(() => {
-    const step = options.step();
-    if (!step || !telling.value) return undefined;
-    const said = sayStep(step, telling.value);
-    const note = noteBefore(telling.value.job, step, telling.value.kit);
-    if (note === undefined) return said;
-    const passages = [{ text: note }, ...said.passages];
-    return { ...said, text: `${note} ${said.text}`, passages };
+    if (!told.value) return undefined;
+    const passages = passagesOf(told.value);
+    return { ...told.value, passages, text: passages.map(({ text }) => text).join(' ') };
   });
   /** The figure of the moment: the mark at hand, or the setting of the cut. */
-  const now = computed(() =>
-    words.value && telling.value
-      ? figureOfMoment(options.moment(), words.value, telling.value)
-      : undefined,
+  const now = computed(
+    (): MomentFigure | undefined =>
+      told.value && (told.value.figures[options.at()] ?? { figure: told.value.figure, aside: '' }),
   );
-  return { telling, words, now };
+  return { words, now };
 }

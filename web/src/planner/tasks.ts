@@ -34,6 +34,7 @@ import {
   type WayOut,
   type WindowPlace,
 } from '@rangoli/core';
+import { planAndTellJob } from './tell-job.ts';
 import { tell, type BoxTold, type Planned } from './tell.ts';
 import { wearableFaces, type WearableFace } from './wearable-faces.ts';
 
@@ -132,6 +133,7 @@ export const tasks = {
   planBox,
   planAndTell,
   planUnread,
+  planAndTellJob,
   printsOnBox,
   sizeSums,
   compareStyles,

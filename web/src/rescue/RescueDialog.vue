@@ -23,7 +23,7 @@ import PickField from '../parts/PickField.vue';
 import Worded from '../parts/Worded.vue';
 import { planner } from '../planner/planner.ts';
 import { useWorkedOut } from '../planner/use-worked-out.ts';
-import { useMaking } from '../stores/making.ts';
+import { useOpenMaking } from '../stores/open-making.ts';
 import { useProject } from '../stores/project.ts';
 import { formFor, mishapOf, scoresOf, type MishapForm } from './mishap-form.ts';
 
@@ -32,7 +32,7 @@ const props = defineProps<{ id: string; piece?: string | undefined }>();
 const emit = defineEmits<{ close: [] }>();
 
 const project = useProject();
-const making = useMaking();
+const making = useOpenMaking(() => props.id);
 const router = useRouter();
 
 const kinds = [
@@ -59,7 +59,6 @@ function start(piece: string | undefined, kind: Mishap['kind']): void {
   const found = plan?.pieces.find(({ id }) => id === piece) ?? plan?.pieces[0];
   if (plan && found) form.value = formFor(plan, found, kind, unit.value);
 }
-if (making.id !== props.id) void making.open(props.id);
 start(props.piece, 'cut');
 
 function set(part: Partial<MishapForm>): void {
@@ -98,11 +97,11 @@ const boxesOfTheirOwn = computed(() =>
 );
 
 const mishapAsked = computed(() => {
-  const now = shown.value;
-  const mishap = now && form.value && mishapOf(now.plan, form.value);
-  if (!now || !mishap || !making.job) return undefined;
-  const { plan, request } = now;
-  const done = doneSoFar(plan, making.job, making.progress, request.made);
+  const planned = making.planned;
+  const mishap = planned && form.value && mishapOf(planned.batch.plan, form.value);
+  if (!mishap) return undefined;
+  const { plan, request } = planned.batch;
+  const done = doneSoFar(plan, planned.job, making.progress, request.made);
   return { plan, request, done, mishap };
 });
 /** While a new answer is worked out, the one before can be read and not be taken. */

@@ -32,6 +32,12 @@ async function opened() {
   const opening = Promise.all([project.open('x'), making.open('x')]);
   await vi.advanceTimersByTimeAsync(5000);
   await opening;
+  return planned(making);
+}
+
+/** The making, once its job is planned for the batch as it is now. */
+async function planned(making: ReturnType<typeof useMaking>) {
+  await vi.waitFor(() => expect(making.job?.boxes).toBe(making.progress.boxes));
   return making;
 }
 
@@ -139,6 +145,7 @@ describe('the making of a box', () => {
     expect(making.isFinished).toBe(true);
     expect(making.leftInAll).toBe(0);
     making.setBoxes(8);
+    await planned(making);
     // What is made of six boxes stays made, and only what the others take is left.
     for (const each of making.job?.steps ?? [])
       expect(doneOf(making.progress, each)).toBeLessThanOrEqual(each.copies);
@@ -146,6 +153,47 @@ describe('the making of a box', () => {
     making.startAnew();
     expect(making.step?.id).toBe(seen[0]);
     expect(making.progress.boxes).toBe(8);
+  });
+});
+
+describe('a batch that becomes another one', () => {
+  it('keeps what is ticked before its steps are put in order anew, and gives away none but whole boxes', async () => {
+    const making = await begun(2);
+    browser.server.boxes.set('y', { revision: 1, value: { ...newProject('inch'), name: 'Own' } });
+    const scoring = making.job?.steps.find(({ kind }) => kind === 'flat');
+    if (!scoring) throw new Error('A piece of the sundial is scored');
+    making.go(scoring);
+    making.setBoxes(6);
+    making.finish(1);
+    expect(making.job?.boxes).toBe(2);
+    // What is given away is counted in the steps of all six.
+    await making.giveAway(3, 'y');
+    expect(making.progress.boxes).toBe(3);
+    await planned(making);
+    await vi.advanceTimersByTimeAsync(60_000);
+    const given = progressOf(browser.server.progress.get('y') ?? noFacts());
+    expect(given.boxes).toBe(3);
+    expect((given.done[scoring.id] ?? 0) + doneOf(making.progress, scoring)).toBe(1);
+  });
+
+  it('is as many times as large where a box is shared out among several, whether it is made just now or not', async () => {
+    const making = await begun(3);
+    await making.multiply('x', 2);
+    expect((await planned(making)).job?.boxes).toBe(6);
+    making.close();
+    await making.multiply('x', 4);
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(onServer().boxes).toBe(24);
+    await opened();
+    expect(making.job?.boxes).toBe(24);
+  });
+
+  it('has no job once nobody makes it, whatever becomes of the box', async () => {
+    const making = await begun(1);
+    making.close();
+    useProject().changeBox('lean', { lean: 'tight' });
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(making.job).toBeUndefined();
   });
 });
 

@@ -3,9 +3,9 @@ import {
   doneOf,
   goTo,
   isDone,
+  mostBoxes,
   noFacts,
   noProgress,
-  planJob,
   progressOf,
   redone,
   secondsLeft,
@@ -14,14 +14,16 @@ import {
   tell,
   undone,
   withDone,
-  type Job,
   type Step,
   type LidCorners,
   type Progress,
 } from '@rangoli/core';
-import { useTimestamp } from '@vueuse/core';
+import { until, useTimestamp } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
+import { planner } from '../planner/planner.ts';
+import type { PlannedBatch, PlannedJob } from '../planner/tell-job.ts';
+import { useWorkedOut } from '../planner/use-worked-out.ts';
 import { useDevice } from './device.ts';
 import { useKeeping } from './keeping.ts';
 import { useProject } from './project.ts';
@@ -31,6 +33,21 @@ const patience = 2500;
 
 /** Where the progress of the open box is: on its way here, here, or kept in this browser only. */
 export type ProgressState = 'opening' | 'kept' | 'here only';
+
+/** A job with the batch that it is for. */
+interface BatchJob extends PlannedJob {
+  readonly batch: PlannedBatch;
+}
+
+async function planFor(batch: PlannedBatch): Promise<BatchJob | undefined> {
+  try {
+    const planned = await planner((tasks) => tasks.planAndTellJob(batch));
+    return { ...planned, batch };
+  } catch (error) {
+    console.error(error);
+    return undefined;
+  }
+}
 
 function placedAt(progress: Progress, at: string | null): Progress {
   return goTo(progress, at === null ? undefined : { id: at });
@@ -55,14 +72,20 @@ export const useMaking = defineStore('making', () => {
     const told = progressOf(facts.value);
     return place.value === undefined ? told : placedAt(told, place.value);
   });
-  const job = computed((): Job | undefined =>
-    project.shown && project.problems.length === 0
-      ? planJob(project.shown.plan, project.shown.request, {
-          boxes: stored.value.boxes,
-          corners: stored.value.lidCorners,
-        })
-      : undefined,
-  );
+  const boxes = computed(() => stored.value.boxes);
+  const corners = computed(() => stored.value.lidCorners);
+  const isRefused = computed(() => project.refused !== undefined);
+  const batch = computed((): PlannedBatch | undefined => {
+    if (id.value !== project.id || !project.shown || isRefused.value) return undefined;
+    const { plan, request } = project.shown;
+    return { plan, request, boxes: boxes.value, corners: corners.value };
+  });
+  const { workedOut, isWorking } = useWorkedOut(batch, planFor);
+  /** The job, with the batch that it is for: that of before, while a newer one is planned. */
+  const planned = computed(() => workedOut.value?.result);
+  /** Whether the steps could not be put in order, by a fault of Rangoli's own. */
+  const isFaulty = computed(() => workedOut.value !== undefined && planned.value === undefined);
+  const job = computed(() => planned.value?.job);
   const progress = computed(() => (job.value ? carryOver(job.value, stored.value) : stored.value));
   const step = computed(() => job.value && stepAtHand(job.value, progress.value));
   const isFinished = computed(
@@ -91,6 +114,16 @@ export const useMaking = defineStore('making', () => {
     if (id.value !== wanted) return;
     state.value = answered ? 'kept' : 'here only';
     begun.value = Date.now();
+  }
+
+  /** Nobody makes it any more: no job is planned for what becomes of the box. */
+  function close(): void {
+    const left = id.value;
+    id.value = '';
+    state.value = 'opening';
+    void keeping.progress.then((keeper) => {
+      if (id.value !== left) keeper.listen(left, undefined);
+    });
   }
 
   function adopt(next: Progress): void {
@@ -141,16 +174,27 @@ export const useMaking = defineStore('making', () => {
   }
 
   /** So many boxes go on as one of their own, which is stored already; they take along what is made of them. */
-  async function giveAway(boxes: number, to: string): Promise<void> {
+  async function giveAway(count: number, to: string): Promise<void> {
+    // The steps must be those of all the boxes that there are.
+    await until(isWorking).toBe(false);
     if (!job.value) return;
-    const { rest, aside } = setAside(job.value, progress.value, boxes);
+    const { rest, aside } = setAside(job.value, progress.value, count);
     adopt(rest);
     const keeper = await keeping.progress;
     keeper.tell(to, tell(noFacts(), aside, { time: Date.now(), by: device }));
   }
 
-  function setBoxes(boxes: number): void {
-    adopt({ ...progress.value, boxes });
+  function setBoxes(count: number): void {
+    adopt({ ...progress.value, boxes: count });
+  }
+
+  /** Of a box, which need not be the one that is made here, so many are made in place of each one. */
+  async function multiply(box: string, by: number): Promise<void> {
+    const keeper = await keeping.progress;
+    const known = (await keeper.known(box))?.facts ?? noFacts();
+    const before = progressOf(known);
+    const next = { ...before, boxes: Math.min(mostBoxes, before.boxes * by) };
+    keeper.tell(box, tell(known, next, { time: Date.now(), by: device }));
   }
 
   function setLidCorners(lidCorners: LidCorners): void {
@@ -159,8 +203,8 @@ export const useMaking = defineStore('making', () => {
 
   /** Everything from the beginning; the maker's pace is kept. */
   function startAnew(): void {
-    const { boxes, lidCorners, spent } = progress.value;
-    adopt({ ...noProgress(boxes), lidCorners, spent });
+    const { lidCorners, spent } = progress.value;
+    adopt({ ...noProgress(progress.value.boxes), lidCorners, spent });
     begun.value = Date.now();
   }
 
@@ -179,11 +223,14 @@ export const useMaking = defineStore('making', () => {
     id,
     state,
     progress,
+    planned,
+    isFaulty,
     job,
     step,
     isFinished,
     leftInAll,
     open,
+    close,
     finish,
     finishAll,
     go,
@@ -192,6 +239,7 @@ export const useMaking = defineStore('making', () => {
     cutAgain,
     giveAway,
     setBoxes,
+    multiply,
     setLidCorners,
     startAnew,
     left,
