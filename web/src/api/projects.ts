@@ -1,6 +1,7 @@
 import { projectDocumentSchema, type ProjectDocument } from '@rangoli/core';
 import { z } from 'zod';
 import { ask } from './ask.ts';
+import { contentsPath, shelfPath, type ShelfQuery } from './shelf-paths.ts';
 
 /** A project as the server sends it. */
 export const projectSchema = z.object({
@@ -21,25 +22,8 @@ const listSchema = z.object({
 /** A part of the shelf: what on it can't be read, how many boxes there are in all, and where it goes on. */
 export type Shelf = z.infer<typeof listSchema>;
 
-/** The orders in which the shelf may stand. */
-export type ShelfOrder = 'changed' | 'name' | 'newest';
-
-export interface ShelfQuery {
-  readonly search: string;
-  readonly order: ShelfOrder;
-  readonly kind?: string | undefined;
-  readonly paper?: string | undefined;
-  /** Where it goes on: `next` of the part before. */
-  readonly after?: string | undefined;
-}
-
-export async function listProjects({ search, order, ...more }: ShelfQuery): Promise<Shelf> {
-  const words = new URLSearchParams({ order, ...(search !== '' && { search }) });
-  for (const each of ['kind', 'paper', 'after'] as const) {
-    const value = more[each];
-    if (value !== undefined) words.set(each, value);
-  }
-  return listSchema.parse(await ask('GET', `/projects?${words.toString()}`));
+export async function listProjects(query: ShelfQuery): Promise<Shelf> {
+  return listSchema.parse(await ask('GET', shelfPath(query)));
 }
 
 const countedSchema = z.array(z.object({ value: z.string(), boxes: z.int() }));
@@ -50,7 +34,7 @@ export type ShelfContents = z.infer<typeof contentsSchema>;
 export type Counted = ShelfContents['kinds'][number];
 
 export async function readContents(): Promise<ShelfContents> {
-  return contentsSchema.parse(await ask('GET', '/projects/contents'));
+  return contentsSchema.parse(await ask('GET', contentsPath));
 }
 
 export async function readProject(id: string): Promise<StoredProject> {

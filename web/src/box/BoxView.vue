@@ -51,10 +51,10 @@ onBeforeUnmount(() => project.flush());
 const untilAllIsThere = 2000;
 const isLate = useTimeout(untilAllIsThere);
 /** What is cut comes first, then the mat, then what is asked. */
-const there = usePartByPart(
-  () => project.shown !== undefined || project.refused !== undefined || isLate.value,
-  3,
-);
+const there = usePartByPart(() => {
+  const isReady = project.shown !== undefined || project.refused !== undefined || isLate.value;
+  return isReady ? 3 : 0;
+});
 
 const refusal = useId();
 /** Whether the maker is telling what went wrong. */

@@ -19,6 +19,7 @@ import MeasureSize from '../parts/MeasureSize.vue';
 import OpeningNote from '../parts/OpeningNote.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
+import { usePartByPart } from '../parts/use-part-by-part.ts';
 import { makeSoMany } from '../stores/make-so-many.ts';
 import { useOpenProject } from '../stores/open-project.ts';
 import RefusedCard from './RefusedCard.vue';
@@ -56,6 +57,8 @@ function toggle(wish: Wish): void {
 const shown = computed(() => chosenBy(all.value, wanted.value, order.value));
 const fitting = computed(() => shown.value.filter((each) => each.ok));
 const refused = computed(() => shown.value.filter((each) => !each.ok));
+/** How many of them are drawn. */
+const drawn = usePartByPart(() => fitting.value.length, { atOnce: 2 });
 const fittingCount = computed(() => all.value.filter(({ ok }) => ok).length);
 const gift = computed(() => request.value && extentsOf(request.value.gift));
 /** All sheets to one scale, so that paper is seen and not read. */
@@ -143,7 +146,7 @@ async function take(
       </div>
       <ul v-if="fitting.length > 0" class="grid">
         <StyleCard
-          v-for="each in fitting"
+          v-for="each in fitting.slice(0, drawn)"
           :key="each.style.id"
           :compared="each"
           :request="request"
@@ -153,7 +156,7 @@ async function take(
           @take="take(each)"
         />
       </ul>
-      <template v-if="refused.length > 0">
+      <template v-if="refused.length > 0 && drawn >= fitting.length">
         <h2>{{ fitting.length > 0 ? 'These don’t fit as asked' : 'What would make them fit' }}</h2>
         <ul class="grid small">
           <RefusedCard

@@ -2,21 +2,34 @@ import { onScopeDispose, shallowRef, watch } from 'vue';
 import { inTurn } from './in-turn.ts';
 
 /**
- * How many of the parts of a view are there. What is ready when the view is opened is there at once; what becomes
- * ready later comes one part a frame, so that a slow tablet shows the first as soon as it can.
+ * How many of the parts of a view, or of the cards of a list, are there. They come so many a frame, the first at once,
+ * so that who opens it sees the first as soon as a slow tablet can show it, and no touch waits for all the others.
+ * What is there stays, however few are wanted later.
  */
-export function usePartByPart(isReady: () => boolean, parts: number) {
-  const there = shallowRef(isReady() ? parts : 0);
-  let leaveRow: () => void = () => undefined;
+export function usePartByPart(
+  wanted: () => number,
+  { atOnce = 1 }: { readonly atOnce?: number } = {},
+) {
+  const there = shallowRef(0);
+  let leaveRow: (() => void) | undefined;
 
   function addNext(): void {
-    there.value++;
-    if (there.value < parts) leaveRow = inTurn(addNext);
+    leaveRow = undefined;
+    there.value = Math.max(there.value, Math.min(wanted(), there.value + atOnce));
+    waitForNext();
+  }
+  function waitForNext(): void {
+    if (there.value < wanted()) leaveRow ??= inTurn(addNext);
   }
 
-  watch(isReady, (now) => {
-    if (now && there.value === 0) addNext();
-  });
-  onScopeDispose(() => leaveRow());
+  watch(
+    wanted,
+    () => {
+      if (there.value === 0) addNext();
+      else waitForNext();
+    },
+    { immediate: true },
+  );
+  onScopeDispose(() => leaveRow?.());
   return there;
 }

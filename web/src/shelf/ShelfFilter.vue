@@ -3,12 +3,12 @@ import { allStyles } from '@rangoli/core';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
 import type { Counted, ShelfContents } from '../api/projects.ts';
+import type { ShelfQuery } from '../api/shelf-paths.ts';
 import Pick from '../parts/Pick.vue';
-import type { ShelfWish } from './shelf-wish.ts';
 
 /** Looks for boxes on the shelf by name, kind and paper, and says in which order they stand. */
-const props = defineProps<{ wish: ShelfWish; contents: ShelfContents }>();
-const emit = defineEmits<{ change: [part: Partial<ShelfWish>] }>();
+const props = defineProps<{ wish: ShelfQuery; contents: ShelfContents }>();
+const emit = defineEmits<{ change: [part: Partial<ShelfQuery>] }>();
 
 const orders = [
   { value: 'changed', label: 'Changed last' },

@@ -22,6 +22,7 @@ import {
   type ShelfContents,
   type StoredProject,
 } from '../api/projects.ts';
+import { wholeShelf, type ShelfQuery } from '../api/shelf-paths.ts';
 import { forAnotherGift } from '../keeping/boxes.ts';
 import QuietButton from '../parts/QuietButton.vue';
 import TopBar from '../parts/TopBar.vue';
@@ -32,7 +33,6 @@ import { usePapers } from '../stores/papers.ts';
 import { useToolbox } from '../stores/toolbox.ts';
 import { useUsualUnit } from '../stores/usual-unit.ts';
 import ShelfFilter from './ShelfFilter.vue';
-import type { ShelfWish } from './shelf-wish.ts';
 import ShelfCard from './ShelfCard.vue';
 import UndoNote from '../parts/UndoNote.vue';
 import { useFirstSteps } from '../stores/first-steps.ts';
@@ -53,7 +53,7 @@ const unreadable = shallowRef<readonly { readonly id: string; readonly name: str
 /** How many boxes there are of what was looked for, and where the shelf goes on. */
 const total = shallowRef(0);
 const next = shallowRef<string>();
-const wish = shallowRef<ShelfWish>({ search: '', order: 'changed' });
+const wish = shallowRef<ShelfQuery>(wholeShelf);
 const isSifted = computed(() => {
   const { search, kind, paper } = wish.value;
   return search !== '' || kind !== undefined || paper !== undefined;
@@ -109,11 +109,18 @@ async function showKnown(error: unknown): Promise<void> {
 async function load(): Promise<void> {
   const question = ++asked;
   try {
-    const [shelf, inAll] = await Promise.all([listProjects(wish.value), readContents()]);
+    // The boxes don't wait for it, and are there without it.
+    void readContents().then(
+      (inAll) => {
+        if (question === asked) contents.value = inAll;
+      },
+      () => undefined,
+    );
+    const shelf = await listProjects(wish.value);
+    const here = await asHere(shelf.projects);
     if (question !== asked) return;
-    projects.value = await asHere(shelf.projects);
+    projects.value = here;
     unreadable.value = shelf.unreadable;
-    contents.value = inAll;
     total.value = shelf.total;
     next.value = shelf.next;
     state.value = { kind: 'ready' };
