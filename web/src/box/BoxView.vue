@@ -50,10 +50,10 @@ onBeforeUnmount(() => project.flush());
 /** After so many milliseconds all is there, whatever the plan does: its fields are the way out. */
 const untilAllIsThere = 2000;
 const isLate = useTimeout(untilAllIsThere);
-/** What is cut comes first, then the mat, then what is asked. */
+/** What is cut comes first, then the mat, then what is asked, part after part. */
 const there = usePartByPart(() => {
   const isReady = project.shown !== undefined || project.refused !== undefined || isLate.value;
-  return isReady ? 3 : 0;
+  return isReady ? 5 : 0;
 });
 
 const refusal = useId();
@@ -185,7 +185,7 @@ async function keepBoth(): Promise<void> {
       @both="keepBoth"
     />
     <ToolsNote />
-    <FirstSteps v-if="steps.at && there > 2 && project.shown" />
+    <FirstSteps v-if="steps.at && there > 4 && project.shown" />
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     <main
       v-if="project.openState.kind === 'open' && project.document"
@@ -194,7 +194,12 @@ async function keepBoth(): Promise<void> {
       :data-step="steps.at"
     >
       <h1 class="visually-hidden">{{ project.document.name }}</h1>
-      <GiftPanel v-if="there > 2" :key="project.id" :request="project.document.box" />
+      <GiftPanel
+        v-if="there > 2"
+        :key="project.id"
+        :request="project.document.box"
+        :parts="there - 2"
+      />
       <div v-else class="waits" />
       <div v-if="there < 2" class="waits mat-waits" />
       <CuttingMat
@@ -225,7 +230,7 @@ async function keepBoth(): Promise<void> {
         />
       </section>
       <CutList
-        v-if="project.shown"
+        v-if="project.shown && there > 0"
         data-first-step="cut list"
         :plan="project.shown.plan"
         :request="project.shown.request"

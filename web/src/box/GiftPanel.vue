@@ -45,7 +45,11 @@ const DressControl = defineAsyncComponent(() => import('../dress/DressControl.vu
 const CommonThings = defineAsyncComponent(() => import('./CommonThings.vue'));
 
 /** What is asked: the gift, its room, the kind of box, the card, the tools. */
-const props = defineProps<{ request: PlanRequest }>();
+const props = defineProps<{
+  request: PlanRequest;
+  /** How many of its three parts are there: the gift, the box, and what it is made with. */
+  parts: number;
+}>();
 
 const project = useProject();
 const drafts = useDrafts();
@@ -266,12 +270,14 @@ function setItem(changed: GiftItem, what: string): void {
       "
     />
     <RoomControl
+      v-if="parts > 1"
       :room="request.room"
       :unit="request.unit"
       :project="project.id"
       @change="(room, what) => project.changeBox(what, { room })"
     />
     <StyleControl
+      v-if="parts > 1"
       :request="request"
       :plan="plan"
       :project="project.id"
@@ -279,6 +285,7 @@ function setItem(changed: GiftItem, what: string): void {
       @lean="(lean) => project.changeBox('lean', { lean })"
     />
     <PaperControl
+      v-if="parts > 2"
       data-first-step="tools"
       :unit="request.unit"
       :papers="request.papers"
@@ -287,8 +294,13 @@ function setItem(changed: GiftItem, what: string): void {
       :project="project.id"
       @change="(papers, what) => project.changeBox(what, { papers: [...papers] })"
     />
-    <DressControl v-if="request.additions.length > 0" :request="request" :project="project.id" />
+    <DressControl
+      v-if="parts > 2 && request.additions.length > 0"
+      :request="request"
+      :project="project.id"
+    />
     <ToolControl
+      v-if="parts > 2"
       data-first-step="tools"
       :request="request"
       :kit="request.kit"

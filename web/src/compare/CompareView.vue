@@ -8,10 +8,11 @@ import {
   type Compared,
   type Extents,
   type Order,
+  type PlanRequest,
   type WayOut,
   type Wish,
 } from '@rangoli/core';
-import { computed, onBeforeUnmount, ref, shallowReactive, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowReactive, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { searcher } from '../planner/planner.ts';
 import { useWorkedOut } from '../planner/use-worked-out.ts';
@@ -31,7 +32,11 @@ const props = defineProps<{ id: string }>();
 const project = useOpenProject(() => props.id);
 const router = useRouter();
 
-const request = computed(() => project.document?.box);
+/** Whether a kind has been taken: nothing is compared for it any more. */
+const isLeaving = shallowRef(false);
+const request = computed<PlanRequest | undefined>((before) =>
+  isLeaving.value ? before : project.document?.box,
+);
 /** All kinds of box; those for the request before, while the ones for this are worked out. */
 const { workedOut: compared } = useWorkedOut(request, (wanted) =>
   searcher((tasks) => tasks.compareStyles(wanted)),
@@ -93,10 +98,14 @@ async function take(
   compared: Compared,
   { part, boxes }: Pick<WayOut, 'part' | 'boxes'> = { part: {} },
 ): Promise<void> {
+  isLeaving.value = true;
   if (boxes !== undefined) void makeSoMany(props.id, boxes);
   if (!compared.ok || request.value?.style.style !== compared.style.id)
     project.changeBox('kind of box', { style: compared.choice, ...part });
-  await router.push({ name: 'box', params: { id: props.id } });
+  // Where that view does not come, this one goes on.
+  await router.push({ name: 'box', params: { id: props.id } }).finally(() => {
+    isLeaving.value = false;
+  });
 }
 </script>
 

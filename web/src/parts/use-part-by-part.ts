@@ -2,9 +2,10 @@ import { onScopeDispose, shallowRef, watch } from 'vue';
 import { inTurn } from './in-turn.ts';
 
 /**
- * How many of the parts of a view, or of the cards of a list, are there. They come so many a frame, the first at once,
- * so that who opens it sees the first as soon as a slow tablet can show it, and no touch waits for all the others.
- * What is there stays, however few are wanted later.
+ * How many of the parts of a view, or of the cards of a list, are there. They come so many a frame, so that who opens
+ * it sees the first as soon as a slow tablet can show it, and no touch waits for all of them: where all is known before,
+ * the first come in the frame after the view, and else as soon as they are. What is there stays, however few are wanted
+ * later.
  */
 export function usePartByPart(
   wanted: () => number,
@@ -22,14 +23,11 @@ export function usePartByPart(
     if (there.value < wanted()) leaveRow ??= inTurn(addNext);
   }
 
-  watch(
-    wanted,
-    () => {
-      if (there.value === 0) addNext();
-      else waitForNext();
-    },
-    { immediate: true },
-  );
+  waitForNext();
+  watch(wanted, () => {
+    if (there.value === 0 && !leaveRow) addNext();
+    else waitForNext();
+  });
   onScopeDispose(() => leaveRow?.());
   return there;
 }
