@@ -34,6 +34,8 @@ async function shelved(origin: string, page: Page) {
   await page.goto(origin);
   const links = page.getByRole('main').getByRole('listitem').getByRole('link');
   await expect(links.first()).toBeVisible();
+  // The foot is there when all of them are.
+  await expect(page.getByRole('button', { name: 'Deleted boxes' })).toBeVisible();
   const all = await links.evaluateAll((each) =>
     each.flatMap((link) => (link instanceof HTMLAnchorElement ? [link.href] : [])),
   );

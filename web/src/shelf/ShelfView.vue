@@ -27,6 +27,7 @@ import { forAnotherGift } from '../keeping/boxes.ts';
 import QuietButton from '../parts/QuietButton.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useAttempt } from '../parts/use-attempt.ts';
+import { usePartByPart } from '../parts/use-part-by-part.ts';
 import { useAccess } from '../stores/access.ts';
 import { useKeeping } from '../stores/keeping.ts';
 import { usePapers } from '../stores/papers.ts';
@@ -148,6 +149,10 @@ async function loadMore(): Promise<void> {
     if (question === asked) next.value = after;
   }
 }
+
+/** How many of the boxes are drawn: the first are seen before the last are made. */
+const drawn = usePartByPart(() => projects.value.length, { atOnce: 4 });
+const isAllDrawn = computed(() => drawn.value >= projects.value.length);
 
 const end = useTemplateRef('end');
 useIntersectionObserver(end, (entries) => {
@@ -276,7 +281,7 @@ onBeforeUnmount(
       </div>
       <ul v-else class="shelf">
         <ShelfCard
-          v-for="project in projects"
+          v-for="project in projects.slice(0, drawn)"
           :key="project.id"
           :project="project"
           @resize="resize(project)"
@@ -284,8 +289,8 @@ onBeforeUnmount(
           @remove="remove(project)"
         />
       </ul>
-      <div v-if="next" ref="end" class="end" aria-hidden="true" />
-      <div v-else-if="state.kind === 'ready'" class="foot">
+      <div v-if="next && isAllDrawn" ref="end" class="end" aria-hidden="true" />
+      <div v-else-if="!next && isAllDrawn && state.kind === 'ready'" class="foot">
         <QuietButton v-if="projects[0]" @click="showFirstSteps(projects[0])"
           >First steps</QuietButton
         >
