@@ -6,8 +6,8 @@ const budgets = [
   { view: 'a box', path: '/box/ID', most: 195 },
   { view: 'Compare', path: '/box/ID/compare', most: 165 },
   { view: 'What fits', path: '/box/ID/limits', most: 180 },
-  { view: 'Make', path: '/box/ID/make', most: 230 },
-  { view: 'the printed sheet', path: '/box/ID/print', most: 205 },
+  { view: 'Make', path: '/box/ID/make', most: 200 },
+  { view: 'the printed sheet', path: '/box/ID/print', most: 168 },
   { view: 'My papers', path: '/papers', most: 180 },
   { view: 'My tools', path: '/kit', most: 180 },
 ];

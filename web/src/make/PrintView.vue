@@ -14,6 +14,7 @@ import { computed } from 'vue';
 import OpeningNote from '../parts/OpeningNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import MatMeasures from '../parts/MatMeasures.vue';
+import MeasureSpan from '../parts/MeasureSpan.vue';
 import PieceDrawing from '../parts/PieceDrawing.vue';
 import { isPlainPiece, layPieces } from '../parts/lay-pieces.ts';
 import Worded from '../parts/Worded.vue';
@@ -108,7 +109,14 @@ function print(): void {
           :transform="`translate(${placed.x} ${placed.y})`"
         >
           <text class="title" :x="placed.width / 2" y="-7">
-            {{ placed.piece.name }} {{ sizeOf(placed.piece) }}
+            {{ placed.piece.name }} {{ ' ' }}
+            <MeasureSpan :length="cutSizeOf(placed.piece.grid).width" :unit="cutUnit(kit)" />
+            ×
+            <MeasureSpan
+              :length="cutSizeOf(placed.piece.grid).height"
+              :unit="cutUnit(kit)"
+              with-unit
+            />
           </text>
           <g :transform="`scale(${layout.scale})`">
             <PieceDrawing :piece="placed.piece" colour="#ffffff" :grain="1 / layout.scale" />
