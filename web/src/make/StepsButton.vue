@@ -19,6 +19,9 @@ const isListAway = useMediaQuery('(max-width: 920px)');
 <style scoped>
 p,
 button {
+  /* Where the system chooses the colours, it lays a ground behind the large figure below, which would cover this. */
+  position: relative;
+  z-index: 1;
   margin: 0 0 4px;
   font: 14px var(--text);
   color: #d3e2dd;
