@@ -269,31 +269,4 @@ describe('the marks solver', () => {
       { numRuns: 90 },
     );
   });
-
-  it('scores a tube that was cut off the marks on grooves from either edge by turns, where that goes', () => {
-    const section = (id: string, least: number, weight: number) => ({
-      id,
-      least: millimetres(least),
-      target: millimetres(least + 1),
-      most: millimetres(least + 4),
-      weight,
-    });
-    const solution = solveMarks({
-      tools: {
-        step: millimetres(1),
-        pitch: millimetres(2),
-        reach: millimetres(300),
-        edges: 'both',
-      },
-      lean: 'loose',
-      sections: [section('w', 28.1, 1), section('d', 19, 1), section('seam', 7, 0.25)],
-      chains: [{ id: 'tube', sections: ['w', 'd', 'w', 'd', 'seam'], cut: millimetres(106.5) }],
-      fits: [],
-      smaller: [],
-      spans: [],
-      limits: [],
-    });
-    expect(solution?.cost.offGrid).toBe(0);
-    expect(solution?.cost.turns).toBe(1);
-  });
 });

@@ -25,26 +25,6 @@ export interface OpenChain {
   readonly times: number;
 }
 
-/** The most remainders of cuts by grooves that are all tried; beyond that marks and grooves have nothing in common. */
-const mostLeftOver = 8;
-
-/**
- * What whole grooves from either edge leave over between two scores of these chains, where that is on no mark of the
- * trimmer: of those that are cut already, and of any cut on its marks.
- */
-function leftOver(
-  chains: readonly IndexedChain[],
-  { tools: { step, pitch } }: MarksProblem,
-): readonly number[] {
-  const common = greatestCommonDivisor(pitch, step);
-  const isShared = common === step || pitch / common > mostLeftOver;
-  const ofAny = isShared ? [] : Array.from({ length: pitch / common }, (_, i) => i * common);
-  const ofMade = chains.flatMap(({ cut }) => (cut === undefined ? [] : [cut % pitch]));
-  return [...new Set([...ofAny, ...ofMade].flatMap((each) => [each, pitch - each]))].filter(
-    (each) => each % pitch !== 0,
-  );
-}
-
 /** The sections whose values are decided so far, and what that leaves to those that are open. */
 export class PartialChoice {
   readonly #problem: MarksProblem;
@@ -57,7 +37,6 @@ export class PartialChoice {
   #decidedSections = noSections;
   /** Of all values that are not whole grooves, the finest step. */
   readonly #finest: number;
-  readonly #leftOver: readonly (readonly number[])[];
   #offGrid: readonly OffGridBound[] | undefined;
 
   constructor(
@@ -75,9 +54,6 @@ export class PartialChoice {
     this.#finest = givenLengths(problem).reduce(
       greatestCommonDivisor,
       greatestCommonDivisor(pitch, step),
-    );
-    this.#leftOver = problem.sections.map((_, at) =>
-      leftOver(index.ties[at]?.chains ?? [], problem),
     );
     this.#ranges = new SectionRanges(
       problem,
@@ -142,11 +118,6 @@ export class PartialChoice {
       if (!Number.isNaN(others)) open.push({ others, times });
     }
     return open;
-  }
-
-  /** What whole grooves from either edge can leave over of the pieces with this section. */
-  leftOverAt(at: number): readonly number[] {
-    return this.#leftOver[at] ?? [];
   }
 
   /** Between what sizes a section can still be chosen. */

@@ -47,10 +47,6 @@ function allowedValues(at: number, soFar: SoFar): readonly number[] {
   if (where === 'on grooves') return onGrooves;
   const onMarks = valuesWithin({ residue: 0, step }, least, most);
   const values = [...onGrooves, ...onMarks.filter((value) => !isWholeSteps(value, pitch))];
-  // Between a score that is read from one edge and one that is read from the other lies what the cut leaves over.
-  for (const residue of choice.leftOverAt(at))
-    for (const value of valuesWithin({ residue, step: pitch }, least, most))
-      if (!isWholeSteps(value, step)) values.push(value);
   if (shim === undefined) return values;
   // A section lies before a shimmed score, behind one, or between one and a groove.
   const after = shim % pitch;
