@@ -152,14 +152,16 @@ function changedWords(paper: Paper, now: Paper): string {
   grid-template-columns: minmax(0, 1fr) 78px 62px;
   gap: 1px 4px;
   margin-bottom: 4px;
+
+  --option-gap: 5px;
 }
 
 .paper-row :deep(.p-select-label) {
-  padding-inline: 7px 0;
+  padding-inline: 6px 0;
 }
 
 .paper-row :deep(.p-select-dropdown) {
-  width: 22px;
+  width: 19px;
 }
 
 .paper-row :deep(input) {

@@ -61,7 +61,14 @@ function choose(value: unknown): void {
 .option {
   display: flex;
   align-items: center;
-  gap: 7px;
+  gap: var(--option-gap, 7px);
+  min-width: 0;
+}
+
+/* A name that is longer than its field ends in dots. */
+.option > :last-child {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 
 i {
