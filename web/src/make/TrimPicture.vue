@@ -87,5 +87,10 @@ const colour = computed(() => {
     width: auto;
     height: 260px;
   }
+
+  /* The setting is read first, as large as the width allows. */
+  .drawing {
+    height: max(260px, min(50dvh, 100vw - 32px));
+  }
 }
 </style>
