@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { planChanges, svgPattern, type PlanRequest, type WayOut } from '@rangoli/core';
+import { planChanges, svgPattern, type PlanRequest } from '@rangoli/core';
 import { Download } from '@lucide/vue';
 import { refDebounced, useTimeout } from '@vueuse/core';
 import Button from 'primevue/button';
@@ -15,9 +15,9 @@ import { useAttempt } from '../parts/use-attempt.ts';
 import { usePartByPart } from '../parts/use-part-by-part.ts';
 import Choice from '../parts/Choice.vue';
 import { useDrafts } from '../stores/drafts.ts';
-import { makeSoMany } from '../stores/make-so-many.ts';
 import { useFirstSteps } from '../stores/first-steps.ts';
 import { useProject } from '../stores/project.ts';
+import { useWaysOutTaken } from '../stores/ways-out.ts';
 import ConflictBar from './ConflictBar.vue';
 import CutList from './CutList.vue';
 import CuttingMat from './CuttingMat.vue';
@@ -35,6 +35,7 @@ const project = useProject();
 const drafts = useDrafts();
 const router = useRouter();
 const steps = useFirstSteps();
+const waysOut = useWaysOutTaken();
 
 watch(
   () => props.id,
@@ -63,6 +64,7 @@ const rescues = shallowRef(false);
 const RefusalNote = defineAsyncComponent(() => import('./RefusalNote.vue'));
 const MadeNote = defineAsyncComponent(() => import('../rescue/MadeNote.vue'));
 const FirstSteps = defineAsyncComponent(() => import('./FirstSteps.vue'));
+const CountedNote = defineAsyncComponent(() => import('./CountedNote.vue'));
 const BasisBar = defineAsyncComponent(() => import('./BasisBar.vue'));
 const RescueDialog = defineAsyncComponent(() => import('../rescue/RescueDialog.vue'));
 const names = computed(
@@ -116,11 +118,6 @@ function goToWays(): void {
 }
 
 const { trouble: failure, attempt } = useAttempt();
-
-async function takeWayOut({ kind, part, boxes }: WayOut): Promise<void> {
-  project.changeBox(`way out ${kind}`, part);
-  if (boxes !== undefined) await attempt(() => makeSoMany(project.id, boxes));
-}
 
 async function putBack(): Promise<void> {
   await attempt(() => project.putBack());
@@ -214,7 +211,7 @@ async function keepBoth(): Promise<void> {
           tabindex="-1"
           :refused="project.refused"
           :project="id"
-          @take="takeWayOut"
+          @take="waysOut.take"
           @anew="project.forgetMade()"
         />
       </CuttingMat>
@@ -225,7 +222,7 @@ async function keepBoth(): Promise<void> {
           tabindex="-1"
           :refused="project.refused"
           :project="id"
-          @take="takeWayOut"
+          @take="waysOut.take"
           @anew="project.forgetMade()"
         />
       </section>
@@ -261,6 +258,7 @@ async function keepBoth(): Promise<void> {
       @rescue="rescues = true"
       @ways="goToWays"
     />
+    <CountedNote v-if="waysOut.counted" :counted="waysOut.counted" @close="waysOut.close()" />
     <RescueDialog v-if="rescues" :id="id" @close="rescues = false" />
   </div>
 </template>

@@ -7,7 +7,10 @@ import Worded from '../parts/Worded.vue';
 import { useWaysOut } from '../planner/use-ways-out.ts';
 import type { Refused } from '../planner/tasks.ts';
 
-/** Why a box can't be made, and what would make it possible. */
+/**
+ * Why a box can't be made, and what would make it possible. Ways come one by one below what is there already, so that
+ * none of them moves away from under a finger.
+ */
 const props = defineProps<{
   refused: Refused;
   project: string;
@@ -20,6 +23,11 @@ const emit = defineEmits<{
 
 const { ways, isLooking } = useWaysOut(computed(() => props.refused));
 const isMade = computed(() => props.refused.problems.some(({ field }) => field === 'made'));
+const found = computed(() => {
+  if (ways.value.length > 0)
+    return ways.value.length === 1 ? 'This would do:' : 'Any of these would do:';
+  return isLooking.value ? 'Looking for what would do…' : '';
+});
 </script>
 
 <template>
@@ -28,8 +36,11 @@ const isMade = computed(() => props.refused.problems.some(({ field }) => field =
     <p v-for="problem in refused.problems" :key="problem.field">
       <Worded :text="problem.message" />
     </p>
-    <p v-if="ways.length > 0" class="would">
-      {{ ways.length === 1 ? 'This would do:' : 'Any of these would do:' }}
+    <p class="would">
+      <span>{{ found }}</span>
+      <RouterLink :to="{ name: 'compare', params: { id: project } }"
+        >See which kinds of box fit it</RouterLink
+      >
     </p>
     <ul v-if="ways.length > 0 || isMade" class="ways" aria-label="What would do" aria-live="off">
       <li v-if="isMade"><Button size="small" label="Plan it anew" @click="emit('anew')" /></li>
@@ -39,20 +50,16 @@ const isMade = computed(() => props.refused.problems.some(({ field }) => field =
         /></Button>
       </li>
     </ul>
-    <p v-else class="looking" :class="{ idle: !isLooking }">Looking for what would do…</p>
-    <RouterLink :to="{ name: 'compare', params: { id: project } }"
-      >See which kinds of box fit it</RouterLink
-    >
   </div>
 </template>
 
 <style scoped>
 .refusal {
   position: absolute;
-  inset: 50% auto auto 50%;
-  width: min(420px, calc(100% - 40px));
+  inset: 18% auto auto 50%;
+  width: min(440px, calc(100% - 40px));
   padding: 18px 20px;
-  transform: translate(-50%, -50%);
+  transform: translateX(-50%);
   background: var(--paper);
   border-left: 6px solid var(--vermilion);
   border-radius: var(--radius);
@@ -67,31 +74,31 @@ const isMade = computed(() => props.refused.problems.some(({ field }) => field =
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-  margin: 6px 0 0;
+  margin: 8px 0 0;
   padding: 0;
   list-style: none;
 }
 
 .refusal .would {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  justify-content: space-between;
+  align-items: baseline;
   margin-top: 12px;
   font-size: 13px;
   color: var(--ink-soft);
 }
 
-.looking {
-  color: var(--ink-soft);
-}
-
-.idle {
-  visibility: hidden;
+/* As wide as the longest that stands here: what it says changes no line. */
+.would span {
+  min-width: 178px;
 }
 
 .refusal a {
-  display: inline-block;
-  margin-top: 9px;
   padding: 3px 0;
   font-weight: 600;
-  color: inherit;
+  color: var(--ink);
 }
 
 .refusal p + p {

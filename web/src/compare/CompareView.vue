@@ -21,8 +21,8 @@ import OpeningNote from '../parts/OpeningNote.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import { usePartByPart } from '../parts/use-part-by-part.ts';
-import { makeSoMany } from '../stores/make-so-many.ts';
 import { useOpenProject } from '../stores/open-project.ts';
+import { useWaysOutTaken } from '../stores/ways-out.ts';
 import RefusedCard from './RefusedCard.vue';
 import StyleCard from './StyleCard.vue';
 
@@ -31,6 +31,7 @@ const props = defineProps<{ id: string }>();
 
 const project = useOpenProject(() => props.id);
 const router = useRouter();
+const waysOut = useWaysOutTaken();
 
 /** Whether a kind has been taken: nothing is compared for it any more. */
 const isLeaving = shallowRef(false);
@@ -99,9 +100,8 @@ async function take(
   { part, boxes }: Pick<WayOut, 'part' | 'boxes'> = { part: {} },
 ): Promise<void> {
   isLeaving.value = true;
-  if (boxes !== undefined) void makeSoMany(props.id, boxes);
   if (!compared.ok || request.value?.style.style !== compared.style.id)
-    project.changeBox('kind of box', { style: compared.choice, ...part });
+    void waysOut.take({ kind: 'other kind', part: { style: compared.choice, ...part }, boxes });
   // Where that view does not come, this one goes on.
   await router.push({ name: 'box', params: { id: props.id } }).finally(() => {
     isLeaving.value = false;

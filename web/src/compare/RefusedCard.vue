@@ -53,7 +53,7 @@ const own = computed(() => ways.value.find(({ kind }) => kind !== 'other kind'))
     <button v-else-if="own" type="button" @click="emit('take', own)">
       <Worded :text="own.said" />
     </button>
-    <span v-else-if="isLooking" class="looking">Looking for what would do…</span>
+    <span v-else class="looking">{{ isLooking ? 'Looking for what would do…' : '' }}</span>
   </li>
 </template>
 
@@ -96,7 +96,9 @@ button:hover {
   background: var(--ground);
 }
 
+/* As high as the button that may come: no card moves from under a finger. */
 .looking {
+  min-height: 30px;
   margin-top: auto;
 }
 </style>

@@ -33,7 +33,7 @@ export class ProgressKeeper {
   readonly #timers = new Map<string, ReturnType<typeof setTimeout>>();
   readonly #retries = new Map<string, number>();
   readonly #listeners = new Map<string, (known: KnownProgress) => void>();
-  readonly #talking = new Set<string>();
+  readonly #talking = new Map<string, Promise<boolean>>();
   readonly #away = new Set<string>();
 
   /** `onWaiting` is called when something waits for the server, or does not any more. */
@@ -63,13 +63,19 @@ export class ProgressKeeper {
   }
 
   /** Tells the server what it does not know, and hears what others have told; false when it does not answer. */
-  async talk(
+  talk(
     id: string,
     { keepalive }: { readonly keepalive: boolean } = { keepalive: false },
   ): Promise<boolean> {
     clearTimeout(this.#timers.get(id));
-    if (this.#talking.has(id) && !keepalive) return true;
-    this.#talking.add(id);
+    const underWay = this.#talking.get(id);
+    if (underWay && !keepalive) return underWay;
+    const talking = this.#exchange(id, keepalive);
+    this.#talking.set(id, talking);
+    return talking;
+  }
+
+  async #exchange(id: string, keepalive: boolean): Promise<boolean> {
     const before = this.#known.get(id);
     const isToTell = before !== undefined && !before.isSent;
     try {

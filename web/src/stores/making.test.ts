@@ -12,7 +12,7 @@ import fc from 'fast-check';
 import { setActivePinia } from 'pinia';
 import { describe, expect, it, vi } from 'vitest';
 import { newBrowser, type FakeBrowser } from '../testing/fake-browser.ts';
-import { standingClock } from '../testing/standing-clock.ts';
+import { inTime, standingClock } from '../testing/standing-clock.ts';
 import { useKeeping } from './keeping.ts';
 import { useMaking } from './making.ts';
 import { useProject } from './project.ts';
@@ -176,12 +176,12 @@ describe('a batch that becomes another one', () => {
     expect((given.done[scoring.id] ?? 0) + doneOf(making.progress, scoring)).toBe(1);
   });
 
-  it('is as many times as large where a box is shared out among several, whether it is made just now or not', async () => {
+  it('is counted anew by how many are made, whether the box is made just now or not', async () => {
     const making = await begun(3);
-    await making.multiply('x', 2);
+    expect(await inTime(making.recount('x', (now) => now * 2))).toEqual({ from: 3, to: 6 });
     expect((await planned(making)).job?.boxes).toBe(6);
     making.close();
-    await making.multiply('x', 4);
+    await inTime(making.recount('x', (now) => now + 18));
     await vi.advanceTimersByTimeAsync(60_000);
     expect(onServer().boxes).toBe(24);
     await opened();

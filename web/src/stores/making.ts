@@ -22,13 +22,14 @@ import { until, useTimestamp } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { planner } from '../planner/planner.ts';
+import type { ProgressKeeper } from '../keeping/progress-keeper.ts';
 import type { PlannedBatch, PlannedJob } from '../planner/tell-job.ts';
 import { useWorkedOut } from '../planner/use-worked-out.ts';
 import { useDevice } from './device.ts';
 import { useKeeping } from './keeping.ts';
 import { useProject } from './project.ts';
 
-/** Milliseconds after which Make opens without the server: what it knows is added when it answers. */
+/** Milliseconds after which the making goes on without the server: what it knows is added when it answers. */
 const patience = 2500;
 
 /** Where the progress of the open box is: on its way here, here, or kept in this browser only. */
@@ -39,6 +40,12 @@ interface BatchJob extends PlannedJob {
   readonly batch: PlannedBatch;
 }
 
+/** How many of a box were made, and how many are made since. */
+export interface Recount {
+  readonly from: number;
+  readonly to: number;
+}
+
 async function planFor(batch: PlannedBatch): Promise<BatchJob | undefined> {
   try {
     const planned = await planner((tasks) => tasks.planAndTellJob(batch));
@@ -47,6 +54,12 @@ async function planFor(batch: PlannedBatch): Promise<BatchJob | undefined> {
     console.error(error);
     return undefined;
   }
+}
+
+/** Hears what the server knows of the making of a box; false where it does not answer in time. */
+function hear(keeper: ProgressKeeper, box: string): Promise<boolean> {
+  const late = new Promise<boolean>((resolve) => setTimeout(() => resolve(false), patience));
+  return Promise.race([keeper.talk(box), late]);
 }
 
 function placedAt(progress: Progress, at: string | null): Progress {
@@ -105,12 +118,9 @@ export const useMaking = defineStore('making', () => {
     });
     const known = await keeper.known(wanted);
     if (id.value !== wanted) return;
-    const talking = keeper.talk(wanted);
+    const hearing = hear(keeper, wanted);
     if (known) facts.value = known.facts;
-    const answered = await Promise.race([
-      talking,
-      new Promise<boolean>((resolve) => setTimeout(() => resolve(false), patience)),
-    ]);
+    const answered = await hearing;
     if (id.value !== wanted) return;
     state.value = answered ? 'kept' : 'here only';
     begun.value = Date.now();
@@ -188,13 +198,18 @@ export const useMaking = defineStore('making', () => {
     adopt({ ...progress.value, boxes: count });
   }
 
-  /** Of a box, which need not be the one that is made here, so many are made in place of each one. */
-  async function multiply(box: string, by: number): Promise<void> {
+  /** Has another count made of a box, which need not be the one that is made here, by how many of it are made now. */
+  async function recount(box: string, countFor: (now: number) => number): Promise<Recount> {
     const keeper = await keeping.progress;
+    // What this browser knows is told first, and what another tablet has told is heard.
+    await keeper.known(box);
+    await hear(keeper, box);
     const known = (await keeper.known(box))?.facts ?? noFacts();
     const before = progressOf(known);
-    const next = { ...before, boxes: Math.min(mostBoxes, before.boxes * by) };
-    keeper.tell(box, tell(known, next, { time: Date.now(), by: device }));
+    const to = Math.min(mostBoxes, countFor(before.boxes));
+    if (to !== before.boxes)
+      keeper.tell(box, tell(known, { ...before, boxes: to }, { time: Date.now(), by: device }));
+    return { from: before.boxes, to };
   }
 
   function setLidCorners(lidCorners: LidCorners): void {
@@ -239,7 +254,7 @@ export const useMaking = defineStore('making', () => {
     cutAgain,
     giveAway,
     setBoxes,
-    multiply,
+    recount,
     setLidCorners,
     startAnew,
     left,

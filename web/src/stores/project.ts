@@ -38,6 +38,12 @@ interface GoodPlan extends Planned {
   readonly told: BoxTold;
 }
 
+/** What is kept elsewhere and goes along with a change of the document: back with undo, and forth with redo. */
+export interface Companion {
+  readonly undo: () => void;
+  readonly redo: () => void;
+}
+
 function now(what: string, press?: number) {
   return { what, at: Date.now(), press };
 }
@@ -55,6 +61,8 @@ export const useProject = defineStore('project', () => {
   const keeping = useKeeping();
   const pressHeld = usePress();
   let replica: Replica<ProjectDocument> | undefined;
+  /** What goes along with the step from a state to the next one. */
+  const companions = new WeakMap<ProjectDocument, Companion>();
 
   const document = computed(() => history.value?.present);
   const canUndo = computed(() => (history.value?.past.length ?? 0) > 0);
@@ -98,7 +106,7 @@ export const useProject = defineStore('project', () => {
       },
       onValue: (value) => {
         if (replica === opened && history.value)
-          history.value = record(history.value, value, now('elsewhere'));
+          history.value = stepTo(history.value, value, now('elsewhere'));
       },
     });
   }
@@ -126,6 +134,20 @@ export const useProject = defineStore('project', () => {
     if (openState.value.kind === 'failed') void open(id.value);
   });
 
+  /** The history with a state more. What went along with another way forward from here is of no use any more. */
+  function stepTo(
+    before: History<ProjectDocument>,
+    present: ProjectDocument,
+    moment: ReturnType<typeof now>,
+    companion?: Companion,
+  ): History<ProjectDocument> {
+    const after = record(before, present, moment);
+    const from = after.past.at(-1);
+    if (from && companion) companions.set(from, companion);
+    else if (from && after.past !== before.past) companions.delete(from);
+    return after;
+  }
+
   function adopt(next: History<ProjectDocument>): void {
     if (next === history.value) return;
     history.value = next;
@@ -136,22 +158,27 @@ export const useProject = defineStore('project', () => {
    * Changes the document; `what` names the thing changed, so that dragging it is one step to undo. A
    * document that its schema refuses is not taken.
    */
-  function change(what: string, make: (document: ProjectDocument) => ProjectDocument): void {
+  function change(
+    what: string,
+    make: (document: ProjectDocument) => ProjectDocument,
+    companion?: Companion,
+  ): void {
     if (!history.value) return;
     const next = projectDocumentSchema.safeParse(make(history.value.present));
-    if (next.success) adopt(record(history.value, next.data, now(what, pressHeld())));
+    if (next.success) adopt(stepTo(history.value, next.data, now(what, pressHeld()), companion));
   }
 
-  function changeBox(what: string, part: Partial<PlanRequest>): void {
+  function changeBox(what: string, part: Partial<PlanRequest>, companion?: Companion): void {
     const asked = id.value;
-    change(what, (whole) => {
+    const make = (whole: ProjectDocument) => {
       const isOther = part.style !== undefined && part.style.style !== whole.box.style.style;
       // Another kind of box is cut of other pieces.
       const made = part.made ?? (isOther ? [] : whole.box.made);
       // Who changes the gift itself asks for no finished size any more.
       const finished = part.gift ? part.finished : (part.finished ?? whole.box.finished);
       return { ...whole, box: fitted({ ...whole.box, ...part, made, finished }) };
-    });
+    };
+    change(what, make, companion);
     // The gift follows as soon as it can be found.
     const box = document.value?.box;
     if (box && !canFit(box))
@@ -191,11 +218,17 @@ export const useProject = defineStore('project', () => {
   }
 
   function undo(): void {
-    if (history.value) adopt(stepBack(history.value));
+    if (!history.value) return;
+    const next = stepBack(history.value);
+    if (next !== history.value) companions.get(next.present)?.undo();
+    adopt(next);
   }
 
   function redo(): void {
-    if (history.value) adopt(stepForward(history.value));
+    if (!history.value) return;
+    const next = stepForward(history.value);
+    if (next !== history.value) companions.get(history.value.present)?.redo();
+    adopt(next);
   }
 
   /** Shows figures in this unit: the box and its tools stay as they are. New boxes start in it. */

@@ -10,3 +10,9 @@ export function standingClock(): void {
     vi.unstubAllGlobals();
   });
 }
+
+/** What comes of something that takes its time, on a clock that stands. */
+export async function inTime<Outcome>(doing: Promise<Outcome>): Promise<Outcome> {
+  await vi.advanceTimersByTimeAsync(5000);
+  return doing;
+}
