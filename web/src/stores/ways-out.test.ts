@@ -36,10 +36,13 @@ function inSo(many: number, made: number) {
 
 describe('a way out into several boxes', () => {
   it('leaves the count that belongs to the box, however it is taken, undone, done again and passed by', async () => {
-    const acts = fc.array(fc.constantFrom('take', 'undo', 'undo', 'redo', 'redo', 'rename', 'wait'), {
-      minLength: 4,
-      maxLength: 14,
-    });
+    const acts = fc.array(
+      fc.constantFrom('take', 'undo', 'undo', 'redo', 'redo', 'rename', 'wait'),
+      {
+        minLength: 4,
+        maxLength: 14,
+      },
+    );
     await fc.assert(
       fc.asyncProperty(acts, fc.constantFrom(1, 3), async (row, boxes: number) => {
         const { browser, project, waysOut } = await opened(boxes);

@@ -44,18 +44,14 @@ export const useWaysOutTaken = defineStore('ways out', () => {
     const what = `way out ${kind}`;
     if (boxes === undefined) return project.changeBox(what, part);
     const box = project.id;
-    const multiplied = count(box, (now) => now * boxes);
-    const setBack = async () => {
-      const change = await multiplied;
-      if (change) await count(box, (now) => (now === change.to ? change.from : now));
-    };
-    const setAgain = async () => {
-      const change = await multiplied;
-      if (change) await count(box, (now) => (now === change.from ? change.to : now));
-    };
+    let change: Recount | undefined;
+    const multiplying = count(box, (now) => now * boxes).then((made) => (change = made));
+    // In the row from the moment that they are asked for: what they go by is known when it is their turn.
+    const setBack = () => count(box, (now) => (now === change?.to ? change.from : now));
+    const setAgain = () => count(box, (now) => (now === change?.from ? change.to : now));
     project.changeBox(what, part, { undo: () => void setBack(), redo: () => void setAgain() });
     const after = project.document;
-    const told = await multiplied;
+    const told = await multiplying;
     if (project.document === after)
       counted.value = told ? { kind: 'counted', ...told } : { kind: 'not counted' };
   }
