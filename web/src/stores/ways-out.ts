@@ -42,7 +42,10 @@ export const useWaysOutTaken = defineStore('ways out', () => {
 
   async function take({ kind, part, boxes }: Taken): Promise<void> {
     const what = `way out ${kind}`;
-    if (boxes === undefined) return project.changeBox(what, part);
+    if (boxes === undefined) {
+      project.changeBox(what, part);
+      return;
+    }
     const box = project.id;
     let change: Recount | undefined;
     const multiplying = count(box, (now) => now * boxes).then((made) => (change = made));
