@@ -111,6 +111,9 @@ for (const { by, hand, width, height } of [
     await hand.press(page, 'link', /^Box$/);
     await hand.press(page, 'button', /^Plan it with them as they are now$/);
     await hand.press(page, 'button', /^6 in each of 2 boxes/);
+    await expect(
+      page.getByText('Now 2 of these boxes are to be made, in place of 1'),
+    ).toBeVisible();
     // Six in two rows, each wall as high as they are and the card between, on the board’s grooves.
     await expect(sizeOf(page, 'base')).toHaveText(/^121\s*×\s*160/);
     await expect(sizeOf(page, 'lid')).toHaveText(/^102\s*×\s*142/);

@@ -2,10 +2,8 @@
 import { papersOf, countInWords, doneOf, isDone, type Step } from '@rangoli/core';
 import { useEventListener, useSwipe } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef, useTemplateRef } from 'vue';
-import { RouterLink } from 'vue-router';
 import MadeNote from '../rescue/MadeNote.vue';
 import { useOpenMaking } from '../stores/open-making.ts';
-import OpeningNote from '../parts/OpeningNote.vue';
 import ToolsNote from '../parts/ToolsNote.vue';
 import { useOpenProject } from '../stores/open-project.ts';
 import CopyCount from './CopyCount.vue';
@@ -18,6 +16,7 @@ import { nextInWords } from './next-in-words.ts';
 import { useEscape } from '../parts/use-escape.ts';
 import { useMoments } from './use-moments.ts';
 import { useStepWords } from './use-step-words.ts';
+import NoStepsNote from './NoStepsNote.vue';
 import StepList from './StepList.vue';
 import StepsButton from './StepsButton.vue';
 import StepPicture from './StepPicture.vue';
@@ -122,7 +121,6 @@ const names = computed(
 
 const leftWords = computed(() => timeLeftInWords(making.leftInAll));
 
-const problem = computed(() => project.problems[0]?.message);
 const boxesMade = computed(() => {
   const { boxes } = making.progress;
   return boxes === 1 ? 'The box is made' : `All ${countInWords(boxes)} boxes are made`;
@@ -133,23 +131,7 @@ const boxesMade = computed(() => {
   <div class="make">
     <MakeBar :id="id" :name="project.document?.name" :sentence="words?.text ?? ''" />
     <ToolsNote />
-    <OpeningNote
-      v-if="project.openState.kind !== 'open'"
-      :state="project.openState"
-      @retry="project.open(id)"
-    />
-    <div v-else-if="problem !== undefined" class="state">
-      <p><b>This box can’t be made yet.</b></p>
-      <p>{{ problem }}</p>
-      <RouterLink :to="{ name: 'box', params: { id } }">Change the box</RouterLink>
-    </div>
-    <p v-else-if="making.isFaulty" class="state" role="alert">
-      Rangoli could not put the steps in order. Reload the page, or change the box.
-    </p>
-    <p v-else-if="making.state === 'opening' || !planned" class="state quiet" role="status">
-      Getting what is done so far…
-    </p>
-    <main v-else-if="shown">
+    <main v-if="making.isReady && shown && planned">
       <StepList
         :class="{ open: showsList }"
         :planned="planned"
@@ -245,6 +227,7 @@ const boxesMade = computed(() => {
         />
       </section>
     </main>
+    <NoStepsNote v-else :id="id" />
     <OwnStepDialog v-if="writes && step" :step="step" @close="writes = false" />
     <RescueDialog v-if="rescues" :id="id" :piece="pieceAtHand" @close="rescues = false" />
   </div>
@@ -256,13 +239,6 @@ const boxesMade = computed(() => {
   flex-direction: column;
   height: 100dvh;
   min-height: 0;
-}
-
-.state {
-  max-width: 40rem;
-  margin: 12vh auto;
-  padding: 0 20px;
-  font-size: 18px;
 }
 
 main {

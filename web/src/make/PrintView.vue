@@ -11,7 +11,6 @@ import {
 import { Printer } from '@lucide/vue';
 import Button from 'primevue/button';
 import { computed } from 'vue';
-import OpeningNote from '../parts/OpeningNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import MatMeasures from '../parts/MatMeasures.vue';
 import MeasureSpan from '../parts/MeasureSpan.vue';
@@ -20,6 +19,7 @@ import { isPlainPiece, layPieces } from '../parts/lay-pieces.ts';
 import Worded from '../parts/Worded.vue';
 import { useOpenMaking } from '../stores/open-making.ts';
 import { useOpenProject } from '../stores/open-project.ts';
+import NoStepsNote from './NoStepsNote.vue';
 import { stageName } from './stage-name.ts';
 
 /** The whole job on a sheet or two of paper, to lie beside the board. */
@@ -84,16 +84,7 @@ function print(): void {
         <Button size="small" @click="print"><Printer :size="16" />Print</Button>
       </template>
     </TopBar>
-    <OpeningNote
-      v-if="project.openState.kind !== 'open'"
-      :state="project.openState"
-      @retry="project.open(id)"
-    />
-    <p v-else-if="project.problems[0]" class="state">{{ project.problems[0].message }}</p>
-    <p v-else-if="making.state === 'opening'" class="state quiet" role="status">
-      Getting what is done so far…
-    </p>
-    <main v-else-if="shown && kit && layout && planned" class="sheet">
+    <main v-if="making.isReady && shown && kit && layout && planned" class="sheet">
       <header>
         <h1>{{ project.document?.name }}</h1>
         <p>
@@ -139,6 +130,7 @@ function print(): void {
       </section>
       <footer>Paper: {{ cardWords }}.</footer>
     </main>
+    <NoStepsNote v-else :id="id" />
   </div>
 </template>
 
@@ -157,12 +149,6 @@ function print(): void {
 
 .view {
   background: var(--ground);
-}
-
-.state {
-  max-width: 40rem;
-  margin: 12vh auto;
-  padding: 0 20px;
 }
 
 .sheet {

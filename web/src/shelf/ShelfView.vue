@@ -153,6 +153,10 @@ async function loadMore(): Promise<void> {
 /** How many of the boxes are drawn: the first are seen before the last are made. */
 const drawn = usePartByPart(() => projects.value.length, { atOnce: 4 });
 const isAllDrawn = computed(() => drawn.value >= projects.value.length);
+/** What is below the boxes comes after them, and stays: a focus on it is not lost to a box that is put back. */
+const hasFoot = computed<boolean>(
+  (had) => had === true || (isAllDrawn.value && state.value.kind === 'ready'),
+);
 
 const end = useTemplateRef('end');
 useIntersectionObserver(end, (entries) => {
@@ -290,7 +294,7 @@ onBeforeUnmount(
         />
       </ul>
       <div v-if="next && isAllDrawn" ref="end" class="end" aria-hidden="true" />
-      <div v-else-if="!next && isAllDrawn && state.kind === 'ready'" class="foot">
+      <div v-else-if="!next && hasFoot && state.kind === 'ready'" class="foot">
         <QuietButton v-if="projects[0]" @click="showFirstSteps(projects[0])"
           >First steps</QuietButton
         >

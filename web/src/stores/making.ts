@@ -101,6 +101,14 @@ export const useMaking = defineStore('making', () => {
   const job = computed(() => planned.value?.job);
   const progress = computed(() => (job.value ? carryOver(job.value, stored.value) : stored.value));
   const step = computed(() => job.value && stepAtHand(job.value, progress.value));
+  /** Whether there are steps to make it by: else it is told why not. */
+  const isReady = computed(
+    () =>
+      project.openState.kind === 'open' &&
+      !isRefused.value &&
+      state.value !== 'opening' &&
+      planned.value !== undefined,
+  );
   const isFinished = computed(
     () => job.value?.steps.every((each) => isDone(progress.value, each)) ?? false,
   );
@@ -240,6 +248,7 @@ export const useMaking = defineStore('making', () => {
     progress,
     planned,
     isFaulty,
+    isReady,
     job,
     step,
     isFinished,
