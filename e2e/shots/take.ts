@@ -24,6 +24,9 @@ const shots: readonly Shot[] = [
     name: 'shelf',
     set: async (page, origin) => {
       await page.goto(origin);
+      // The last of the cards in sight is drawn.
+      await page.locator('.card .folded').nth(7).waitFor();
+      await page.waitForTimeout(1500);
     },
   },
   {
