@@ -94,9 +94,9 @@ const actions = computed(() => {
           >holds
           <MeasureSize :lengths="[gift.across, gift.deep, gift.high]" :unit="box.unit" with-unit
         /></span>
-        <span v-if="plan" class="cuts">
+        <span class="cuts">
           <!-- All of them are read on one ruler, which the first names. -->
-          <span v-for="(piece, at) in plan.pieces" :key="piece.id">
+          <span v-for="(piece, at) in plan?.pieces ?? []" :key="piece.id">
             {{ piece.name }}
             <MeasureSize
               :lengths="[cutSizeOf(piece.grid).width, cutSizeOf(piece.grid).height]"
@@ -183,10 +183,19 @@ strong {
   font: 700 16px/1.25 var(--figures);
 }
 
+/* As high as most lists are: no card grows under a finger when its plan comes. */
 .cuts {
   display: grid;
+  align-content: start;
+  min-height: 4lh;
   padding-right: 70px;
   font-weight: 600;
+}
+
+@media (max-width: 679px) {
+  .cuts {
+    min-height: 2lh;
+  }
 }
 
 .actions {
