@@ -35,7 +35,7 @@ test('a gift too large for its sheet is refused with the sheet that would do', a
 }) => {
   await openFromShelf(page, demo, 'Rolled star chart');
   await page.getByLabel('Length', { exact: true }).fill('14');
-  const refusal = page.getByRole('alert');
+  const refusal = page.getByRole('region', { name: 'This box can’t be made yet' });
   await expect(refusal).toContainText('The base needs a piece of 16');
   await expect(refusal).toContainText('a sheet of Dusk is 12 × 12 in.');
   await expect(page.getByRole('region', { name: 'Cut list' })).toHaveClass(/stale/);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { WayOut } from '@rangoli/core';
 import Button from 'primevue/button';
-import { computed } from 'vue';
+import { computed, useId } from 'vue';
 import { RouterLink } from 'vue-router';
 import Worded from '../parts/Worded.vue';
 import { useWaysOut } from '../planner/use-ways-out.ts';
@@ -22,6 +22,7 @@ const emit = defineEmits<{
 }>();
 
 const { ways, isLooking } = useWaysOut(computed(() => props.refused));
+const heading = useId();
 const isMade = computed(() => props.refused.problems.some(({ field }) => field === 'made'));
 const found = computed(() => {
   if (ways.value.length > 0)
@@ -31,18 +32,21 @@ const found = computed(() => {
 </script>
 
 <template>
-  <div class="refusal" role="alert">
-    <h2>This box can’t be made yet</h2>
-    <p v-for="problem in refused.problems" :key="problem.field">
-      <Worded :text="problem.message" />
-    </p>
+  <section class="refusal" :aria-labelledby="heading">
+    <!-- Said at once; what would do is there for who looks for it, and is not said as it comes. -->
+    <div role="alert">
+      <h2 :id="heading">This box can’t be made yet</h2>
+      <p v-for="problem in refused.problems" :key="problem.field">
+        <Worded :text="problem.message" />
+      </p>
+    </div>
     <p class="would">
       <span>{{ found }}</span>
       <RouterLink :to="{ name: 'compare', params: { id: project } }"
         >See which kinds of box fit it</RouterLink
       >
     </p>
-    <ul v-if="ways.length > 0 || isMade" class="ways" aria-label="What would do" aria-live="off">
+    <ul v-if="ways.length > 0 || isMade" class="ways" aria-label="What would do">
       <li v-if="isMade"><Button size="small" label="Plan it anew" @click="emit('anew')" /></li>
       <li v-for="way in ways" :key="way.said">
         <Button size="small" :outlined="way !== ways[0] || isMade" @click="emit('take', way)"
@@ -50,7 +54,7 @@ const found = computed(() => {
         /></Button>
       </li>
     </ul>
-  </div>
+  </section>
 </template>
 
 <style scoped>

@@ -47,16 +47,20 @@ export const useWaysOutTaken = defineStore('ways out', () => {
       return;
     }
     const box = project.id;
-    let change: Recount | undefined;
-    const multiplying = count(box, (now) => now * boxes).then((made) => (change = made));
+    const before = project.document;
+    /** What came of the count. */
+    const change: { made?: Recount | undefined } = {};
     // In the row from the moment that they are asked for: what they go by is known when it is their turn.
-    const setBack = () => count(box, (now) => (now === change?.to ? change.from : now));
-    const setAgain = () => count(box, (now) => (now === change?.from ? change.to : now));
+    const setBack = () => count(box, (now) => (now === change.made?.to ? change.made.from : now));
+    const setAgain = () => count(box, (now) => (now === change.made?.from ? change.made.to : now));
     project.changeBox(what, part, { undo: () => void setBack(), redo: () => void setAgain() });
     const after = project.document;
-    const told = await multiplying;
-    if (project.document === after)
-      counted.value = told ? { kind: 'counted', ...told } : { kind: 'not counted' };
+    if (after === before) return;
+    const made = await count(box, (now) => now * boxes);
+    change.made = made;
+    if (project.document !== after) return;
+    if (!made) counted.value = { kind: 'not counted' };
+    else if (made.from !== made.to) counted.value = { kind: 'counted', ...made };
   }
 
   function close(): void {
