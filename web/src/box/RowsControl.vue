@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mostInRow, type Gift, type SeveralGift, type Rows } from '@rangoli/core';
-import { computed, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import Pick from '../parts/Pick.vue';
 import { useDrafts } from '../stores/drafts.ts';
 import { rowsField, rowWays } from './rows-fields.ts';
@@ -18,6 +18,11 @@ const packings = [
 ] as const;
 
 const drafts = useDrafts();
+/**
+ * What is being typed, until its field is left: this control is drawn anew whenever a plan or an answer of
+ * the server comes, and an input's value is written anew with it.
+ */
+const typing = ref<{ readonly way: keyof Rows; readonly text: string }>();
 const fields = rowWays.map((way) => {
   const field = rowsField(props.project, way);
   return { way, field, draft: drafts.of(field) };
@@ -26,14 +31,28 @@ const fields = rowWays.map((way) => {
 for (const { way, field } of fields)
   watch(
     () => props.rows[way],
-    () => drafts.forget(field),
+    () => {
+      drafts.forget(field);
+      if (typing.value?.way === way) typing.value = undefined;
+    },
   );
 const fault = computed(() => fields.flatMap(({ draft }) => draft.value?.message ?? [])[0]);
+
+/** What stands in the field of this way. */
+function shown({ way, draft }: (typeof fields)[number]): string {
+  if (typing.value?.way === way) return typing.value.text;
+  return draft.value?.text ?? `${props.rows[way]}`;
+}
+
+function type({ way }: (typeof fields)[number], event: Event): void {
+  if (event.target instanceof HTMLInputElement) typing.value = { way, text: event.target.value };
+}
 
 /** Takes a whole number that may be; anything else stays as it was typed, with what would do. */
 function set({ way, field }: (typeof fields)[number], event: Event): void {
   if (!(event.target instanceof HTMLInputElement)) return;
   const text = event.target.value.trim();
+  typing.value = undefined;
   const count = /^\d+$/.test(text) ? Number(text) : 0;
   if (count < 1 || count > mostInRow) {
     drafts.keep(field, {
@@ -54,11 +73,13 @@ function set({ way, field }: (typeof fields)[number], event: Event): void {
       <input
         inputmode="numeric"
         maxlength="4"
-        :value="each.draft.value?.text ?? rows[each.way]"
+        :value="shown(each)"
         :aria-label="`How many ${each.way}`"
         :aria-invalid="each.draft.value !== undefined"
         :aria-describedby="each.draft.value ? 'rows-fault' : undefined"
+        @input="(event) => type(each, event)"
         @change="(event) => set(each, event)"
+        @blur="typing = undefined"
       />{{ each.way }}
     </label>
     <p v-if="fault" id="rows-fault" class="message" role="alert">{{ fault }}</p>
