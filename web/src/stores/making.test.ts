@@ -188,6 +188,16 @@ describe('a batch that becomes another one', () => {
     expect(making.job?.boxes).toBe(24);
   });
 
+  it('is counted anew by what another device set meanwhile, though the server is being heard already', async () => {
+    const making = await begun(1);
+    browser.server.progress.set('x', storedProgressSchema.parse(noProgress(5)));
+    const keeper = await useKeeping().progress;
+    void keeper.talk('x');
+    expect(await inTime(making.recount('x', (now) => now * 2))).toEqual({ from: 5, to: 10 });
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(onServer().boxes).toBe(10);
+  });
+
   it('has no job once nobody makes it, whatever becomes of the box', async () => {
     const making = await begun(1);
     making.close();
