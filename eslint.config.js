@@ -83,7 +83,16 @@ function forbid(files, regex, message) {
 }
 
 export default defineConfig(
-  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', '.cache/**', '**/test-results/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/dist-server/**',
+      '**/node_modules/**',
+      'data/**',
+      '.cache/**',
+      '**/test-results/**',
+    ],
+  },
   js.configs.recommended,
   {
     files: ['**/*.ts', '**/*.vue'],

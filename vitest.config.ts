@@ -37,8 +37,11 @@ export default defineConfig({
         },
       },
       {
-        plugins: [vue()],
+        // Files of the site are not there to be imported.
+        plugins: [vue({ template: { transformAssetUrls: false } })],
         resolve: { conditions: ['source', ...defaultClientConditions] },
+        // What is drawn on the server is tested as Node loads it.
+        ssr: source.ssr,
         test: {
           name: 'web',
           include: ['web/src/**/*.test.ts'],

@@ -60,10 +60,13 @@ export async function installAll() {
   await browser;
 }
 
-/** Builds the core, the server and the client. */
+/** Builds the core, the server, the client, and what the server shows of a box before the client has come. */
 export function build() {
   runTool('typescript/bin/tsc', ['-b', 'core', 'server']);
-  runTool('vite/bin/vite.js', ['build', '--logLevel', 'warn'], { cwd: join(root, 'web') });
+  for (const config of ['vite.config.ts', 'vite.first-sight.config.ts'])
+    runTool('vite/bin/vite.js', ['build', '--logLevel', 'warn', '--config', config], {
+      cwd: join(root, 'web'),
+    });
 }
 
 if (import.meta.url === pathToFileURL(process.argv[1]).href) {

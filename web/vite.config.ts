@@ -68,7 +68,7 @@ export default defineConfig({
             // What begins a page is no part of what all views share: it runs before that has come.
             {
               name: 'begin',
-              test: /comlink|preload-helper|node_modules\/idb|src\/(no-eval|views|api\/(ahead|shelf-paths)|keeping\/browser-store|planner\/(planner|planner-worker|load-tasks|tasks-in-page))\.ts/,
+              test: /comlink|preload-helper|node_modules\/idb|src\/(no-eval|views|addresses|first-sight\/leave-first-sight|api\/(ahead|shelf-paths)|keeping\/browser-store|planner\/(planner|planner-worker|load-tasks|tasks-in-page))\.ts/,
               priority: 2,
             },
             // What most views use is one file and not forty, and so is what draws pieces and boxes.

@@ -1,8 +1,9 @@
 import { setTimeout } from 'node:timers/promises';
+import { z } from 'zod';
 import { launchChromium } from '../support/browser.ts';
 import { RangoliServer } from '../support/rangoli-server.ts';
 
-/* A box opened for the first time on a processor at a quarter of its speed: when its cut list is there, and the longest tasks. */
+/* A box opened for the first time on a processor at a quarter of its speed: when its cut list is to be read, when the page can be worked with, and the longest tasks. */
 
 const slowdown = 4;
 /** Milliseconds after the page's own scripts have come in which all of it is drawn. */
@@ -11,10 +12,18 @@ const rounds = 5;
 const boxes = ['Pocket sundial', 'Planet marbles, three by three', 'Night tea tin'];
 
 interface Opening {
+  /** Milliseconds until the cut list is drawn, as the server shows it or as the page does. */
   readonly cutList: number;
+  /** Milliseconds until the page itself has drawn it: what is asked for can be changed. */
+  readonly ownCutList: number;
   readonly longest: number;
   readonly blocked: number;
 }
+
+const openingSchema = z.object({
+  drawn: z.object({ cutList: z.number(), ownCutList: z.number() }),
+  tasks: z.array(z.number()),
+});
 
 const server = new RangoliServer('--demo');
 await server.start();
@@ -40,24 +49,33 @@ async function openCold(address: string): Promise<Opening> {
     new PerformanceObserver((list) => {
       for (const { duration } of list.getEntries()) window.tasks.push(duration);
     }).observe({ type: 'longtask', buffered: true });
+    window.drawn = {};
+    const looked = new Set();
+    // Told once the frame is drawn in which it came.
+    const look = (name, selector) => {
+      if (looked.has(name) || !document.querySelector(selector)) return;
+      looked.add(name);
+      requestAnimationFrame(() => setTimeout(() => { window.drawn[name] = performance.now(); }));
+    };
     new MutationObserver(() => {
-      if (!window.cutListAt && document.querySelector('[aria-label="Cut list"] .size')) window.cutListAt = performance.now();
+      look('cutList', '[aria-label="Cut list"] .size');
+      look('ownCutList', '#app [aria-label="Cut list"] .size');
     }).observe(document, { childList: true, subtree: true });
   `);
   await page.goto(address);
   // Whoever looked for the cut list meanwhile would take the page's own time.
   await setTimeout(settled);
-  const [cutList, tasks] = await page.evaluate((): readonly [number, readonly number[]] => {
-    const found: unknown = Reflect.get(window, 'tasks');
-    return [
-      Number(Reflect.get(window, 'cutListAt')),
-      Array.isArray(found) ? found.map(Number) : [],
-    ];
-  });
+  const { drawn, tasks } = openingSchema.parse(
+    await page.evaluate(() => {
+      const [drawn, tasks]: readonly unknown[] = ['drawn', 'tasks'].map((name): unknown =>
+        Reflect.get(window, name),
+      );
+      return { drawn, tasks };
+    }),
+  );
   await context.close();
-  if (!(cutList > 0)) throw new Error(`No cut list came in ${String(settled)} ms`);
   return {
-    cutList,
+    ...drawn,
     longest: Math.max(0, ...tasks),
     blocked: tasks.reduce((sum, task) => sum + task, 0),
   };
@@ -72,7 +90,7 @@ for (const name of boxes) {
   for (let round = 0; round < rounds; round++) opened.push(await openCold(address));
   const of = (read: (each: Opening) => number) => median(opened.map(read)).toFixed(0);
   console.log(
-    `“${name}” opened cold at a ${String(slowdown)}th of the speed: cut list after ${of((each) => each.cutList)} ms (wanted: 2500), ` +
+    `“${name}” opened cold at a ${String(slowdown)}th of the speed: cut list to be read after ${of((each) => each.cutList)} ms (wanted: 2500), the page’s own after ${of((each) => each.ownCutList)} ms, ` +
       `longest task ${of((each) => each.longest)} ms, all long tasks ${of((each) => each.blocked)} ms; median of ${String(rounds)}`,
   );
 }

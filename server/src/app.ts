@@ -1,7 +1,6 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import compressedFiles from 'express-static-gzip';
 import cookieParser from 'cookie-parser';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
@@ -10,6 +9,7 @@ import { accessRoutes, door, type IsOwnName, type Sharing } from './access/index
 import type { Database } from './database/index.ts';
 import { eventRoutes, type Announcer } from './events/index.ts';
 import { bodyLimit, guardName, guardOrigin, problemHandler, unknownRoute } from './http/index.ts';
+import { pageRoutes, type FirstSights } from './pages/index.ts';
 import { pictureRoutes, PictureStore } from './pictures/index.ts';
 import { progressRoutes, ProgressStore } from './progress/index.ts';
 import { projectRoutes, ProjectStore } from './projects/index.ts';
@@ -25,17 +25,17 @@ export interface AppParts {
   readonly sharing?: Sharing | undefined;
   /** Where the built client lies. */
   readonly client: string;
+  /** What is seen of a box before its page has come; undefined where nothing is. */
+  readonly firstSights?: FirstSights | undefined;
 }
 
 /** Two hundred boxes that are ticked one by one through every step are more than any other body. */
 const progressLimit = '2mb';
 
-/** What the build has compressed is sent as it is, the smallest first. */
-const asCompressed = { enableBrotli: true, orderPreference: ['br', 'gz'] };
-
 /** The whole application on one port: the API under `/api`, and the client for every other address. */
 export function createApp(parts: AppParts): Express {
-  const { database, announcer, logger, sharing, client } = parts;
+  const { database, announcer, logger, sharing, client, firstSights } = parts;
+  const projects = new ProjectStore(database);
   const app = express();
   app.disable('x-powered-by');
   app.use(guardName(parts.isOwnName));
@@ -72,11 +72,7 @@ export function createApp(parts: AppParts): Express {
   );
   if (sharing) app.use('/api', cookieParser(), door(sharing.sessions));
   app.use('/api/events', eventRoutes(announcer));
-  app.use(
-    '/api/projects',
-    express.json({ limit: bodyLimit }),
-    projectRoutes(new ProjectStore(database), announcer),
-  );
+  app.use('/api/projects', express.json({ limit: bodyLimit }), projectRoutes(projects, announcer));
   app.use(
     '/api/progress',
     express.json({ limit: progressLimit }),
@@ -99,20 +95,8 @@ export function createApp(parts: AppParts): Express {
   );
   app.use('/api/pictures', pictureRoutes(new PictureStore(database)));
   app.use('/api', unknownRoute);
-  const page = join(client, 'index.html');
-  if (existsSync(page)) {
-    // What is built is named after its content; everything else may be another one tomorrow.
-    const assets = compressedFiles(join(client, 'assets'), {
-      ...asCompressed,
-      serveStatic: { maxAge: '1y', immutable: true, fallthrough: false },
-    });
-    app.use('/assets', assets);
-    const files = { ...asCompressed, index: false, serveStatic: { cacheControl: false } };
-    app.use(compressedFiles(client, files));
-    app.get('/{*path}', (_request, response) => {
-      response.set('Cache-Control', 'no-cache').sendFile(page);
-    });
-  }
+  if (existsSync(join(client, 'index.html')))
+    app.use(pageRoutes({ client, projects, firstSights, sharing }));
   app.use(unknownRoute);
   app.use(problemHandler(logger));
   return app;

@@ -9,6 +9,7 @@ import { Complaint, complainingly } from './complaint.ts';
 import { complaintOf, keepWhole, openDatabase, type Loss } from './database/index.ts';
 import { seedDemo } from './demo/index.ts';
 import { Announcer } from './events/index.ts';
+import { FirstSights } from './pages/index.ts';
 import { PictureStore } from './pictures/index.ts';
 
 const usage =
@@ -103,6 +104,8 @@ async function main(): Promise<void> {
   }
   const client = resolve(root, 'web/dist');
   if (!existsSync(client)) logger.warn('The client is not built, so only the API is served.');
+  const script = resolve(root, 'web/dist-server/render-first-sight.js');
+  const firstSights = existsSync(script) ? new FirstSights({ script, logger }) : undefined;
   const announcer = new Announcer();
   let open = port;
   const addresses = () => homeAddresses().map((address) => `http://${address}:${open}`);
@@ -115,12 +118,13 @@ async function main(): Promise<void> {
       sharing: shared && { sessions: shared.sessions, passphrase: shared.kept, addresses },
       logger,
       client,
+      firstSights,
     }),
   );
   try {
     open = await listen(server, port, shared ? '0.0.0.0' : '127.0.0.1');
   } catch (error) {
-    await database.destroy();
+    await Promise.all([database.destroy(), firstSights?.close()]);
     throw error;
   }
   logger.info(`Rangoli is open at http://localhost:${open}`);
@@ -141,7 +145,7 @@ async function main(): Promise<void> {
     logger.info('Rangoli is closing');
     leave();
     announcer.close();
-    server.close(() => void database.destroy());
+    server.close(() => void Promise.all([database.destroy(), firstSights?.close()]));
     server.closeIdleConnections();
     // A client that holds its connection open must not keep the rest waiting.
     setTimeout(() => {

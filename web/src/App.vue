@@ -2,6 +2,7 @@
 import { useDocumentVisibility, useEventListener, useIntervalFn } from '@vueuse/core';
 import { defineAsyncComponent, nextTick, onErrorCaptured, onMounted, shallowRef, watch } from 'vue';
 import { RouterView, useRouter } from 'vue-router';
+import { leaveFirstSight } from './first-sight/leave-first-sight.ts';
 import { focusNewView } from './parts/focus-main.ts';
 import { loadAhead } from './router.ts';
 import { useAccess } from './stores/access.ts';
@@ -69,11 +70,13 @@ useIntervalFn(askAgain, untilAskingAgain);
 router.afterEach((to, from) => {
   trouble.value = undefined;
   missed.value = undefined;
+  if (to.name !== 'box') leaveFirstSight();
   // Who has only keys or ears goes on in the view that has come, and not on a link that is gone.
   if (from.name !== undefined && to.name !== from.name) void nextTick(focusNewView);
 });
 onErrorCaptured((error) => {
   console.error(error);
+  leaveFirstSight();
   trouble.value =
     'Something in this view has failed. What you typed is kept; the other views work.';
   return false;
@@ -102,6 +105,13 @@ onErrorCaptured((error) => {
 </template>
 
 <style scoped>
+/* What is wrong is told over what the server has shown. */
+.trouble,
+.stay {
+  position: relative;
+  z-index: 110;
+}
+
 .trouble {
   display: flex;
   flex-wrap: wrap;

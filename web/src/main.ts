@@ -3,6 +3,7 @@ import '@fontsource-variable/commissioner/index.css';
 import './style/tokens.css';
 import './style/base.css';
 import './style/drawings.css';
+import './style/first-sight.css';
 import './style/forced-colors.css';
 import { createPinia } from 'pinia';
 import PrimeVue from 'primevue/config';

@@ -1,7 +1,8 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { addresses } from './addresses.ts';
 import { keepTrail, scrollTo } from './parts/trail.ts';
 import { startSearcher } from './planner/planner.ts';
-import { addresses, views } from './views.ts';
+import { views } from './views.ts';
 
 /** Parts of views that come when they are asked for. */
 const laterParts = [

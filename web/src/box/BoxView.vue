@@ -5,6 +5,7 @@ import { refDebounced, useTimeout } from '@vueuse/core';
 import Button from 'primevue/button';
 import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, useId, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { leaveFirstSight } from '../first-sight/leave-first-sight.ts';
 import { usePlanned } from '../planner/use-planned.ts';
 import OpeningNote from '../parts/OpeningNote.vue';
 import QuietButton from '../parts/QuietButton.vue';
@@ -18,6 +19,7 @@ import { useDrafts } from '../stores/drafts.ts';
 import { useFirstSteps } from '../stores/first-steps.ts';
 import { useProject } from '../stores/project.ts';
 import { useWaysOutTaken } from '../stores/ways-out.ts';
+import BoxDesk from './BoxDesk.vue';
 import ConflictBar from './ConflictBar.vue';
 import CutList from './CutList.vue';
 import CuttingMat from './CuttingMat.vue';
@@ -26,9 +28,10 @@ import NameField from './NameField.vue';
 import { fileName, saveFile } from './save-file.ts';
 import { saveWords } from './save-words.ts';
 import TurnButtons from './TurnButtons.vue';
+import { usePrintsOnBox } from './use-prints-on-box.ts';
 import VerdictBar from './VerdictBar.vue';
 
-/** The box: what is asked on the left, the mat in the middle, the cut list on the right. */
+/** The box: what is asked, the mat, and the cut list. */
 const props = defineProps<{ id: string }>();
 
 const project = useProject();
@@ -56,6 +59,13 @@ const there = usePartByPart(() => {
   const isReady = project.shown !== undefined || project.refused !== undefined || isLate.value;
   return isReady ? 5 : 0;
 });
+watch(
+  () => there.value > 0,
+  (isThere) => {
+    if (isThere) leaveFirstSight();
+  },
+  { immediate: true, flush: 'post' },
+);
 
 const refusal = useId();
 /** Whether the maker is telling what went wrong. */
@@ -82,6 +92,8 @@ const changes = computed(() => {
   if (!before?.result.ok || !project.shown) return undefined;
   return planChanges({ plan: before.result.plan, request: before.request }, project.shown);
 });
+
+const prints = usePrintsOnBox(() => project.shown);
 
 const rulers = [
   { value: 'inch', label: 'inch' },
@@ -184,48 +196,43 @@ async function keepBoth(): Promise<void> {
     <ToolsNote />
     <FirstSteps v-if="steps.at && there > 4 && project.shown" />
     <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-    <main
+    <BoxDesk
       v-if="project.openState.kind === 'open' && project.document"
-      class="desk"
-      data-scrolls="desk"
+      :name="project.document.name"
       :data-step="steps.at"
     >
-      <h1 class="visually-hidden">{{ project.document.name }}</h1>
-      <GiftPanel
-        v-if="there > 2"
-        :key="project.id"
-        :request="project.document.box"
-        :parts="there - 2"
-      />
-      <div v-else class="waits" />
-      <div v-if="there < 2" class="waits mat-waits" />
-      <CuttingMat
-        v-else-if="project.shown"
-        :plan="project.shown.plan"
-        :request="project.shown.request"
-        :stale="stale"
-      >
-        <RefusalNote
-          v-if="project.refused"
-          :id="refusal"
-          tabindex="-1"
-          :refused="project.refused"
-          :project="id"
-          @take="waysOut.take"
-          @anew="project.forgetMade()"
-        />
-      </CuttingMat>
-      <section v-else class="mat-empty" aria-label="Pieces on the cutting mat">
-        <RefusalNote
-          v-if="project.refused"
-          :id="refusal"
-          tabindex="-1"
-          :refused="project.refused"
-          :project="id"
-          @take="waysOut.take"
-          @anew="project.forgetMade()"
-        />
-      </section>
+      <template v-if="there > 2" #asked>
+        <GiftPanel :key="project.id" :request="project.document.box" :parts="there - 2" />
+      </template>
+      <template v-if="there > 1" #mat>
+        <CuttingMat
+          v-if="project.shown"
+          :plan="project.shown.plan"
+          :request="project.shown.request"
+          :stale="stale"
+        >
+          <RefusalNote
+            v-if="project.refused"
+            :id="refusal"
+            tabindex="-1"
+            :refused="project.refused"
+            :project="id"
+            @take="waysOut.take"
+            @anew="project.forgetMade()"
+          />
+        </CuttingMat>
+        <section v-else class="mat-empty" aria-label="Pieces on the cutting mat">
+          <RefusalNote
+            v-if="project.refused"
+            :id="refusal"
+            tabindex="-1"
+            :refused="project.refused"
+            :project="id"
+            @take="waysOut.take"
+            @anew="project.forgetMade()"
+          />
+        </section>
+      </template>
       <CutList
         v-if="project.shown && there > 0"
         data-first-step="cut list"
@@ -233,6 +240,7 @@ async function keepBoth(): Promise<void> {
         :request="project.shown.request"
         :told="project.shown.told"
         :stale="stale"
+        :prints="prints"
         :changes="changes"
       >
         <MadeNote
@@ -248,7 +256,7 @@ async function keepBoth(): Promise<void> {
           @done="project.change('basis', ({ basis: _, ...whole }) => whole)"
         />
       </CutList>
-    </main>
+    </BoxDesk>
     <OpeningNote v-else :state="project.openState" @retry="project.open(id)" />
     <VerdictBar
       v-if="project.openState.kind === 'open' && project.shown"
@@ -291,34 +299,6 @@ async function keepBoth(): Promise<void> {
   color: var(--vermilion);
 }
 
-.desk {
-  flex: 1;
-  display: grid;
-  grid-template-columns: 276px minmax(0, 1fr) 344px;
-  min-height: 0;
-}
-
-/* What a first step is about. */
-.desk[data-step='gift'] :deep([data-first-step='gift']),
-.desk[data-step='tools'] :deep([data-first-step='tools']),
-.desk[data-step='cut list'] :deep([data-first-step='cut list']) {
-  outline: 3px solid var(--turmeric);
-  outline-offset: 2px;
-  border-radius: var(--radius);
-}
-
-.desk[data-step='cut list'] :deep([data-first-step='cut list']) {
-  outline-offset: -3px;
-}
-
-.waits {
-  min-height: 100vh;
-}
-
-.mat-waits {
-  background: var(--mat);
-}
-
 .mat-empty {
   position: relative;
   min-height: 480px;
@@ -341,44 +321,9 @@ async function keepBoth(): Promise<void> {
   }
 }
 
-@media (max-width: 1100px) {
-  .desk {
-    grid-template-columns: 276px minmax(0, 1fr);
-    grid-auto-rows: max-content;
-    position: relative;
-    overflow-y: auto;
-  }
-
-  .desk > :deep(.card) {
-    grid-column: 1 / -1;
-    overflow: visible;
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
-  }
-
-  .desk > :deep(.panel) {
-    overflow: visible;
-  }
-
-  .desk > :deep(.mat) {
-    min-height: 420px;
-  }
-}
-
 @media (max-width: 640px) {
   .view {
     height: auto;
-  }
-
-  .desk {
-    display: flex;
-    flex-direction: column;
-  }
-
-  .desk > :deep(.mat) {
-    flex: none;
-    grid-template-rows: 430px 290px;
-    height: 720px;
   }
 }
 </style>

@@ -14,14 +14,11 @@ import {
   type RulerStrip as Strip,
 } from '@rangoli/core';
 import { ChevronDown } from '@lucide/vue';
-import { refDebounced } from '@vueuse/core';
 import { computed, defineAsyncComponent, shallowRef, watch } from 'vue';
 import MeasureText from '../parts/MeasureText.vue';
 import { useEscape } from '../parts/use-escape.ts';
 import Worded from '../parts/Worded.vue';
-import { searcher } from '../planner/planner.ts';
 import type { BoxTold } from '../planner/tell.ts';
-import { useWorkedOut } from '../planner/use-worked-out.ts';
 import { useHighlight } from '../stores/highlight.ts';
 import PieceWas from './PieceWas.vue';
 import PunchStrip from './PunchStrip.vue';
@@ -34,6 +31,8 @@ const props = defineProps<{
   request: PlanRequest;
   told: BoxTold;
   stale: boolean;
+  /** How prints with a way up come out. */
+  prints?: readonly PrintOnPiece[];
   /** What has changed from the box that this one was made from. */
   changes?: PlanChanges | undefined;
 }>();
@@ -63,17 +62,8 @@ function punchOf(piece: Piece): readonly PunchTold[] {
   return punch ? [punch] : [];
 }
 
-/** How prints with a way up come out; while a measure is dragged they wait until it has come to rest. */
-const settled = refDebounced(
-  computed(() => ({ plan: props.plan, request: props.request })),
-  180,
-);
-const { workedOut: printed } = useWorkedOut(settled, ({ plan, request }) =>
-  searcher((tasks) => tasks.printsOnBox(plan, request)),
-);
-
 function printsOf({ id }: Piece): readonly PrintOnPiece[] {
-  return printed.value?.result.filter(({ piece }) => piece === id) ?? [];
+  return props.prints?.filter(({ piece }) => piece === id) ?? [];
 }
 
 function changeOf(piece: Piece): PieceChange | undefined {

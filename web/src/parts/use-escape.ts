@@ -19,7 +19,8 @@ function onKey(event: KeyboardEvent): void {
 export function useEscape(isOpen: () => boolean, close: () => void): void {
   watch(
     isOpen,
-    (now) => {
+    (now, before) => {
+      if (now === (before ?? false)) return;
       take(close);
       if (now) open.push(close);
       // The same listener again is no second one.

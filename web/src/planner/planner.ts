@@ -1,7 +1,8 @@
 import type { PlanRequest } from '@rangoli/core';
 import { wrap, type Remote } from 'comlink';
 import { plannerScript, tasksInPage } from './load-tasks.ts';
-import type { PlannedAndTold, PlannedUnread, Tasks } from './tasks.ts';
+import type { PlannedAndTold } from './plan-and-tell.ts';
+import type { PlannedUnread, Tasks } from './tasks.ts';
 
 /** Has the tasks do something, and gives what comes of it. */
 type Planner = <Result>(

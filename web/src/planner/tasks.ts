@@ -29,13 +29,13 @@ import {
   type Length,
   type OverTop,
   type PlanRequest,
-  type PlanResult,
   type Problem,
   type WayOut,
   type WindowPlace,
 } from '@rangoli/core';
+import { planAndTell, type PlannedAndTold } from './plan-and-tell.ts';
 import { planAndTellJob } from './tell-job.ts';
-import { tell, type BoxTold, type Planned } from './tell.ts';
+import type { Planned } from './tell.ts';
 import { wearableFaces, type WearableFace } from './wearable-faces.ts';
 
 /** How large gifts may be for a kind of box on its sheets. */
@@ -51,16 +51,6 @@ export interface Limits {
 export interface Refused {
   readonly request: PlanRequest;
   readonly problems: readonly Problem[];
-}
-
-/** What came of a request, in words too where it can be made. */
-export type PlannedAndTold =
-  | (Extract<PlanResult, { ok: true }> & { readonly told: BoxTold })
-  | Extract<PlanResult, { ok: false }>;
-
-function planAndTell(request: PlanRequest): PlannedAndTold {
-  const result = planBox(request);
-  return result.ok ? { ...result, told: tell({ plan: result.plan, request }) } : result;
 }
 
 /** A box as it stands on the server, planned before anybody has read it; its request as text, to be known by. */

@@ -1,6 +1,6 @@
 import type { PlanRequest } from '@rangoli/core';
 import { planner, takePlanAhead } from './planner.ts';
-import type { PlannedAndTold } from './tasks.ts';
+import type { PlannedAndTold } from './plan-and-tell.ts';
 import { useWorkedOut } from './use-worked-out.ts';
 
 /** Where planning fails by a fault of its own, it is a refusal: no figures of another box are taken for this one. */

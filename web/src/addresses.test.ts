@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
-import { addresses, boxAt, viewAt } from './views.ts';
+import { addresses, boxAt, viewAt } from './addresses.ts';
 
 const router = createRouter({
   history: createMemoryHistory(),

@@ -1,0 +1,2 @@
+export { FirstSights } from './first-sights.ts';
+export { pageRoutes } from './routes.ts';
