@@ -14,6 +14,11 @@ export function isWholeSteps(value: number, step: number): boolean {
   return Math.trunc(value / step) * step === value;
 }
 
+/** What is over after whole steps, from 0 to below a step, below zero too. */
+export function remainder(value: number, step: number): number {
+  return ((value % step) + step) % step;
+}
+
 /** The lattice's values next to a range: from the last one at or below it to the first at or above it. */
 export function valuesAround(lattice: Lattice, from: number, to: number): readonly number[] {
   if (lattice.step === 0) return [lattice.residue];

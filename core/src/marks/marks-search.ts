@@ -8,7 +8,7 @@ import type { DecisionOrder, FitPair, IndexedFit, ProblemIndex } from './marks-i
 import type { MarksCost, MarksProblem, Section } from './marks-problem.ts';
 import type { PairBound } from './pair-bound.ts';
 import { PartialChoice, type SearchedProblem, type SearchGrid } from './partial-choice.ts';
-import { sectionValues } from './section-values.ts';
+import { isBetweenEdges, sectionValues } from './section-values.ts';
 
 /** The least that the undecided sections must still cost. */
 interface Bounds {
@@ -25,6 +25,8 @@ interface Candidate {
   readonly deviation: number;
   /** 1 for what ought to be whole grooves and isn't. */
   readonly offGrooves: 0 | 1;
+  /** Whether it will do only where every score is on a groove. */
+  readonly isBetweenEdges: boolean;
   readonly fromTarget: number;
 }
 
@@ -32,6 +34,8 @@ interface Candidate {
 function compareCandidates(a: Candidate, b: Candidate): number {
   return (
     a.unfit - b.unfit ||
+    // What will do only with every score on a groove seldom does.
+    Number(a.isBetweenEdges) - Number(b.isBetweenEdges) ||
     a.offGrooves - b.offGrooves ||
     a.deviation - b.deviation ||
     a.fromTarget - b.fromTarget
@@ -88,6 +92,8 @@ export class MarksSearch {
   readonly #most: number;
   /** Whether the last candidates are fewer for what is decided already costs so much. */
   #isCostly = false;
+  /** How many of the decided sections will do only where every score is on a groove. */
+  #betweenEdges = 0;
   best: BestMarks | undefined;
 
   constructor(
@@ -173,10 +179,12 @@ export class MarksSearch {
     for (const candidate of candidates) {
       const nextUnfit = unfit + candidate.unfit;
       const nextDeviation = deviation + candidate.deviation;
+      if (candidate.isBetweenEdges) this.#betweenEdges++;
       const againstThis = this.#choice.decide(at, candidate.value)
         ? this.#decide(depth + 1, nextUnfit, nextDeviation, bounds, first)
         : this.#choice.againstDeciding(at);
       this.#choice.reopen(at);
+      if (candidate.isBetweenEdges) this.#betweenEdges--;
       if (first && this.best) return allSections;
       // Whatever else this section may be, the same ones stand in the way.
       if ((againstThis & onlySection(at)) === 0) return againstThis;
@@ -332,8 +340,9 @@ export class MarksSearch {
       if (this.#choice.values[other] !== undefined) fits.push(fit);
     }
     const candidates: Candidate[] = [];
-    const { pitch } = this.#problem.tools;
+    const { tools } = this.#problem;
     const mayBeOff = this.#offGrooves && this.#decided.onPitch[at] === true;
+    const isFree = mayBeOff && this.#choice.madeAlready(at) === undefined;
     this.#isCostly = false;
     for (const value of this.#valuesFor(at)) {
       let unfit = 0;
@@ -357,8 +366,14 @@ export class MarksSearch {
         this.#isCostly = true;
         continue;
       }
-      const offGrooves = mayBeOff && !isWholeSteps(value, pitch) ? 1 : 0;
-      candidates.push({ value, unfit, deviation, offGrooves, fromTarget });
+      candidates.push({
+        value,
+        unfit,
+        deviation,
+        offGrooves: mayBeOff && !isWholeSteps(value, tools.pitch) ? 1 : 0,
+        isBetweenEdges: isFree && isBetweenEdges(value, tools),
+        fromTarget,
+      });
     }
     return candidates.sort(compareCandidates);
   }
@@ -372,6 +387,7 @@ export class MarksSearch {
       this.best?.cost,
     );
     if (!complete || complete.cost.unfit > this.#allowed()) return;
+    if (this.#betweenEdges > 0 && complete.cost.offGrid > 0) return;
     if (this.best && compareCosts(complete.cost, this.best.cost) >= 0) return;
     if (!this.best) this.#budget.left = Math.min(this.#budget.left, this.#budget.toImprove);
     this.best = complete;

@@ -232,6 +232,95 @@ const smallProblem: fc.Arbitrary<MarksProblem> = fc
     };
   });
 
+/** A tube that came off the marks: every score is on a groove where they are read from either edge by turns. */
+const cutOffMarks: MarksProblem = {
+  tools: {
+    step: millimetres(1),
+    pitch: millimetres(2),
+    reach: millimetres(300),
+    edges: 'both',
+  },
+  lean: 'loose',
+  smaller: [],
+  fits: [],
+  sections: [
+    {
+      id: 'w',
+      least: millimetres(28.1),
+      target: millimetres(29.1),
+      most: millimetres(32.1),
+      weight: 1,
+    },
+    { id: 'd', least: millimetres(19), target: millimetres(20), most: millimetres(23), weight: 1 },
+    {
+      id: 'seam',
+      least: millimetres(7),
+      target: millimetres(8),
+      most: millimetres(11),
+      weight: 0.25,
+    },
+  ],
+  chains: [{ id: 'tube', sections: ['w', 'd', 'w', 'd', 'seam'], cut: millimetres(106.5) }],
+  spans: [],
+  limits: [],
+};
+
+/** A tray that is scored at one mark, on a board whose grooves the trimmer's marks miss. */
+const scoredBetweenMarks: MarksProblem = {
+  tools: {
+    step: millimetres(1.5),
+    pitch: millimetres(1),
+    reach: millimetres(300),
+    edges: 'both',
+  },
+  lean: 'loose',
+  smaller: [],
+  fits: [0.85, 1.3].map((layers, i) => ({
+    id: `fit ${i}`,
+    group: 'lid',
+    outer: 'lid x',
+    inner: 'base x',
+    innerTimes: 1,
+    layers: millimetres(layers),
+    gap: { least: millimetres(0.25), target: millimetres(0.45), most: millimetres(0.8) },
+    slack: nanometres(slack),
+  })),
+  sections: [
+    {
+      id: 'wall',
+      least: millimetres(9),
+      target: millimetres(10),
+      most: millimetres(12),
+      weight: 1,
+    },
+    {
+      id: 'base x',
+      least: millimetres(19.3),
+      target: millimetres(20.3),
+      most: millimetres(22.3),
+      weight: 1,
+    },
+    {
+      id: 'lid x',
+      least: millimetres(20.6),
+      target: millimetres(21.6),
+      most: millimetres(24.6),
+      weight: 0,
+    },
+  ],
+  chains: ['base', 'lid'].map((piece) => ({ id: piece, sections: ['wall', `${piece} x`, 'wall'] })),
+  spans: [{ sections: ['wall', 'base x'], is: millimetres(32) }],
+  limits: [
+    {
+      across: 'base',
+      down: 'base',
+      width: millimetres(43.5),
+      height: millimetres(48),
+      mayTurn: true,
+    },
+  ],
+};
+
 /** The part of a cost that says whether the box is good: what fits, and what is scored along a ruler. */
 function toMake({ unfit, offGrid, shims }: MarksCost): MarksCost {
   return { unfit, offGrid, shims, turns: 0, deviation: 0, settings: 0, size: 0 };
@@ -266,7 +355,7 @@ describe('the marks solver', () => {
           expect(compareCosts(cost, best)).toBeLessThanOrEqual(0);
         }
       }),
-      { numRuns: 90 },
+      { numRuns: 90, examples: [[cutOffMarks], [scoredBetweenMarks]] },
     );
   });
 });

@@ -120,6 +120,30 @@ export class PartialChoice {
     return open;
   }
 
+  /** What the pieces that a section goes across are cut to, where they are cut already. */
+  cutsOf(at: number): readonly number[] {
+    return (this.#index.ties[at]?.chains ?? []).flatMap(({ cut }) =>
+      cut === undefined ? [] : [cut],
+    );
+  }
+
+  /**
+   * Of a section along an edge: how far the score beside it is from the opposite edge, where that is made already. The
+   * rest of the piece is this section, whatever its size.
+   */
+  scoresBeside(at: number): readonly number[] {
+    const isSame = (a: readonly number[], b: readonly number[]) => a.join() === b.join();
+    return (this.#index.ties[at]?.chains ?? []).flatMap(({ sections }) => {
+      const rests = [
+        ...(sections.at(0) === at ? [sections.slice(1)] : []),
+        ...(sections.at(-1) === at ? [sections.slice(0, -1)] : []),
+      ];
+      return this.#index.spans
+        .filter((span) => rests.some((rest) => isSame(rest, span.sections)))
+        .map(({ is }) => is);
+    });
+  }
+
   /** Between what sizes a section can still be chosen. */
   rangeOf(at: number): Reach {
     return { least: this.#ranges.leastOf(at), most: this.#ranges.mostOf(at) };
