@@ -70,7 +70,7 @@ useIntervalFn(askAgain, untilAskingAgain);
 router.afterEach((to, from) => {
   trouble.value = undefined;
   missed.value = undefined;
-  if (to.name !== 'box') leaveFirstSight();
+  if (to.name !== 'box' && to.name !== 'shelf') leaveFirstSight();
   // Who has only keys or ears goes on in the view that has come, and not on a link that is gone.
   if (from.name !== undefined && to.name !== from.name) void nextTick(focusNewView);
 });

@@ -11,12 +11,9 @@ import { views } from './views.ts';
 // and what the view needs come side by side with the application itself.
 const { pathname } = window.location;
 startPlanning();
-const store = openBrowserStore();
+void leaveOlderSight(pathname, openBrowserStore());
 const box = boxAt(pathname);
-if (box !== undefined) {
-  void planAhead(askAhead(`/projects/${box}`).then(documentIn));
-  void leaveOlderSight(box, store);
-}
+if (box !== undefined) void planAhead(askAhead(`/projects/${box}`).then(documentIn));
 const view = viewAt(pathname);
 if (view === 'shelf') {
   void askAhead(shelfPath(wholeShelf));

@@ -1,17 +1,17 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import cookieParser from 'cookie-parser';
-import { Router, type RequestHandler } from 'express';
+import { Router, type Request, type RequestHandler } from 'express';
 import compressedFiles from 'express-static-gzip';
 import { mayEnter, type Sharing } from '../access/index.ts';
-import type { ProjectStore } from '../projects/index.ts';
+import { wholeShelf, type ProjectStore } from '../projects/index.ts';
 import type { FirstSights } from './first-sights.ts';
 
 export interface PageParts {
   /** Where the built client lies. */
   readonly client: string;
   readonly projects: ProjectStore;
-  /** What is seen of a box first; undefined where its page shows nothing before its scripts do. */
+  /** What is seen of boxes first; undefined where no page shows anything before its scripts do. */
   readonly firstSights: FirstSights | undefined;
   /** How it is shared with the home network; undefined where it answers this machine only. */
   readonly sharing: Pick<Sharing, 'sessions'> | undefined;
@@ -23,27 +23,45 @@ const asCompressed = { enableBrotli: true, orderPreference: ['br', 'gz'] };
 /** Where the application puts itself in its page. */
 const placeOfApp = '<div id="app"></div>';
 
-/** What is seen of a box before the application has come: for the eye, nothing in it does anything. */
+/** What is seen of a page first; nothing where it comes as it is. */
+type Sight = (request: Request) => Promise<string | undefined>;
+
+/** Before the application has come, as what it will show. */
 function withSight(page: string, sight: string): string {
-  const seen = `<div id="first-sight" inert aria-hidden="true">${sight}</div>`;
-  return page.replace(placeOfApp, () => seen + placeOfApp);
+  return page.replace(placeOfApp, () => sight + placeOfApp);
 }
 
-/** A box’s own page, with its cut list to be read at once; the page as it is for whom that is not. */
-function boxPage(page: string, { projects, firstSights, sharing }: PageParts): RequestHandler {
+/** The page with something to be seen at once; as it is for whom that is not. */
+function pageWith(page: string, sightOf: Sight, { sharing }: PageParts): RequestHandler {
   return async (request, response, next) => {
     const isAllowed = !sharing || (await mayEnter(request, sharing.sessions));
-    const { id } = request.params;
-    const isAsked = firstSights && isAllowed && typeof id === 'string';
-    // What is wrong with it is told by the page.
-    const box = isAsked ? await projects.read(id).catch(() => undefined) : undefined;
-    const sight = box && (await firstSights?.of(box));
+    // What is wrong is told by the page.
+    const sight = isAllowed ? await sightOf(request).catch(() => undefined) : undefined;
     if (sight === undefined) {
       next();
       return;
     }
     const whole = withSight(await readFile(page, 'utf8'), sight);
     response.set('Cache-Control', 'private, no-cache').type('html').send(whole);
+  };
+}
+
+/** A box’s own page has its cut list to be read at once. */
+function boxSight({ projects, firstSights }: PageParts): Sight {
+  return async ({ params: { id } }) => {
+    const box = firstSights && typeof id === 'string' ? await projects.read(id) : undefined;
+    return box && firstSights?.ofBox(box);
+  };
+}
+
+/** The shelf has its first boxes. */
+function shelfSight({ projects, firstSights }: PageParts): Sight {
+  return async () => {
+    if (!firstSights) return undefined;
+    const shelf = await projects.list(wholeShelf);
+    // What stands over the boxes then is told by the page.
+    if (shelf.total === 0 || shelf.unreadable.length > 0) return undefined;
+    return firstSights.ofShelf({ ...shelf, contents: await projects.contents() });
   };
 }
 
@@ -60,7 +78,8 @@ export function pageRoutes(parts: PageParts): Router {
   router.use('/assets', assets);
   const files = { ...asCompressed, index: false, serveStatic: { cacheControl: false } };
   router.use(compressedFiles(client, files));
-  router.get('/box/:id', cookieParser(), boxPage(page, parts));
+  router.get('/', cookieParser(), pageWith(page, shelfSight(parts), parts));
+  router.get('/box/:id', cookieParser(), pageWith(page, boxSight(parts), parts));
   router.get('/{*path}', (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(page);
   });

@@ -5,14 +5,19 @@ import { jsonIn } from '../database/index.ts';
 import type { Announcer } from '../events/index.ts';
 import { HttpProblem, readBody } from '../http/index.ts';
 import type { Project } from './project.ts';
-import { shelfOrders, type ProjectStore, type ShelfPlace, type ShelfQuery } from './store.ts';
+import {
+  shelfOrders,
+  wholeShelf,
+  type ProjectStore,
+  type ShelfPlace,
+  type ShelfQuery,
+} from './store.ts';
 
 const createBody = z.object({ document: projectDocumentSchema });
 const updateBody = z.object({ revision: z.int().positive(), document: projectDocumentSchema });
 
-/** The most boxes of one part of the shelf, and how many come without being asked for more. */
+/** The most boxes of one part of the shelf. */
 const mostListed = 100;
-const usuallyListed = 24;
 /** The most boxes that are named of those that were deleted. */
 const mostDeleted = 200;
 
@@ -37,11 +42,11 @@ const placeText = z
   });
 
 const listQuery = z.object({
-  search: z.string().max(200).default(''),
-  order: z.enum(shelfOrders).default('changed'),
+  search: z.string().max(200).default(wholeShelf.search),
+  order: z.enum(shelfOrders).default(wholeShelf.order),
   kind: z.string().max(100).optional(),
   paper: z.string().max(200).optional(),
-  limit: z.coerce.number().int().min(1).max(mostListed).default(usuallyListed),
+  limit: z.coerce.number().int().min(1).max(mostListed).default(wholeShelf.limit),
   after: placeText.optional(),
 });
 

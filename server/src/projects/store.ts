@@ -60,6 +60,9 @@ export interface ShelfQuery {
   readonly after?: ShelfPlace;
 }
 
+/** The shelf as it is opened: what is asked for where nothing else is said. */
+export const wholeShelf: ShelfQuery = { search: '', order: 'changed', limit: 24 };
+
 /** A place on the shelf, behind a box. */
 export interface ShelfPlace {
   readonly value: string;
@@ -118,11 +121,15 @@ function patternOf(search: string): string {
   return `%${plainName(search).replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 }
 
-/** Projects in the database. Deleted ones are kept, so that a delete can be undone. */
+/** Projects in the database, which nothing else changes. Deleted ones are kept, so that a delete can be undone. */
 export class ProjectStore {
   readonly #database: Database;
   readonly #now: () => Date;
   readonly #documents = new KnownDocuments();
+  /** Counts the changes of projects. */
+  #changes = 0;
+  /** Counted through all documents, and asked for with every shelf: good until the next change. */
+  #contents: { readonly changes: number; readonly found: Promise<ShelfContents> } | undefined;
 
   constructor(database: Database, now: () => Date = () => new Date()) {
     this.#database = database;
@@ -177,7 +184,17 @@ export class ProjectStore {
   }
 
   /** What there is on the shelf to choose from. */
-  async contents(): Promise<ShelfContents> {
+  contents(): Promise<ShelfContents> {
+    const changes = this.#changes;
+    if (this.#contents?.changes !== changes) {
+      const found = this.#findContents();
+      this.#contents = { changes, found };
+      found.catch(() => (this.#contents = undefined));
+    }
+    return this.#contents.found;
+  }
+
+  async #findContents(): Promise<ShelfContents> {
     const kinds: unknown = await this.#database('projects')
       .whereNull('deleted_at')
       .whereRaw(`${kindIn} IS NOT NULL`)
@@ -207,29 +224,33 @@ export class ProjectStore {
   async create(document: ProjectDocument): Promise<Project> {
     const updatedAt = this.#now().toISOString();
     const project: Project = { id: randomUUID(), revision: 1, updatedAt, document };
-    await this.#database('projects').insert({
-      id: project.id,
-      revision: 1,
-      name: plainName(document.name),
-      document: JSON.stringify(document),
-      created_at: updatedAt,
-      updated_at: updatedAt,
-    });
+    await this.#change(
+      this.#database('projects').insert({
+        id: project.id,
+        revision: 1,
+        name: plainName(document.name),
+        document: JSON.stringify(document),
+        created_at: updatedAt,
+        updated_at: updatedAt,
+      }),
+    );
     return project;
   }
 
   /** Stores the document if the project is still at the revision that the change was made to. */
   async update(id: string, revision: number, document: ProjectDocument): Promise<ChangeOutcome> {
     const updatedAt = this.#now().toISOString();
-    const changed = await this.#database('projects')
-      .where({ id, revision })
-      .whereNull('deleted_at')
-      .update({
-        revision: revision + 1,
-        name: plainName(document.name),
-        document: JSON.stringify(document),
-        updated_at: updatedAt,
-      });
+    const changed = await this.#change(
+      this.#database('projects')
+        .where({ id, revision })
+        .whereNull('deleted_at')
+        .update({
+          revision: revision + 1,
+          name: plainName(document.name),
+          document: JSON.stringify(document),
+          updated_at: updatedAt,
+        }),
+    );
     const current = await this.read(id);
     if (!current) return { outcome: 'missing' };
     return changed === 1 ? { outcome: 'changed', project: current } : { outcome: 'stale', current };
@@ -245,10 +266,12 @@ export class ProjectStore {
 
   /** False when there is no such project. */
   async delete(id: string): Promise<boolean> {
-    const deleted = await this.#database('projects')
-      .where({ id })
-      .whereNull('deleted_at')
-      .update({ deleted_at: this.#now().toISOString() });
+    const deleted = await this.#change(
+      this.#database('projects')
+        .where({ id })
+        .whereNull('deleted_at')
+        .update({ deleted_at: this.#now().toISOString() }),
+    );
     return deleted === 1;
   }
 
@@ -271,8 +294,17 @@ export class ProjectStore {
 
   /** Takes back a delete; the project as it was, undefined when there was none. */
   async restore(id: string): Promise<Project | undefined> {
-    await this.#database('projects').where({ id }).update({ deleted_at: null });
+    await this.#change(this.#database('projects').where({ id }).update({ deleted_at: null }));
     return this.read(id);
+  }
+
+  /** Waits for a change: what is found out of the shelf before it is over holds no longer. */
+  async #change<Changed>(change: PromiseLike<Changed>): Promise<Changed> {
+    try {
+      return await change;
+    } finally {
+      this.#changes++;
+    }
   }
 
   /** @throws Unreadable when the document is none. */

@@ -10,8 +10,8 @@ beforeEach(() => {
   document.body.innerHTML = '<div id="first-sight"></div><div id="app"></div>';
 });
 
-async function isLeft(box: string, store = storeInMemory()): Promise<boolean> {
-  await leaveOlderSight(box, Promise.resolve(store));
+async function isLeft(path: string, store = storeInMemory()): Promise<boolean> {
+  await leaveOlderSight(path, Promise.resolve(store));
   return document.getElementById('first-sight') === null;
 }
 
@@ -22,17 +22,17 @@ it('what the server has shown stays where this browser knows nothing better', as
   await store.write('held', ['boxes', 'x'], { revision: 1 });
   useDrafts().keep('y name', { text: '', message: 'Give the box a name.' });
   useDrafts().forget('x name');
-  expect(await isLeft('x', store)).toBe(false);
+  expect(await isLeft('/box/x', store)).toBe(false);
 });
 
 it('it goes where the box was changed here, in whichever window', async () => {
   const store = storeInMemory();
   await store.write('changes', ['boxes', 'x', 'window 7'], { mine: 'a box' });
-  expect(await isLeft('x', store)).toBe(true);
+  expect(await isLeft('/box/x', store)).toBe(true);
 });
 
 it('it goes where an entry of the box can’t be taken yet', async () => {
   useDrafts().keep('x gift.across', { text: 'two', message: 'This is not a length.' });
   await Promise.resolve();
-  expect(await isLeft('x')).toBe(true);
+  expect(await isLeft('/box/x')).toBe(true);
 });

@@ -1,6 +1,7 @@
+import { boxAt } from '../addresses.ts';
 import type { BrowserStore } from '../keeping/browser-store.ts';
 
-/** Takes away what the server has shown of the box, once the page shows it itself, or must not show it so. */
+/** Takes away what the server has shown, once the page shows it itself, or must not show it so. */
 export function leaveFirstSight(): void {
   document.getElementById('first-sight')?.remove();
 }
@@ -10,9 +11,13 @@ function hasDraft(box: string): boolean {
   return sessionStorage.getItem('rangoli.drafts')?.includes(`"${box} `) ?? false;
 }
 
-/** Takes away what the server has shown of the box where this browser knows it better: nobody cuts by an older plan. */
-export async function leaveOlderSight(box: string, opening: Promise<BrowserStore>): Promise<void> {
-  if (hasDraft(box)) leaveFirstSight();
+/**
+ * Takes away what the server has shown at a path where this browser knows the box better, or a box on the shelf: nobody
+ * cuts by an older plan.
+ */
+export async function leaveOlderSight(path: string, opening: Promise<BrowserStore>): Promise<void> {
+  const box = boxAt(path);
+  if (box !== undefined && hasDraft(box)) leaveFirstSight();
   const changes = await (await opening).list('changes', 'boxes');
-  if (changes.some(({ key }) => key[1] === box)) leaveFirstSight();
+  if (changes.some(({ key }) => box === undefined || key[1] === box)) leaveFirstSight();
 }

@@ -1,26 +1,17 @@
 <script setup lang="ts">
-import { papersOf, cutUnit, cutSizeOf, extentsOf, paperFor } from '@rangoli/core';
 import { Copy, Ruler, Trash2 } from '@lucide/vue';
 import { useIntersectionObserver } from '@vueuse/core';
 import { computed, onBeforeUnmount, shallowRef, useTemplateRef } from 'vue';
-import { RouterLink } from 'vue-router';
 import type { StoredProject } from '../api/projects.ts';
-import BoxPicture from '../fold/BoxPicture.vue';
-import { layPieces } from '../parts/lay-pieces.ts';
-import MeasureSize from '../parts/MeasureSize.vue';
-import PieceDrawing from '../parts/PieceDrawing.vue';
-import Worded from '../parts/Worded.vue';
-import { usePlanned } from '../planner/use-planned.ts';
+import { drawnOnShelf } from '../first-sight/shelf-seen.ts';
 import { inTurn } from '../parts/in-turn.ts';
+import { usePlanned } from '../planner/use-planned.ts';
+import BoxCard from './BoxCard.vue';
 
-/** A box on the shelf: its own pieces on the mat with the box that they become, what it holds, what is cut. */
+/** A box on the shelf, planned and drawn when it comes into sight, with what can be done with it. */
 const props = defineProps<{ project: StoredProject }>();
 const emit = defineEmits<{ duplicate: []; remove: []; resize: [] }>();
 
-const view = { width: 196, height: 158 };
-const box = computed(() => props.project.document.box);
-const gift = computed(() => extentsOf(box.value.gift));
-// A long shelf plans and draws only the boxes that have come into sight.
 const card = useTemplateRef('card');
 const isSeen = shallowRef(false);
 let leaveRow: () => void = () => undefined;
@@ -34,23 +25,14 @@ const { isSupported, stop } = useIntersectionObserver(card, (entries) => {
 onBeforeUnmount(() => leaveRow());
 if (!isSupported.value) isSeen.value = true;
 
-const planned = usePlanned(() => (isSeen.value ? box.value : undefined));
-const plan = computed(() => (planned.value?.result.ok ? planned.value.result.plan : undefined));
-/** Why it can’t be made. */
+const planned = usePlanned(() => (isSeen.value ? props.project.document.box : undefined));
+const result = computed(() => planned.value?.result);
+const plan = computed(() => (result.value?.ok ? result.value.plan : undefined));
 const why = computed(() =>
-  planned.value?.result.ok === false ? planned.value.result.problems[0]?.message : undefined,
+  result.value?.ok === false ? result.value.problems[0]?.message : undefined,
 );
-const layout = computed(
-  () =>
-    plan.value &&
-    layPieces(plan.value.pieces, view.width, view.height, {
-      title: 0,
-      titleWidth: 0,
-      measures: 0,
-      between: 14,
-      border: 14,
-    }),
-);
+/** As the server has drawn it, until it is drawn here. */
+const seen = drawnOnShelf(props.project.id);
 
 const actions = computed(() => {
   const { name } = props.project.document;
@@ -68,45 +50,14 @@ const actions = computed(() => {
 </script>
 
 <template>
-  <li ref="card" class="card">
-    <RouterLink :to="{ name: 'box', params: { id: project.id } }" class="open">
-      <span v-if="layout && plan" class="mat">
-        <svg class="pieces" :viewBox="`0 0 ${view.width} ${view.height}`" aria-hidden="true">
-          <g
-            v-for="placed in layout.pieces"
-            :key="placed.piece.id"
-            :transform="`translate(${placed.x} ${placed.y}) scale(${layout.scale})`"
-          >
-            <PieceDrawing
-              :piece="placed.piece"
-              :colour="paperFor(papersOf(box), placed.piece.paper).colour"
-              :grain="0.75 / layout.scale"
-            />
-          </g>
-        </svg>
-        <BoxPicture :plan="plan" :papers="papersOf(box)" class="folded" />
-      </span>
-      <span v-else-if="why" class="mat impossible"><Worded :text="why" /></span>
-      <span v-else class="mat" />
-      <span class="text">
-        <strong>{{ project.document.name }}</strong>
-        <span class="quiet"
-          >holds
-          <MeasureSize :lengths="[gift.across, gift.deep, gift.high]" :unit="box.unit" with-unit
-        /></span>
-        <span class="cuts">
-          <!-- All of them are read on one ruler, which the first names. -->
-          <span v-for="(piece, at) in plan?.pieces ?? []" :key="piece.id">
-            {{ piece.name }}
-            <MeasureSize
-              :lengths="[cutSizeOf(piece.grid).width, cutSizeOf(piece.grid).height]"
-              :unit="cutUnit(box.kit)"
-              :with-unit="at === 0"
-            />
-          </span>
-        </span>
-      </span>
-    </RouterLink>
+  <BoxCard
+    :id="project.id"
+    ref="card"
+    :document="project.document"
+    :plan="plan"
+    :why="why"
+    :seen="seen"
+  >
     <div class="actions">
       <button
         v-for="action in actions"
@@ -119,85 +70,10 @@ const actions = computed(() => {
         <component :is="action.icon" :size="16" />
       </button>
     </div>
-  </li>
+  </BoxCard>
 </template>
 
 <style scoped>
-.card {
-  position: relative;
-  border: 1px solid var(--rule);
-  border-radius: var(--radius);
-  background: var(--paper);
-  overflow: hidden;
-}
-
-.card:hover {
-  border-color: var(--ink);
-}
-
-.open {
-  display: block;
-  color: inherit;
-  text-decoration: none;
-}
-
-.open:focus-visible {
-  outline-offset: -3px;
-}
-
-.mat {
-  display: flex;
-  align-items: center;
-  width: 100%;
-  aspect-ratio: 280 / 158;
-  background-color: var(--mat);
-  background-image: radial-gradient(circle, var(--mat-dot) 1px, transparent 1.3px);
-  background-size: 18px 18px;
-}
-
-.pieces {
-  flex: 196;
-}
-
-.folded {
-  flex: 84;
-  min-width: 0;
-  max-height: 62%;
-  margin-right: 14px;
-}
-
-.impossible {
-  padding: 14px 18px;
-  font-size: 14px;
-  line-height: 1.4;
-  color: #ffffff;
-}
-
-.text {
-  display: grid;
-  gap: 2px;
-  padding: 10px 14px 12px;
-}
-
-strong {
-  font: 700 16px/1.25 var(--figures);
-}
-
-/* As high as most lists are: no card grows under a finger when its plan comes. */
-.cuts {
-  display: grid;
-  align-content: start;
-  min-height: 4lh;
-  padding-right: 70px;
-  font-weight: 600;
-}
-
-@media (max-width: 679px) {
-  .cuts {
-    min-height: 2lh;
-  }
-}
-
 .actions {
   position: absolute;
   right: 8px;

@@ -10,6 +10,7 @@ import {
   onMounted,
   shallowRef,
   useTemplateRef,
+  watch,
 } from 'vue';
 import { useRouter } from 'vue-router';
 import {
@@ -23,6 +24,8 @@ import {
   type StoredProject,
 } from '../api/projects.ts';
 import { wholeShelf, type ShelfQuery } from '../api/shelf-paths.ts';
+import { leaveFirstSight } from '../first-sight/leave-first-sight.ts';
+import { leaveShelfSight } from '../first-sight/shelf-seen.ts';
 import { forAnotherGift } from '../keeping/boxes.ts';
 import QuietButton from '../parts/QuietButton.vue';
 import TopBar from '../parts/TopBar.vue';
@@ -33,10 +36,12 @@ import { useKeeping } from '../stores/keeping.ts';
 import { usePapers } from '../stores/papers.ts';
 import { useToolbox } from '../stores/toolbox.ts';
 import { useUsualUnit } from '../stores/usual-unit.ts';
-import ShelfFilter from './ShelfFilter.vue';
-import ShelfCard from './ShelfCard.vue';
 import UndoNote from '../parts/UndoNote.vue';
 import { useFirstSteps } from '../stores/first-steps.ts';
+import CardRows from './CardRows.vue';
+import ShelfCard from './ShelfCard.vue';
+import ShelfDesk from './ShelfDesk.vue';
+import ShelfFilter from './ShelfFilter.vue';
 
 /** All boxes, each as a small drawing of its own pieces. */
 type State =
@@ -80,7 +85,9 @@ async function asHere(listed: readonly StoredProject[]): Promise<readonly Stored
   const { keeper } = await keeping.boxes;
   return listed.map((each) => {
     const replica = keeper.replica(each.id);
-    return replica?.isWaiting === true ? { ...each, document: replica.value } : each;
+    if (replica?.isWaiting !== true) return each;
+    leaveFirstSight();
+    return { ...each, document: replica.value };
   });
 }
 
@@ -156,6 +163,16 @@ const isAllDrawn = computed(() => drawn.value >= projects.value.length);
 /** What is below the boxes comes after them, and stays: a focus on it is not lost to a box that is put back. */
 const hasFoot = computed<boolean>(
   (had) => had === true || (isAllDrawn.value && state.value.kind === 'ready'),
+);
+
+/** What the server has shown goes when the page shows as much, or something else. */
+watch(
+  [state, drawn],
+  ([{ kind }, shown]) => {
+    if (kind === 'ready') leaveShelfSight({ shown, boxes: projects.value.length });
+    else if (kind !== 'loading') leaveFirstSight();
+  },
+  { flush: 'post' },
 );
 
 const end = useTemplateRef('end');
@@ -238,19 +255,15 @@ onBeforeUnmount(
         <Button size="small" @click="begin"><Plus :size="17" />New box</Button>
       </template>
     </TopBar>
-    <main>
-      <div class="head">
-        <h1>Shelf</h1>
-        <p v-if="state.kind === 'ready' && total > 0" class="quiet">
-          {{ total }} {{ total === 1 ? 'box' : 'boxes' }}
-        </p>
+    <ShelfDesk :total="state.kind === 'ready' ? total : undefined">
+      <template #filter>
         <ShelfFilter
           v-if="isSifted || projects.length > 1"
           :wish="wish"
           :contents="contents"
           @change="(part) => (wish = { ...wish, ...part })"
         />
-      </div>
+      </template>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <p v-if="state.kind === 'away'" class="away" role="status">
         Without the server, these are the boxes that this browser knows: they open, and what you
@@ -262,9 +275,9 @@ onBeforeUnmount(
         and {{ unreadable.length === 1 ? 'is' : 'are' }} kept as they are:
         {{ unreadable.map(({ name }) => `“${name}”`).join(', ') }}.
       </p>
-      <ul v-if="state.kind === 'loading'" class="shelf" aria-hidden="true">
+      <CardRows v-if="state.kind === 'loading'" aria-hidden="true">
         <li v-for="i in 8" :key="i" class="ghost" />
-      </ul>
+      </CardRows>
       <div v-else-if="isSignedOut && state.kind === 'failed'" class="empty">
         <h2>Sign in to see the shelf</h2>
         <Button label="Sign in" @click="access.isAsked = true" />
@@ -283,7 +296,7 @@ onBeforeUnmount(
         <p>Measure a gift with a ruler, and Rangoli says what to cut and where to score.</p>
         <Button label="New box" @click="begin" />
       </div>
-      <ul v-else class="shelf">
+      <CardRows v-else>
         <ShelfCard
           v-for="project in projects.slice(0, drawn)"
           :key="project.id"
@@ -292,7 +305,7 @@ onBeforeUnmount(
           @duplicate="duplicate(project)"
           @remove="remove(project)"
         />
-      </ul>
+      </CardRows>
       <div v-if="next && isAllDrawn" ref="end" class="end" aria-hidden="true" />
       <div v-else-if="!next && hasFoot && state.kind === 'ready'" class="foot">
         <QuietButton v-if="projects[0]" @click="showFirstSteps(projects[0])"
@@ -300,7 +313,7 @@ onBeforeUnmount(
         >
         <QuietButton @click="showsDeleted = true">Deleted boxes</QuietButton>
       </div>
-    </main>
+    </ShelfDesk>
     <DeletedBoxes v-if="showsDeleted" @back="load" @close="showsDeleted = false" />
     <UndoNote v-if="deleted" :key="deleted.id" @undo="bringBack" @close="deleted = undefined"
       >Deleted “{{ deleted.document.name }}”</UndoNote
@@ -311,30 +324,6 @@ onBeforeUnmount(
 <style scoped>
 .view {
   background: var(--ground);
-}
-
-main {
-  max-width: 1320px;
-  margin: 0 auto;
-  padding: 22px 24px 80px;
-}
-
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 12px;
-  margin-bottom: 14px;
-}
-
-h1 {
-  font-size: 26px;
-}
-
-.shelf {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
-  gap: 18px;
 }
 
 .ghost {

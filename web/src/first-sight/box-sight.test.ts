@@ -16,7 +16,7 @@ import {
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyBox } from '../testing/any-box.ts';
-import { renderFirstSight } from './render-first-sight.ts';
+import { renderBoxSight } from './box-sight.ts';
 
 /** What is read of HTML; lengths as one word, whole, numerator and denominator one after the other. */
 function readOf(html: string): string {
@@ -37,7 +37,7 @@ describe('what is seen of a box first', () => {
   it('tells each piece’s cut size and number, and the marks of the first', async () => {
     await fc.assert(
       fc.asyncProperty(anyBox, async ({ plan, request }) => {
-        const html = await renderFirstSight({ id: 'x', document: documentOf(request) });
+        const html = await renderBoxSight({ id: 'x', document: documentOf(request) });
         const read = readOf(html ?? '');
         const unit = cutUnit(request.kit);
         expect(read).toContain('Sundial&amp;dial');
@@ -64,7 +64,7 @@ describe('what is seen of a box first', () => {
     for (const { usual } of allStyles) {
       const { box } = newProject('mm');
       const request = { ...box, style: usual };
-      const html = await renderFirstSight({ id: 'x', document: documentOf(request) });
+      const html = await renderBoxSight({ id: 'x', document: documentOf(request) });
       expect(html !== undefined, usual.style).toBe(planBox(request).ok);
     }
   });
@@ -87,10 +87,10 @@ describe('what is seen of a box first', () => {
       { ...documentOf(box), basis: { name: 'Sundial', box } },
       documentOf(begun),
     ])
-      expect(await renderFirstSight({ id: 'x', document })).toBeUndefined();
+      expect(await renderBoxSight({ id: 'x', document })).toBeUndefined();
   });
 
   it('throws where what is stored is no box', async () => {
-    await expect(renderFirstSight({ id: 'x', document: { name: 'Sundial' } })).rejects.toThrow();
+    await expect(renderBoxSight({ id: 'x', document: { name: 'Sundial' } })).rejects.toThrow();
   });
 });
