@@ -10,6 +10,7 @@ for (const file of [
   'core/bench/folding.ts',
   'core/bench/dressing.ts',
   'e2e/bench/cold-start.ts',
+  'e2e/bench/first-cards.ts',
   'e2e/bench/slider.ts',
   'e2e/bench/server.ts',
 ])

@@ -2,6 +2,7 @@ import { setTimeout } from 'node:timers/promises';
 import { z } from 'zod';
 import { launchChromium } from '../support/browser.ts';
 import { RangoliServer } from '../support/rangoli-server.ts';
+import { median, noteWhenDrawn, whenDrawn } from '../support/when-drawn.ts';
 
 /* A box opened for the first time on a processor at a quarter of its speed: when its cut list is to be read, when the page can be worked with, and the longest tasks. */
 
@@ -19,11 +20,6 @@ interface Opening {
   readonly longest: number;
   readonly blocked: number;
 }
-
-const openingSchema = z.object({
-  drawn: z.object({ cutList: z.number(), ownCutList: z.number() }),
-  tasks: z.array(z.number()),
-});
 
 const server = new RangoliServer('--demo');
 await server.start();
@@ -44,45 +40,31 @@ async function openCold(address: string): Promise<Opening> {
   const page = await context.newPage();
   const session = await context.newCDPSession(page);
   await session.send('Emulation.setCPUThrottlingRate', { rate: slowdown });
+  await noteWhenDrawn(page, {
+    cutList: '[aria-label="Cut list"] .size',
+    ownCutList: '#app [aria-label="Cut list"] .size',
+  });
   await page.addInitScript(`
     window.tasks = [];
     new PerformanceObserver((list) => {
       for (const { duration } of list.getEntries()) window.tasks.push(duration);
     }).observe({ type: 'longtask', buffered: true });
-    window.drawn = {};
-    const looked = new Set();
-    // Told once the frame is drawn in which it came.
-    const look = (name, selector) => {
-      if (looked.has(name) || !document.querySelector(selector)) return;
-      looked.add(name);
-      requestAnimationFrame(() => setTimeout(() => { window.drawn[name] = performance.now(); }));
-    };
-    new MutationObserver(() => {
-      look('cutList', '[aria-label="Cut list"] .size');
-      look('ownCutList', '#app [aria-label="Cut list"] .size');
-    }).observe(document, { childList: true, subtree: true });
   `);
   await page.goto(address);
   // Whoever looked for the cut list meanwhile would take the page's own time.
   await setTimeout(settled);
-  const { drawn, tasks } = openingSchema.parse(
-    await page.evaluate(() => {
-      const [drawn, tasks]: readonly unknown[] = ['drawn', 'tasks'].map((name): unknown =>
-        Reflect.get(window, name),
-      );
-      return { drawn, tasks };
-    }),
-  );
+  const { cutList = Infinity, ownCutList = Infinity } = await whenDrawn(page);
+  const tasks = z
+    .array(z.number())
+    .parse(await page.evaluate((): unknown => Reflect.get(window, 'tasks')));
   await context.close();
   return {
-    ...drawn,
+    cutList,
+    ownCutList,
     longest: Math.max(0, ...tasks),
     blocked: tasks.reduce((sum, task) => sum + task, 0),
   };
 }
-
-const median = (values: readonly number[]) =>
-  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
 for (const name of boxes) {
   const address = await addressOf(name);

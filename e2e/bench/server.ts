@@ -2,7 +2,9 @@ import autocannon from 'autocannon';
 import { newProject, noFacts } from '@rangoli/core';
 import { z } from 'zod';
 import { launchChromium } from '../support/browser.ts';
+import { fillShelf } from '../support/fill-shelf.ts';
 import { RangoliServer } from '../support/rangoli-server.ts';
+import { median } from '../support/when-drawn.ts';
 
 /* Fifty clients at full speed, and a shelf of five thousand boxes. */
 
@@ -75,17 +77,7 @@ async function manyClients(server: RangoliServer): Promise<void> {
 }
 
 async function largeShelf(server: RangoliServer): Promise<void> {
-  const missing = boxesOnShelf - (await shelfOf(server.origin)).total;
-  for (let i = 0; i < missing; i += 20)
-    await Promise.all(
-      Array.from({ length: Math.min(20, missing - i) }, (_, j) =>
-        fetch(`${server.origin}/api/projects`, {
-          method: 'POST',
-          headers: own,
-          body: JSON.stringify({ document: { ...document, name: `Box ${String(i + j)}` } }),
-        }),
-      ),
-    );
+  await fillShelf(server.origin, boxesOnShelf);
   const browser = await launchChromium();
   const times: z.infer<typeof openedSchema>[] = [];
   let bytes = 0;
@@ -114,8 +106,7 @@ async function largeShelf(server: RangoliServer): Promise<void> {
     await page.close();
   }
   await browser.close();
-  const middle = (of: 'names' | 'drawing') =>
-    times.map((time) => time[of]).sort((x, y) => x - y)[Math.floor(times.length / 2)] ?? 0;
+  const middle = (of: 'names' | 'drawing') => median(times.map((time) => time[of]));
   console.log(
     `  a shelf of ${(await shelfOf(server.origin)).total}: opens in ${middle('names').toFixed(0)} ms (the middle of ${times.length}; wanted: under 300), its first drawing after ${middle('drawing').toFixed(0)} ms; ${(bytes / 1000).toFixed(1)} kB (wanted: under 200)`,
   );

@@ -66,3 +66,58 @@ test('a box that this browser has changed is never shown as it was', async ({ de
   release();
   await expect(page.getByLabel('Name of the box')).toHaveValue('Hand lens, mine');
 });
+
+/** Where each box stands on the shelf, and what is read of it. */
+async function boxesIn(page: Page, where: string) {
+  return page.locator(`${where} .shelf > li > a`).evaluateAll((boxes) =>
+    boxes.map((box) => {
+      const { x, y, height } = box.getBoundingClientRect();
+      const hasDrawing = box.querySelector('svg') !== null;
+      return { x, y, height, hasDrawing, text: box.textContent.replaceAll(/\s+/g, ' ') };
+    }),
+  );
+}
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const)
+  test(`the shelf is seen before any script has come, and stays as it is when they have, at ${String(width)}`, async ({
+    demo,
+    page,
+  }) => {
+    await page.setViewportSize({ width, height });
+    const release = await holdScripts(page, /\/assets\/.*\.js$/);
+    const sight = await seeFirst(page, demo.origin);
+    const [bare] = await boxesIn(page, '#first-sight');
+    expect(bare).toMatchObject({ hasDrawing: false });
+    // The server draws them when it has nothing else to do.
+    await expect(async () => {
+      await page.waitForTimeout(4000);
+      await page.goto(demo.origin, { waitUntil: 'commit' });
+      await expect(sight.locator('.pieces')).toHaveCount(10, { timeout: 1000 });
+    }).toPass();
+    const seen = await boxesIn(page, '#first-sight');
+    expect(seen[0]).toMatchObject({ x: bare?.x, y: bare?.y });
+    // Whoever listens to the page hears each box once, when it has come.
+    await expect(page.getByRole('link', { name: 'Hand lens' })).toHaveCount(0);
+    // As the page has its boxes, without their plans.
+    const plan = await holdScripts(page, /planner-worker/);
+    release();
+    await expect(page.getByRole('button', { name: 'Duplicate Hand lens' })).toBeVisible();
+    await expect(sight).toHaveCount(0);
+    expect(await boxesIn(page, '#app')).toEqual(seen);
+    plan();
+    // Each is drawn by the page now: what the server has drawn is named otherwise.
+    const first = page.locator('#app .shelf > li').first();
+    await first.getByRole('button', { name: 'Duplicate' }).click();
+    await expect(page.getByText('11 boxes')).toBeVisible();
+    await expect(page.locator('#app .shelf > li').first().locator('.pieces')).toBeVisible();
+  });
+
+test('a box on the shelf opens before any script has come', async ({ demo, page }) => {
+  await holdScripts(page, /\/assets\/.*\.js$/);
+  const sight = await seeFirst(page, demo.origin);
+  await sight.getByText('Hand lens').click();
+  await expect(page).toHaveURL(/\/box\//);
+});

@@ -208,6 +208,35 @@ describe('a long shelf', () => {
     );
   });
 
+  it('counts what there is anew after each change', async () => {
+    const contents = async () =>
+      contentsSchema.parse(await (await served.now().send('GET', '/contents')).json());
+    const boxesOf = async () =>
+      new Map((await contents()).kinds.map(({ value, boxes }) => [value, boxes]));
+    const [kind, other] = allStyles;
+    if (!kind || !other) throw new Error('There are two kinds of box');
+    const document = ({ usual: style }: (typeof allStyles)[number]) => {
+      const fresh = newProject('inch');
+      return { ...fresh, box: { ...fresh.box, style } };
+    };
+    expect(await contents()).toEqual({ kinds: [], papers: [] });
+    const made = await served.now().send('POST', '', { document: document(kind) });
+    const { id } = projectSchema.parse(await made.json());
+    expect(await boxesOf()).toEqual(new Map([[kind.id, 1]]));
+    await served.now().send('PUT', `/${id}`, { revision: 1, document: document(other) });
+    expect(await boxesOf()).toEqual(new Map([[other.id, 1]]));
+    await served.now().send('POST', `/${id}/duplicate`);
+    expect(await boxesOf()).toEqual(new Map([[other.id, 2]]));
+    await served.now().send('DELETE', `/${id}`);
+    expect(await boxesOf()).toEqual(new Map([[other.id, 1]]));
+    await served.now().send('POST', `/${id}/restore`);
+    expect(await boxesOf()).toEqual(new Map([[other.id, 2]]));
+    // What was asked while a change was under way is no answer to what is asked after it.
+    const change = served.now().send('DELETE', `/${id}`);
+    await Promise.all([contents(), change]);
+    expect(await boxesOf()).toEqual(new Map([[other.id, 1]]));
+  });
+
   it('of five thousand boxes opens at once, and is no great load', async () => {
     const { box } = newProject('inch');
     const rows = Array.from({ length: 5000 }, (_, i) => ({

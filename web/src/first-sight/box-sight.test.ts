@@ -16,18 +16,8 @@ import {
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyBox } from '../testing/any-box.ts';
+import { inOneWord, readHtml } from '../testing/read-html.ts';
 import { renderBoxSight } from './box-sight.ts';
-
-/** What is read of HTML; lengths as one word, whole, numerator and denominator one after the other. */
-function readOf(html: string): string {
-  return html
-    .replaceAll(/<!--.*?-->|<\/?(span|strong|em|tspan)\b[^>]*>/g, '')
-    .replaceAll(/<[^>]*>/g, '|')
-    .replaceAll('&#39;', '’')
-    .replaceAll(/[\s\u2044/≈]+/g, '');
-}
-
-const inOneWord = (text: string) => text.replaceAll(/[\s\u2044/≈]+/g, '');
 
 function documentOf(box: PlanRequest): ProjectDocument {
   return { ...newProject('inch'), name: 'Sundial & dial', box };
@@ -38,7 +28,7 @@ describe('what is seen of a box first', () => {
     await fc.assert(
       fc.asyncProperty(anyBox, async ({ plan, request }) => {
         const html = await renderBoxSight({ id: 'x', document: documentOf(request) });
-        const read = readOf(html ?? '');
+        const read = readHtml(html ?? '');
         const unit = cutUnit(request.kit);
         expect(read).toContain('Sundial&amp;dial');
         for (const piece of plan.pieces) {

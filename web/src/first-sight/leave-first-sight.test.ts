@@ -36,3 +36,11 @@ it('it goes where an entry of the box can’t be taken yet', async () => {
   await Promise.resolve();
   expect(await isLeft('/box/x')).toBe(true);
 });
+
+it('the shelf goes where any box on it was changed here', async () => {
+  const store = storeInMemory();
+  await store.write('changes', ['tools', 'x', 'window 1'], { mine: 'a tool' });
+  expect(await isLeft('/', store)).toBe(false);
+  await store.write('changes', ['boxes', 'y', 'window 7'], { mine: 'a box' });
+  expect(await isLeft('/', store)).toBe(true);
+});
