@@ -7,7 +7,9 @@ import {
   millimetres,
   newProject,
   planBox,
+  stockPaper,
   type Length,
+  type PlanRequest,
   type ProjectDocument,
   type Unit,
 } from '@rangoli/core';
@@ -18,6 +20,21 @@ import { inOneWord, readHtml } from '../testing/read-html.ts';
 import { renderCardSight, renderShelfSight } from './shelf-sight.ts';
 
 const contents = { kinds: [], papers: [] };
+
+/** Any kind of box, of printed papers: what draws a print has a name in the page. */
+const anyPrintedBox = anyBox
+  .map(({ request }) => {
+    const [first, ...others] = request.papers.map((paper) => ({
+      ...paper,
+      print: 'one face' as const,
+      front: stockPaper('star-trails').front,
+    }));
+    const papers: PlanRequest['papers'] = [first ?? request.papers[0], ...others];
+    const printed = { ...request, papers };
+    const planned = planBox(printed);
+    return planned.ok ? { request: printed, plan: planned.plan } : undefined;
+  })
+  .filter((box) => box !== undefined);
 
 function documentOf(name: string, box: ProjectDocument['box']): ProjectDocument {
   return { ...newProject('inch'), name, box };
@@ -36,7 +53,7 @@ function readSize(lengths: readonly Length[], unit: Unit): string {
 describe('the shelf as it is seen first', () => {
   it('tells what each box holds at once, and what is cut of those that are drawn', async () => {
     await fc.assert(
-      fc.asyncProperty(fc.array(anyBox, { minLength: 1, maxLength: 4 }), async (boxes) => {
+      fc.asyncProperty(fc.array(anyPrintedBox, { minLength: 1, maxLength: 4 }), async (boxes) => {
         const stored = boxes.map(({ request }, i) => ({
           id: `box-${String(i)}`,
           document: documentOf(`Dial & ${String(i)}`, request),
@@ -61,6 +78,7 @@ describe('the shelf as it is seen first', () => {
           const { across, deep, high } = extentsOf(request.gift);
           expect(read).toContain(`holds${readSize([across, deep, high], request.unit)}`);
           expect(card.includes('<svg')).toBe(isDrawn(i));
+          expect(card.includes('<pattern')).toBe(isDrawn(i));
           for (const { name, grid } of isDrawn(i) ? plan.pieces : []) {
             const { width, height } = cutSizeOf(grid);
             const size = readSize([width, height], cutUnit(request.kit));
