@@ -108,7 +108,7 @@ path {
 .gift-drawing {
   position: relative;
   width: 100%;
-  max-width: 276px;
+  max-width: 244px;
   margin-inline: auto;
   height: 140px;
 }
