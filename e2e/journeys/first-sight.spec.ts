@@ -67,6 +67,28 @@ test('a box that this browser has changed is never shown as it was', async ({ de
   await expect(page.getByLabel('Name of the box')).toHaveValue('Hand lens, mine');
 });
 
+test('who comes back to a box sees it as it is by now', async ({ demo, page }) => {
+  await openFromShelf(page, demo, 'Hand lens');
+  const sight = await seeFirst(page, page.url());
+  await expect(sight).toHaveCount(0);
+  const textsIn = async (where: string) => (await sizesIn(page, where)).map(({ text }) => text);
+  const before = await textsIn('#app');
+  const saved = page.waitForResponse((answer) => answer.request().method() === 'PUT');
+  await page.getByLabel('Height', { exact: true }).fill('1/2');
+  await page.getByLabel('Height', { exact: true }).blur();
+  await saved;
+  await expect.poll(() => textsIn('#app')).not.toEqual(before);
+  const after = await textsIn('#app');
+  await page.goto('about:blank');
+  // Whoever holds requests back here would have the browser keep nothing of what it has seen.
+  const browser = await page.context().newCDPSession(page);
+  await browser.send('Network.enable');
+  await browser.send('Network.setBlockedURLs', { urls: ['*/assets/*.js'] });
+  await page.goBack({ waitUntil: 'commit' });
+  await expect(sight).toBeVisible();
+  expect(await textsIn('#first-sight')).toEqual(after);
+});
+
 /** Where each box stands on the shelf, and what is read of it. */
 async function boxesIn(page: Page, where: string) {
   return page.locator(`${where} .shelf > li > a`).evaluateAll((boxes) =>

@@ -42,7 +42,8 @@ function pageWith(page: string, sightOf: Sight, { sharing }: PageParts): Request
       return;
     }
     const whole = withSight(await readFile(page, 'utf8'), sight);
-    response.set('Cache-Control', 'private, no-cache').type('html').send(whole);
+    // Who comes back is shown no earlier one out of the browser’s own store.
+    response.set('Cache-Control', 'private, no-store').type('html').send(whole);
   };
 }
 
