@@ -1,5 +1,6 @@
 import { EventEmitter, once } from 'node:events';
-import type { Page } from '@playwright/test';
+import type { APIRequestContext, Page } from '@playwright/test';
+import { z } from 'zod';
 import { expect, openFromShelf, test } from '../support/test.ts';
 
 /** Keeps scripts from coming until the function that is given back is called. */
@@ -67,9 +68,21 @@ test('a box that this browser has changed is never shown as it was', async ({ de
   await expect(page.getByLabel('Name of the box')).toHaveValue('Hand lens, mine');
 });
 
-test('who comes back to a box sees it as it is by now', async ({ demo, page }) => {
+const storedSchema = z.object({ revision: z.int(), document: z.looseObject({}) });
+
+/** Names the box at an address otherwise, as another tablet does. */
+async function renameElsewhere(request: APIRequestContext, address: string, name: string) {
+  const at = address.replace('/box/', '/api/projects/');
+  const { revision, document } = storedSchema.parse(await (await request.get(at)).json());
+  const data = { revision, document: { ...document, name } };
+  const answer = await request.put(at, { data, headers: { 'x-rangoli': 'another tablet' } });
+  expect(answer.ok()).toBe(true);
+}
+
+test('who comes back to a box sees it as it is by now', async ({ demo, page, request }) => {
   await openFromShelf(page, demo, 'Hand lens');
-  const sight = await seeFirst(page, page.url());
+  const address = page.url();
+  const sight = await seeFirst(page, address);
   await expect(sight).toHaveCount(0);
   const textsIn = async (where: string) => (await sizesIn(page, where)).map(({ text }) => text);
   const before = await textsIn('#app');
@@ -87,6 +100,19 @@ test('who comes back to a box sees it as it is by now', async ({ demo, page }) =
   await page.goBack({ waitUntil: 'commit' });
   await expect(sight).toBeVisible();
   expect(await textsIn('#first-sight')).toEqual(after);
+  // Nor is what the page itself asks for answered from what was: another tablet has changed it meanwhile.
+  await page.goto('about:blank');
+  await browser.send('Network.setBlockedURLs', { urls: [] });
+  await renameElsewhere(request, address, 'Hand lens, theirs');
+  await page.goBack();
+  await expect(page.getByLabel('Name of the box')).toHaveValue('Hand lens, theirs');
+  await page.goto('about:blank');
+  await page.goto(demo.origin);
+  await expect(page.getByRole('link', { name: 'Hand lens, theirs' })).toBeVisible();
+  await page.goto('about:blank');
+  await renameElsewhere(request, address, 'Hand lens, again');
+  await page.goBack();
+  await expect(page.getByRole('link', { name: 'Hand lens, again' })).toBeVisible();
 });
 
 /** Where each box stands on the shelf, and what is read of it. */

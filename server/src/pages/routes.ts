@@ -26,7 +26,7 @@ const placeOfApp = '<div id="app"></div>';
 /** What is seen of a page first; nothing where it comes as it is. */
 type Sight = (request: Request) => Promise<string | undefined>;
 
-/** Before the application has come, as what it will show. */
+/** A page with what is seen first before the place of the application. */
 function withSight(page: string, sight: string): string {
   return page.replace(placeOfApp, () => sight + placeOfApp);
 }

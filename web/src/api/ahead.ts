@@ -1,6 +1,9 @@
 /** A page of somebody else can’t send this one. */
 export const ownPage = { 'x-rangoli': 'web' } as const;
 
+/** Whoever goes back to a page would be answered with what the browser has kept from before, unasked whether it holds. */
+export const asItIsNow = { cache: 'no-cache' } as const;
+
 /** Milliseconds after which what was asked ahead is of yesterday. */
 const untilOld = 10_000;
 
@@ -12,6 +15,7 @@ const asked = new Map<string, Promise<Response>>();
 /** Asks the server for what a view will ask for, before that has come; what it answers. */
 export function askAhead(path: string): Promise<Response> {
   const answer = fetch(`/api${path}`, {
+    ...asItIsNow,
     headers: ownPage,
     signal: AbortSignal.timeout(longestWait),
   });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ownPage, takeAhead } from './ahead.ts';
+import { asItIsNow, ownPage, takeAhead } from './ahead.ts';
 
 const problemSchema = z.object({ detail: z.string(), current: z.unknown().optional() });
 
@@ -86,7 +86,7 @@ async function answerTo(path: string, init: RequestInit): Promise<unknown> {
   let response: Response;
   try {
     const ahead = init.method === 'GET' ? takeAhead(path) : undefined;
-    response = await (ahead ?? fetch(`/api${path}`, init));
+    response = await (ahead ?? fetch(`/api${path}`, { ...asItIsNow, ...init }));
   } catch {
     throw new Unreachable();
   }
