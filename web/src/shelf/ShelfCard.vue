@@ -31,8 +31,9 @@ const plan = computed(() => (result.value?.ok ? result.value.plan : undefined));
 const why = computed(() =>
   result.value?.ok === false ? result.value.problems[0]?.message : undefined,
 );
-/** As the server has drawn it, until it is drawn here. */
-const seen = drawnOnShelf(props.project.id);
+/** As the server has drawn it, until it is drawn here or is another one. */
+const drawn = { revision: props.project.revision, html: drawnOnShelf(props.project.id) };
+const seen = computed(() => (props.project.revision === drawn.revision ? drawn.html : undefined));
 
 const actions = computed(() => {
   const { name } = props.project.document;
