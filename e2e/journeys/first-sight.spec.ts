@@ -117,6 +117,8 @@ test('who comes back to a box sees it as it is by now', async ({ demo, page, req
 
 /** Where each box stands on the shelf, and what is read of it. */
 async function boxesIn(page: Page, where: string) {
+  // A line is as high as its letters, which may come a moment later.
+  await page.evaluate(() => document.fonts.ready.then(() => undefined));
   return page.locator(`${where} .shelf > li > a`).evaluateAll((boxes) =>
     boxes.map((box) => {
       const { x, y, height } = box.getBoundingClientRect();
