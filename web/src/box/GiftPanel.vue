@@ -348,9 +348,20 @@ h2 {
   color: var(--ink);
 }
 
+/* Each says its word whole: what is known takes what the others leave. */
+.head :deep(.p-select-label) {
+  width: auto;
+  padding-inline: 8px 0;
+}
+
+.head :deep(.p-select-dropdown) {
+  width: 24px;
+}
+
 .shape,
 .way {
-  width: 84px;
+  flex: none;
+  width: auto;
 }
 
 .follows {
