@@ -16,7 +16,7 @@ import QuietButton from '../parts/QuietButton.vue';
 import RemovedList from '../parts/RemovedList.vue';
 import { useBoxBeside } from '../stores/box-beside.ts';
 import { useToolbox } from '../stores/toolbox.ts';
-import { toolFacts } from './tool-facts.ts';
+import { toolFacts, toolInWords } from './tool-facts.ts';
 import PlanFor from './PlanFor.vue';
 import ToolDrawing from './ToolDrawing.vue';
 import ToolForm from './ToolForm.vue';
@@ -68,7 +68,7 @@ const wanted = shallowRef('');
 
 function isWanted(kept: KeptTool): boolean {
   const words = wanted.value.toLocaleLowerCase('en').split(/\s+/);
-  const said = `${kept.tool.name} ${toolFacts(kept)}`.toLocaleLowerCase('en');
+  const said = `${kept.tool.name} ${toolInWords(kept)}`.toLocaleLowerCase('en');
   return kept.tool.id === editing.value || words.every((word) => said.includes(word));
 }
 
@@ -129,7 +129,7 @@ async function copy(kept: KeptTool): Promise<void> {
 
 const removedNow = shallowRef<string>();
 const removed = computed(() =>
-  kit.removed.map(({ id, was }) => ({ id, name: was.tool.name, facts: `${toolFacts(was)}.` })),
+  kit.removed.map(({ id, was }) => ({ id, name: was.tool.name, facts: `${toolInWords(was)}.` })),
 );
 
 function remove(kept: KeptTool): void {

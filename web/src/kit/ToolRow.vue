@@ -9,8 +9,8 @@ import Worded from '../parts/Worded.vue';
 defineProps<{
   id: string;
   name: string;
-  /** Facts without the last full stop. */
-  facts: string;
+  /** Together a sentence without its full stop. */
+  facts: readonly string[];
   owned: boolean;
   isEdited: boolean;
   /** What is shipped stays; what the maker added can go. */
@@ -37,7 +37,10 @@ function set(event: Event): void {
     />
     <label :for="tick">
       <b :id="`${tick}-name`"><Worded :text="name" /></b>
-      <span :id="`${tick}-facts`" class="facts"><Worded :text="facts" /></span>
+      <span :id="`${tick}-facts`" class="facts"
+        ><span v-for="(fact, i) in facts" :key="fact" class="fact"
+          ><template v-if="i > 0">, </template><Worded :text="fact" /></span
+      ></span>
     </label>
     <QuietButton :aria-expanded="isEdited" :aria-label="`Edit ${name}`" @click="emit('edit')">
       Edit<ChevronDown :size="15" aria-hidden="true" :class="{ turned: isEdited }" />
@@ -92,16 +95,21 @@ b {
   font: 700 16px var(--figures);
 }
 
+/* As many facts as a line holds, each of them whole; all of them where the tool is looked at. */
 .facts {
+  height: 1lh;
   overflow: hidden;
   font-size: 13px;
   color: var(--ink-soft);
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 
 .edited .facts {
-  white-space: normal;
+  height: auto;
+}
+
+.fact {
+  display: inline-block;
+  white-space: pre;
 }
 
 .turned {
