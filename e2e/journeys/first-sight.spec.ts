@@ -24,8 +24,20 @@ async function seeFirst(page: Page, address: string) {
   return sight;
 }
 
+/** Waits for the style sheet and all its letters: a line is as high and as wide as these. */
+async function haveLetters(page: Page): Promise<void> {
+  const loaded = () =>
+    page.evaluate(async () => {
+      const faces = [...document.fonts];
+      await Promise.all(faces.map((face) => face.load()));
+      return faces.length;
+    });
+  await expect.poll(loaded).toBeGreaterThan(0);
+}
+
 /** Where each cut size stands on the screen, and what it says. */
 async function sizesIn(page: Page, where: string) {
+  await haveLetters(page);
   return page.locator(`${where} [aria-label="Cut list"] .size`).evaluateAll((sizes) =>
     sizes.map((size) => {
       const { x, y } = size.getBoundingClientRect();
@@ -117,8 +129,7 @@ test('who comes back to a box sees it as it is by now', async ({ demo, page, req
 
 /** Where each box stands on the shelf, and what is read of it. */
 async function boxesIn(page: Page, where: string) {
-  // A line is as high as its letters, which may come a moment later.
-  await page.evaluate(() => document.fonts.ready.then(() => undefined));
+  await haveLetters(page);
   return page.locator(`${where} .shelf > li > a`).evaluateAll((boxes) =>
     boxes.map((box) => {
       const { x, y, height } = box.getBoundingClientRect();
