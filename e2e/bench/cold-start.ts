@@ -1,8 +1,9 @@
 import { setTimeout } from 'node:timers/promises';
 import { z } from 'zod';
 import { launchChromium } from '../support/browser.ts';
+import { median } from '../support/median.ts';
 import { RangoliServer } from '../support/rangoli-server.ts';
-import { median, noteWhenDrawn, whenDrawn } from '../support/when-drawn.ts';
+import { noteWhenDrawn, whenDrawn } from '../support/when-drawn.ts';
 
 /* A box opened for the first time on a processor at a quarter of its speed: when its cut list is to be read, when the page can be worked with, and the longest tasks. */
 

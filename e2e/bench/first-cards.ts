@@ -1,8 +1,9 @@
 import { setTimeout } from 'node:timers/promises';
 import { launchChromium } from '../support/browser.ts';
 import { fillShelf } from '../support/fill-shelf.ts';
+import { median } from '../support/median.ts';
 import { RangoliServer } from '../support/rangoli-server.ts';
-import { median, noteWhenDrawn, whenDrawn } from '../support/when-drawn.ts';
+import { noteWhenDrawn, whenDrawn } from '../support/when-drawn.ts';
 
 /* A shelf of five hundred boxes opened by a browser that has never seen Rangoli: when its first cards are drawn, and when those of the page itself are. */
 

@@ -3,8 +3,8 @@ import { newProject, noFacts } from '@rangoli/core';
 import { z } from 'zod';
 import { launchChromium } from '../support/browser.ts';
 import { fillShelf } from '../support/fill-shelf.ts';
+import { median } from '../support/median.ts';
 import { RangoliServer } from '../support/rangoli-server.ts';
-import { median } from '../support/when-drawn.ts';
 
 /* Fifty clients at full speed, and a shelf of five thousand boxes. */
 

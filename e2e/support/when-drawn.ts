@@ -26,8 +26,3 @@ export async function noteWhenDrawn(
 export async function whenDrawn(page: Page): Promise<Readonly<Record<string, number>>> {
   return drawnSchema.parse(await page.evaluate((): unknown => Reflect.get(window, 'drawn')));
 }
-
-/** The one in the middle. */
-export function median(values: readonly number[]): number {
-  return values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-}
