@@ -13,7 +13,7 @@ import type { Piece, Point } from '../piece/index.ts';
 import type { InsideFace, RoomSide, RoomSides } from './inside-faces.ts';
 import { widened } from './openings.ts';
 import { areaOf, boundsOf, cornersOf, cutTo, isConvex } from './outline.ts';
-import { panelGrid, panelShape, type PanelShape } from './panel-shape.ts';
+import { cutKey, panelGrid, panelShape, type PanelShape } from './panel-shape.ts';
 
 /** So much smaller a plate is than its side of the room on every edge, to be laid in. */
 const ease = millimetres(0.3);
@@ -152,15 +152,21 @@ function rootOf({ shape: { bounds, on } }: InsidePlate): Part['root'] {
   };
 }
 
-/** Cuts that differ by less, in nanometres, are the same to any knife. */
-const sameCut = 20_000;
-
-function keyOf({ shape: { width, height, cutouts }, against }: InsidePlate): string {
+function keyOf({ shape, against }: InsidePlate): string {
   const isOnWall = against !== 'floor' && against !== 'lid' && against !== 'window';
-  const where = isOnWall ? 'wall' : against;
-  return JSON.stringify([where, width, height, cutouts], (_, value: unknown) =>
-    typeof value === 'number' ? Math.round(value / sameCut) : value,
-  );
+  return `${isOnWall ? 'wall' : against}; ${cutKey(shape)}`;
+}
+
+/** Plates by how they are cut, in the order of the first of each. */
+function cutAlike(plates: readonly InsidePlate[]): Iterable<readonly InsidePlate[]> {
+  const found = new Map<string, InsidePlate[]>();
+  for (const plate of plates) {
+    const key = keyOf(plate);
+    const alike = found.get(key);
+    if (alike) alike.push(plate);
+    else found.set(key, [plate]);
+  }
+  return found.values();
 }
 
 /** What it is glued to in a copy of the piece behind it: on what that wears there already, too. */
@@ -209,8 +215,7 @@ export function wearPlates(
   const pieces: Piece[] = [];
   const parts: Part[] = [];
   const stacks: Stack[] = [];
-  for (const key of new Set(plates.map(keyOf))) {
-    const alike = plates.filter((plate) => keyOf(plate) === key);
+  for (const alike of cutAlike(plates)) {
     const [first] = alike;
     if (!first) continue;
     const piece = `${id} plate ${pieces.length + 1}`;

@@ -6,15 +6,24 @@ import type { Point } from '../piece/index.ts';
 
 /** Twice the area inside a ring, above zero where its corners run anticlockwise. */
 function doubleArea(ring: readonly Point[]): number {
-  return ring.reduce((sum, a, i) => {
-    const b = ring[(i + 1) % ring.length] ?? a;
-    return sum + a.x * b.y - b.x * a.y;
-  }, 0);
+  let sum = 0;
+  let a = ring.at(-1);
+  for (const b of ring) {
+    if (a) sum += a.x * b.y - b.x * a.y;
+    a = b;
+  }
+  return sum;
+}
+
+/** How far two points are from each other; these are never so far that squares overflow. */
+function distance(from: Point, to: Point): number {
+  const [wide, high] = [to.x - from.x, to.y - from.y];
+  return Math.sqrt(wide * wide + high * high);
 }
 
 /** How far a point lies to the left of a directed line. */
 function leftOf(from: Point, to: Point, { x, y }: Point): number {
-  const long = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+  const long = distance(from, to) || 1;
   return ((to.x - from.x) * (y - from.y) - (to.y - from.y) * (x - from.x)) / long;
 }
 
@@ -28,28 +37,26 @@ const straight = 1e-4;
 
 /** The outline of a ring without corners that lie on its edges, anticlockwise. */
 export function outlineOf(ring: readonly Point[]): readonly Point[] {
-  const apart = ring.filter((here, i) => {
-    const next = ring[(i + 1) % ring.length] ?? here;
-    return Math.hypot(next.x - here.x, next.y - here.y) > straight;
-  });
-  const turned = doubleArea(apart) < 0 ? [...apart].reverse() : apart;
-  return turned.filter((here, i) => {
-    const before = turned[(i + turned.length - 1) % turned.length] ?? here;
-    const after = turned[(i + 1) % turned.length] ?? here;
-    return Math.abs(leftOf(before, after, here)) > straight;
+  const apart = ring.filter((here, i) => distance(here, ring[i + 1] ?? ring[0] ?? here) > straight);
+  if (doubleArea(apart) < 0) apart.reverse();
+  let before = apart.at(-1);
+  return apart.filter((here, i) => {
+    const after = apart[i + 1] ?? apart[0] ?? here;
+    const isCorner = Math.abs(leftOf(before ?? here, after, here)) > straight;
+    before = here;
+    return isCorner;
   });
 }
 
 /** Whether an outline has straight sides and no corner that points in: what a trimmer cuts. */
 export function isConvex(outline: readonly Point[]): boolean {
-  return (
-    outline.length >= 3 &&
-    outline.every((here, i) => {
-      const next = outline[(i + 1) % outline.length] ?? here;
-      const after = outline[(i + 2) % outline.length] ?? here;
-      return leftOf(here, next, after) > -straight;
-    })
-  );
+  if (outline.length < 3) return false;
+  let [before, here] = [outline.at(-2), outline.at(-1)];
+  for (const after of outline) {
+    if (before && here && leftOf(before, here, after) <= -straight) return false;
+    [before, here] = [here, after];
+  }
+  return true;
 }
 
 /** A corner of which the outline turns by more than this, in radians, is one; by less it runs on round a curve. */
@@ -121,20 +128,20 @@ function cutLeftOf(
   to: Point,
   off: number,
 ): readonly Point[] {
-  return outline.flatMap((here, i): readonly Point[] => {
-    const next = outline[(i + 1) % outline.length] ?? here;
-    const [a, b] = [leftOf(from, to, here) - off, leftOf(from, to, next) - off];
-    const crossing =
-      a > 0 === b > 0
-        ? []
-        : [
-            {
-              x: here.x + ((next.x - here.x) * a) / (a - b),
-              y: here.y + ((next.y - here.y) * a) / (a - b),
-            },
-          ];
-    return a > 0 ? [here, ...crossing] : crossing;
+  const left = outline.map((place) => leftOf(from, to, place) - off);
+  if (left.every((each) => each > 0)) return outline;
+  const kept: Point[] = [];
+  outline.forEach((here, i) => {
+    const next = outline[i + 1] ?? outline[0] ?? here;
+    const [a = 0, b = left[0] ?? 0] = [left[i], left[i + 1]];
+    if (a > 0) kept.push(here);
+    if (a > 0 !== b > 0)
+      kept.push({
+        x: here.x + ((next.x - here.x) * a) / (a - b),
+        y: here.y + ((next.y - here.y) * a) / (a - b),
+      });
   });
+  return kept;
 }
 
 /** An outline as the rectangle that it is; undefined for any other. */
@@ -230,7 +237,10 @@ export function cutOff(bounds: Bounds, outline: readonly Point[]): readonly (rea
 
 /** Whether a place lies in an outline, or no farther than `slack` beside it. */
 export function isWithinOutline(outline: readonly Point[], place: Point, slack = 0): boolean {
-  return outline.every(
-    (from, i) => leftOf(from, outline[(i + 1) % outline.length] ?? from, place) > -slack,
-  );
+  let from = outline.at(-1);
+  for (const to of outline) {
+    if (from && leftOf(from, to, place) <= -slack) return false;
+    from = to;
+  }
+  return true;
 }

@@ -40,6 +40,22 @@ function cutFrom(size: number, step: Length): Length {
   return roundDown(nanometres(Math.max(0, Math.floor(size * 1e6 + 50))), step);
 }
 
+/** Places of cuts that differ by less, in nanometres, are the same to any knife. */
+const sameCut = 20_000;
+
+/** A key that is the same for shapes that are cut alike: what is worked out in space differs by a hair on every face. */
+export function cutKey({
+  width,
+  height,
+  cutouts,
+}: Pick<PanelShape, 'width' | 'height' | 'cutouts'>): string {
+  if (cutouts.length === 0) return `${width} × ${height}`;
+  const cuts = JSON.stringify(cutouts, (_, value: unknown) =>
+    typeof value === 'number' ? Math.round(value / sameCut) : value,
+  );
+  return `${width} × ${height}, ${cuts}`;
+}
+
 /** The middle of a rectangle, with other sides. */
 function centred({ left, right, bottom, top }: Bounds, width: number, height: number): Bounds {
   const [x, y] = [(left + right) / 2, (bottom + top) / 2];

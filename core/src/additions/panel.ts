@@ -19,7 +19,14 @@ import { widened } from './openings.ts';
 import { boundsOf } from './outline.ts';
 import { faceSaid, panelName } from './panel-names.ts';
 import { noRoomTaken } from './room-taken.ts';
-import { leastPanel, panelGrid, panelShape, widestMargin, type PanelShape } from './panel-shape.ts';
+import {
+  cutKey,
+  leastPanel,
+  panelGrid,
+  panelShape,
+  widestMargin,
+  type PanelShape,
+} from './panel-shape.ts';
 
 /** The most layers of one panel. */
 export const mostLayers = 6;
@@ -192,8 +199,7 @@ function alikeIn(all: readonly OnFace[]): readonly Alike[] {
     // What lies on unlike panels is told by them, however alike it is itself.
     let key = on.face.name.piece;
     on.shapes.forEach((shape, layer) => {
-      const { width, height, cutouts } = shape;
-      key = JSON.stringify([key, width, height, cutouts]);
+      key = `${key}; ${cutKey(shape)}`;
       const known = found.get(key);
       if (known) known.on.push(on);
       else found.set(key, { shape, layer, on: [on] });

@@ -46,7 +46,7 @@ export interface PlacedFace {
   readonly card: number;
 }
 
-const folded = Math.PI - 1e-6;
+const right = Math.PI - 1e-6;
 
 type Thicknesses = (piece: Piece) => Length;
 
@@ -59,26 +59,47 @@ export function foldingBox(
   thicknessOf: Thicknesses,
   assembly: Assembly,
 ): FoldingBox {
-  const patterns = new Map(pieces.map((piece) => [piece.id, creasePattern(piece)]));
-  const parts = assembly.parts.map((part): FoldingPart => {
-    const piece = pieces.find(({ id }) => id === part.piece);
-    const pattern = patterns.get(part.piece);
-    if (!piece || !pattern) throw new Error(`No piece ${part.piece} for ${part.id}`);
-    const root = pattern.faceAt(part.root);
-    const closed = frameOf(part, pattern);
-    const faces = poseFaces(pattern, root, foldedTo(pattern.stages)).map((each) =>
-      compose(closed, each),
-    );
+  const byId = new Map(pieces.map((piece) => [piece.id, piece]));
+  const folded = assembly.parts.map((part) => {
+    const piece = byId.get(part.piece);
+    if (!piece) throw new Error(`No piece ${part.piece} for ${part.id}`);
     const card = toMillimetres(thicknessOf(piece));
-    return { part, piece, pattern, root, card, closed, faces, lifts: [], heaps: [] };
+    return { part, piece, card, ...foldPart(part, creasePattern(piece)) };
   });
-  const { lifts, heaps } = stacking(parts, assembly);
+  const { lifts, heaps } = stacking(folded, assembly);
+  const parts = folded.map(({ over, ...part }, i): FoldingPart => ({
+    ...part,
+    lifts: lifts[i] ?? [],
+    heaps: heaps[i] ?? [],
+  }));
   const last = parts.map(({ part, pattern }) => Math.max(part.joins + 1, pattern.stages));
   return {
-    parts: parts.map((part, i) => ({ ...part, lifts: lifts[i] ?? [], heaps: heaps[i] ?? [] })),
+    parts,
     assembly,
     end: Math.max(assembly.giftEnters + 1, ...last),
   };
+}
+
+/** A part as it lies folded, with its faces that are folded right over. */
+interface FoldedPart extends Pick<FoldingPart, 'pattern' | 'root' | 'closed' | 'faces'> {
+  readonly over: readonly Hanging[];
+}
+
+/** How each part was folded last: a box is made ready many times over while it is planned, mostly of the same parts. */
+const lastFolded = new WeakMap<Part, FoldedPart>();
+
+function foldPart(part: Part, pattern: CreasePattern): FoldedPart {
+  const before = lastFolded.get(part);
+  if (before?.pattern === pattern) return before;
+  const root = pattern.faceAt(part.root);
+  const closed = frameOf(part, pattern);
+  const faces = poseFaces(pattern, root, foldedTo(pattern.stages)).map((each) =>
+    compose(closed, each),
+  );
+  const over = hangings(pattern, root).filter(({ crease }) => Math.abs(crease.angle) >= right);
+  const folded = { pattern, root, closed, faces, over };
+  lastFolded.set(part, folded);
+  return folded;
 }
 
 /** The frame of a part that lies with its root's spot and axes as the assembly says. */
@@ -88,18 +109,41 @@ function frameOf(part: Part, pattern: CreasePattern): Frame {
   return shifted(turned, add(part.at, scale(spot, -1)));
 }
 
+/** A part whose faces are not stacked yet. */
+type Unstacked = FoldedPart & Pick<FoldingPart, 'part' | 'card'>;
+
 interface Found {
   readonly part: number;
   readonly face: number;
 }
 
-function finder(parts: readonly FoldingPart[]): (ref: FaceRef) => Found {
+/** Where each reference to a face led last. */
+const lastFound = new WeakMap<
+  FaceRef,
+  { readonly pattern: CreasePattern; readonly face: number }
+>();
+
+function finder(parts: readonly Unstacked[]): (ref: FaceRef) => Found {
+  const places = new Map(parts.map(({ part }, i) => [part.id, i]));
   return (ref) => {
-    const part = parts.findIndex((each) => each.part.id === ref.part);
-    const found = parts[part];
-    if (!found) throw new Error(`No part ${ref.part}`);
-    return { part, face: found.pattern.faceAt(ref.spot) };
+    const part = places.get(ref.part);
+    const pattern = parts[part ?? -1]?.pattern;
+    if (part === undefined || !pattern) throw new Error(`No part ${ref.part}`);
+    const before = lastFound.get(ref);
+    if (before?.pattern === pattern) return { part, face: before.face };
+    const face = pattern.faceAt(ref.spot);
+    lastFound.set(ref, { pattern, face });
+    return { part, face };
   };
+}
+
+/** A face that lies on another one: which way that pushes it, how much card lies between their middles, and how far it is off it as they are folded. */
+interface Rest {
+  readonly face: Found;
+  readonly on: Found;
+  readonly out: Vector;
+  readonly cards: number;
+  readonly off: number;
 }
 
 /**
@@ -107,7 +151,7 @@ function finder(parts: readonly FoldingPart[]): (ref: FaceRef) => Found {
  * hangs on; a stacked one on its partners.
  */
 function stacking(
-  parts: readonly FoldingPart[],
+  parts: readonly Unstacked[],
   assembly: Assembly,
 ): {
   readonly lifts: readonly (readonly Vector[])[];
@@ -115,74 +159,77 @@ function stacking(
 } {
   const lifts = parts.map(({ faces }) => faces.map(() => origin));
   const heaps = parts.map(({ faces }) => faces.map(() => 0));
-  const find = finder(parts);
-  const rests: { face: Found; on: Found; side: number }[] = assembly.stacks.map(
-    ({ face, on, side }) => ({
-      face: find(face),
-      on: find(on),
-      side: side === 'inside' ? 1 : -1,
-    }),
-  );
-  const isStacked = (part: number, face: number) =>
-    rests.some((rest) => rest.face.part === part && rest.face.face === face);
-  parts.forEach(({ pattern, root }, part) => {
-    for (const { face, from, crease } of hangings(pattern, root))
-      if (Math.abs(crease.angle) >= folded && !isStacked(part, face))
-        rests.push({
-          face: { part, face },
-          on: { part, face: from },
-          side: Math.sign(crease.angle),
-        });
-  });
+  const rests = restsOf(parts, assembly);
   // Stacks are a few layers high, and each pass settles one.
-  for (let pass = 0; pass < 6; pass++)
-    for (const { face, on, side } of rests) {
-      const lower = parts[on.part];
-      const upper = parts[face.part];
-      const frameOfLower = lower?.faces[on.face];
-      const lowerLift = lifts[on.part]?.[on.face];
-      const row = lifts[face.part];
-      if (!lower || !upper || !frameOfLower || !lowerLift || !row) continue;
-      const out = scale(frameOfLower.out, side);
-      const cards = (lower.card + upper.card) / 2;
-      const wanted = dot(lowerLift, out) + cards;
+  for (let pass = 0, isSettled = false; pass < 6 && !isSettled; pass++) {
+    isSettled = true;
+    for (const { face, on, out, cards, off } of rests) {
+      const lowerLift = lifts[on.part]?.[on.face] ?? origin;
+      const row = lifts[face.part] ?? [];
       const has = row[face.face] ?? origin;
-      const missing =
-        wanted - dot(has, out) - standsOff({ lower, on: on.face, upper, face: face.face, out });
-      if (missing > 0) row[face.face] = add(has, scale(out, missing));
-      const heap = heaps[face.part];
-      if (heap)
-        heap[face.face] = Math.max(heap[face.face] ?? 0, (heaps[on.part]?.[on.face] ?? 0) + cards);
+      const missing = dot(lowerLift, out) + cards - dot(has, out) - off;
+      if (missing > 0) {
+        row[face.face] = add(has, scale(out, missing));
+        isSettled = false;
+      }
+      const heap = heaps[face.part] ?? [];
+      const heaped = (heaps[on.part]?.[on.face] ?? 0) + cards;
+      if (heaped > (heap[face.face] ?? 0)) {
+        heap[face.face] = heaped;
+        isSettled = false;
+      }
     }
+  }
   return { lifts, heaps };
 }
 
-/** How far a face stands off another one already, along a direction. */
-function standsOff({
-  lower,
-  on,
-  upper,
-  face,
-  out,
-}: {
-  readonly lower: FoldingPart;
-  readonly on: number;
-  readonly upper: FoldingPart;
+function restsOf(parts: readonly Unstacked[], { stacks }: Assembly): readonly Rest[] {
+  const find = finder(parts);
+  const pairs = stacks.map(({ face, on, side }) => ({
+    face: find(face),
+    on: find(on),
+    side: side === 'inside' ? 1 : -1,
+  }));
+  const isStacked = (part: number, face: number) =>
+    pairs.some((pair) => pair.face.part === part && pair.face.face === face);
+  const turnedOver = parts.flatMap(({ over }, part) =>
+    over
+      .filter(({ face }) => !isStacked(part, face))
+      .map(({ face, from, crease }) => ({
+        face: { part, face },
+        on: { part, face: from },
+        side: Math.sign(crease.angle),
+      })),
+  );
+  return [...pairs, ...turnedOver].flatMap(({ face, on, side }): readonly Rest[] => {
+    const [lower, upper] = [parts[on.part], parts[face.part]];
+    const frameOfLower = lower?.faces[on.face];
+    if (!lower || !upper || !frameOfLower) return [];
+    const out = scale(frameOfLower.out, side);
+    const cards = (lower.card + upper.card) / 2;
+    const off = dot(out, cornerOf(upper, face.face)) - dot(out, cornerOf(lower, on.face));
+    return [{ face, on, out, cards, off }];
+  });
+}
+
+/** A corner of a face as that lies folded. */
+function cornerOf({ pattern, faces, closed }: FoldedPart, face: number): Vector {
+  const corner = pattern.corners[pattern.faces[face]?.corners[0] ?? 0] ?? origin;
+  return placeInto(faces[face] ?? closed, corner);
+}
+
+/** A face with the crease that it hangs on. */
+interface Hanging {
   readonly face: number;
-  readonly out: Vector;
-}): number {
-  const cornerOf = (part: FoldingPart, at: number) => {
-    const corner = part.pattern.corners[part.pattern.faces[at]?.corners[0] ?? 0] ?? origin;
-    return placeInto(part.faces[at] ?? part.closed, corner);
-  };
-  return dot(out, cornerOf(upper, face)) - dot(out, cornerOf(lower, on));
+  readonly from: number;
+  readonly crease: CreasePattern['creases'][number];
 }
 
 /** Faces in the order in which they are reached from the root, with the crease that each hangs on. */
-function hangings(pattern: CreasePattern, root: number) {
+function hangings(pattern: CreasePattern, root: number): readonly Hanging[] {
   const seen = new Set([root]);
   const waiting = [root];
-  const found: { face: number; from: number; crease: CreasePattern['creases'][number] }[] = [];
+  const found: Hanging[] = [];
   for (let from = waiting.shift(); from !== undefined; from = waiting.shift())
     for (const crease of pattern.around[from] ?? []) {
       const face = crease.left === from ? crease.right : crease.left;

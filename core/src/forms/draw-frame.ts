@@ -7,33 +7,46 @@ export interface DrawnFrame extends SettledBox {
   readonly pieces: readonly Piece[];
 }
 
-/** Whether a piece has come out the same twice; most that differ do so in a size. */
-function isAlike(one: ScoreGrid, other: ScoreGrid): boolean {
-  const isSame = (own: readonly Length[], others: readonly Length[]) =>
-    own.length === others.length && own.every((size, i) => size === others[i]);
-  return (
-    isSame(one.columns, other.columns) &&
-    isSame(one.rows, other.rows) &&
-    JSON.stringify(one) === JSON.stringify(other)
-  );
+/** What was worked out from sizes, with those that it was worked out from. */
+interface FromSizes<Value> {
+  readonly sizes: ReadonlyMap<string, Length>;
+  readonly value: Value;
 }
 
-/** How each piece came out last. */
-const lastDrawn = new WeakMap<PieceTemplate, ScoreGrid>();
-
-/** A piece at its lengths. Where it comes out as it last did it is the same grid: what is known of that serves again. */
-function drawn(template: PieceTemplate, size: SizeOf): ScoreGrid {
-  const grid = template.draw(size);
-  const before = lastDrawn.get(template);
-  if (before && isAlike(before, grid)) return before;
-  lastDrawn.set(template, grid);
-  return grid;
+/** What is worked out from sizes alone, kept as it came last: where those come out alike, it is the very same again. */
+function keptFromSizes<Owner extends object, Value>(
+  work: (owner: Owner, size: SizeOf) => Value,
+): (owner: Owner, size: SizeOf) => Value {
+  const last = new WeakMap<Owner, FromSizes<Value>>();
+  return (owner, size) => {
+    const before = last.get(owner);
+    if (before && isStillSo(before, size)) return before.value;
+    const sizes = new Map<string, Length>();
+    const value = work(owner, (id) => {
+      const is = size(id);
+      sizes.set(id, is);
+      return is;
+    });
+    last.set(owner, { sizes, value });
+    return value;
+  };
 }
+
+function isStillSo({ sizes }: FromSizes<unknown>, size: SizeOf): boolean {
+  for (const [id, is] of sizes) if (size(id) !== is) return false;
+  return true;
+}
+
+/** A piece at its lengths: what is known of a grid serves again where it is the same one. */
+const drawn = keptFromSizes(({ draw }: PieceTemplate, size): ScoreGrid => draw(size));
+
+/** What is settled by a frame; one that is dressed settles it with the function of the bare one. */
+const settled = keptFromSizes((settle: StyleFrame['settle'], size): SettledBox => settle(size));
 
 /** Draws the pieces of a frame. */
 export function drawFrame(frame: StyleFrame, size: SizeOf): DrawnFrame {
   return {
-    ...frame.settle(size),
+    ...settled(frame.settle, size),
     pieces: frame.pieces.map((template) => {
       const { id, name, paper, copies, punchBoard } = template;
       const grid = drawn(template, size);

@@ -47,6 +47,30 @@ export function interiorPoint(
   return best;
 }
 
+/** A point inside a ring, which is found at once where that has no dents: the middle of its corners. */
+export function middleOrInside(
+  ring: readonly Point[],
+  holes: readonly (readonly Point[])[],
+): Point {
+  if (holes.length > 0 || !isWithoutDents(ring)) return interiorPoint(ring, holes);
+  let [x, y] = [0, 0];
+  for (const point of ring) {
+    x += point.x;
+    y += point.y;
+  }
+  return { x: x / ring.length, y: y / ring.length };
+}
+
+/** Whether a clockwise ring turns the same way at each of its corners, or goes straight on. */
+function isWithoutDents(ring: readonly Point[]): boolean {
+  let [a, b] = [ring.at(-2), ring.at(-1)];
+  for (const c of ring) {
+    if (a && b && (b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x) < -1e-9) return false;
+    [a, b] = [b, c];
+  }
+  return true;
+}
+
 /** Whether a ring is a rectangle whose sides run across and down. */
 function isStraight(ring: readonly Point[]): boolean {
   if (ring.length !== 4) return false;

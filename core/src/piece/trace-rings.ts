@@ -1,0 +1,67 @@
+import type { Point } from './point.ts';
+import type { Run } from './split-lines.ts';
+
+/** The rings that the runs of a piece make, and for each run the ring on its one side and on its other. */
+export interface TracedRings {
+  /** Corners of each ring: clockwise as drawn round a face, anticlockwise round an opening. */
+  readonly rings: readonly (readonly number[])[];
+  readonly sides: { readonly left: readonly number[]; readonly right: readonly number[] };
+}
+
+/** A run as it leaves a corner. */
+interface Spoke {
+  readonly to: number;
+  /** The run that it is, and whether it leaves the corner that this begins at. */
+  readonly run: number;
+  readonly isForward: boolean;
+  readonly angle: number;
+}
+
+/** Walks every bounded face once, always taking the next run clockwise at a corner. */
+export function traceRings(corners: readonly Point[], runs: readonly Run[]): TracedRings {
+  const spokes = spokesOf(corners, runs);
+  const left: number[] = [];
+  const right: number[] = [];
+  const rings: (readonly number[])[] = [];
+  const walk = (start: Spoke, from: number) => {
+    const ring: number[] = [];
+    let [spoke, at] = [start, from];
+    do {
+      ring.push(at);
+      (spoke.isForward ? left : right)[spoke.run] = rings.length;
+      const around = spokes[spoke.to] ?? [];
+      const { run, to } = spoke;
+      const back = around.findIndex((each) => each.run === run);
+      at = to;
+      spoke = around[(back + around.length - 1) % around.length] ?? start;
+    } while (spoke !== start);
+    rings.push(ring);
+  };
+  runs.forEach(({ from, to }, run) => {
+    for (const [corner, done] of [
+      [from, left],
+      [to, right],
+    ] as const) {
+      if (done[run] !== undefined) continue;
+      const start = spokes[corner]?.find((spoke) => spoke.run === run);
+      if (start) walk(start, corner);
+    }
+  });
+  return { rings, sides: { left, right } };
+}
+
+/** The runs at each corner, by the way that they leave it. */
+function spokesOf(corners: readonly Point[], runs: readonly Run[]): readonly (readonly Spoke[])[] {
+  const spokes = corners.map((): Spoke[] => []);
+  runs.forEach(({ from, to }, run) => {
+    const [a, b] = [corners[from], corners[to]];
+    if (!a || !b) return;
+    const [wide, high] = [b.x - a.x, b.y - a.y];
+    spokes[from]?.push({ to, run, isForward: true, angle: Math.atan2(high, wide) });
+    spokes[to]?.push({ to: from, run, isForward: false, angle: Math.atan2(-high, -wide) });
+  });
+  // Of two, each comes after the other.
+  for (const each of spokes)
+    if (each.length > 2) each.sort((one, other) => one.angle - other.angle);
+  return spokes;
+}
