@@ -61,13 +61,18 @@ const longSaid: Readonly<Record<BandWay, string>> = {
 /** What a band goes round, or why it can’t. */
 type BandAnswer = RoundAnswer | UnderLidAnswer;
 
-function bandRound(bare: Undressed, way: BandWay, width: number): BandAnswer {
+/** A box that a band is to go round, with what of it is seen from outside ready to fold. */
+interface ToGoRound {
+  readonly bare: Undressed;
+  readonly outside: FoldingBox;
+}
+
+function bandRound({ bare, outside }: ToGoRound, way: BandWay, width: number): BandAnswer {
   if (way === 'under lid') return roundUnderLid(bare, width);
-  const box = outsideBox(bare);
-  const answer = roundOf(box, way, width);
+  const answer = roundOf(outside, way, width);
   if (answer.ok || way !== 'walls') return answer;
   // The upper half of a box may slant, or have holes that stay open, where its walls below hold a band.
-  const below = roundOf(box, way, width, { at: 'foot' });
+  const below = roundOf(outside, way, width, { at: 'foot' });
   return below.ok ? below : answer;
 }
 
@@ -99,30 +104,30 @@ function whyNot(
 /** How wide a narrower band may be that finds a hold this way; undefined where none does. */
 function narrowerRound(
   { round, width }: BandChoice,
-  bare: Undressed,
+  box: ToGoRound,
   { step }: DressBrief,
 ): Length | undefined {
   return [0.75, 0.5, 0.375, 0.25]
     .map((share) => roundDown(times(width, share), step))
-    .find((each) => each >= bandLimits.least && bandRound(bare, round, toMillimetres(each)).ok);
+    .find((each) => each >= bandLimits.least && bandRound(box, round, toMillimetres(each)).ok);
 }
 
 /** Why a band can’t go round the box so, with the ways in which it could. */
 function refused(
   choice: BandChoice,
-  bare: Undressed,
+  box: ToGoRound,
   answer: Exclude<BandAnswer, { readonly ok: true }>,
   brief: DressBrief,
 ): Refusal {
   const { round, width } = choice;
   const why = whyNot(choice, answer, brief);
   const others = bandWays.filter(
-    (way) => way !== round && bandRound(bare, way, toMillimetres(width)).ok,
+    (way) => way !== round && bandRound(box, way, toMillimetres(width)).ok,
   );
   const elsewhere =
     others.length === 0 ? '' : ` It would go ${others.map((way) => roundSaid[way]).join(', or ')}.`;
   if (answer.why === 'not square') {
-    const narrower = narrowerRound(choice, bare, brief);
+    const narrower = narrowerRound(choice, box, brief);
     if (narrower !== undefined)
       return {
         field: `${brief.field}.width`,
@@ -184,8 +189,9 @@ function toCut(choice: BandChoice, { step }: Pick<DressBrief, 'step'>): BandToCu
 function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {
   const { round } = choice;
   const { width } = toCut(choice, brief);
-  const answer = bandRound(bare, round, toMillimetres(width));
-  if (!answer.ok) return { ok: false as const, refusal: refused(choice, bare, answer, brief) };
+  const box: ToGoRound = { bare, outside: outsideBox(bare) };
+  const answer = bandRound(box, round, toMillimetres(width));
+  if (!answer.ok) return { ok: false as const, refusal: refused(choice, box, answer, brief) };
   const { of } = answer;
   const way = axesOfBand(round);
   const { along } = axesRound[way];
@@ -196,16 +202,17 @@ function wear(choice: BandChoice, bare: Undressed, brief: DressBrief) {
       ? { ok: true as const, worn: cut.worn }
       : slitForRibbon(cut, brief.threaded, {
           ...brief,
-          mayBeAsWide: (wider) => bandRound(bare, round, toMillimetres(wider)).ok,
+          mayBeAsWide: (wider) => bandRound(box, round, toMillimetres(wider)).ok,
         });
   if (!slit.ok) return slit;
   const { pieces, parts, stacks } = slit.worn;
   const clear = round === 'walls' ? of.along.to - of.middle : of.middle - of.along.from;
   const off = clear + toMillimetres(width) / 2 + beside;
   const isAtFoot = of.middle < (of.along.from + of.along.to) / 2 - 1e-3;
+  const joins = joinsAt(round, box.outside);
   const laid = parts.map((part): Part => ({
     ...part,
-    joins: joinsAt(round, outsideBox(bare)),
+    joins,
     // Out of the way of a lid, which is lifted; one under the lid stays where it is.
     ...(round !== 'under lid' && { opens: scale(along, round === 'walls' ? off : -off) }),
     wraps: round === 'walls' && isAtFoot ? 'foot' : round,

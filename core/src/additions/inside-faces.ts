@@ -54,8 +54,8 @@ export interface InsideFace {
   readonly surface: number;
   /** Other card that lies before it, as the tabs at the ends of a wall or the flaps under a lid do. */
   readonly before: readonly CardBefore[];
-  /** Card that stands across the side. */
-  readonly across: readonly CardBefore[];
+  /** Card that stands across the side, looked for when it is asked for. */
+  readonly across: () => readonly CardBefore[];
 }
 
 /** Card that lies before a side of the room: its outline, and how far its inner surface is out. Millimetres. */
@@ -107,30 +107,31 @@ function boundsBetween(
   let [nearest, farthest] = [Infinity, -Infinity];
   for (const place of ring) {
     const depth = dot(place, axes.out) - plane;
-    nearest = Math.min(nearest, depth);
-    farthest = Math.max(farthest, depth);
+    if (depth < nearest) nearest = depth;
+    if (depth > farthest) farthest = depth;
   }
   if (farthest < from || nearest > to) return undefined;
-  const corners = ring.map((place) => ({
-    ...onFace(axes, place),
-    depth: dot(place, axes.out) - plane,
-  }));
   let [left, right, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
   const take = (x: number, y: number) => {
-    left = Math.min(left, x);
-    right = Math.max(right, x);
-    bottom = Math.min(bottom, y);
-    top = Math.max(top, y);
+    if (x < left) left = x;
+    if (x > right) right = x;
+    if (y < bottom) bottom = y;
+    if (y > top) top = y;
   };
-  let before = corners.at(-1);
-  for (const here of corners) {
-    if (here.depth > from && here.depth < to) take(here.x, here.y);
-    if (before)
+  let before = ring.at(-1);
+  for (const here of ring) {
+    const depth = dot(here, axes.out) - plane;
+    const [x, y] = [dot(here, axes.right), dot(here, axes.up)];
+    if (depth > from && depth < to) take(x, y);
+    if (before) {
+      const depthBefore = dot(before, axes.out) - plane;
+      const [xBefore, yBefore] = [dot(before, axes.right), dot(before, axes.up)];
       for (const limit of [from, to]) {
-        if (before.depth > limit === here.depth > limit) continue;
-        const share = (limit - before.depth) / (here.depth - before.depth);
-        take(before.x + share * (here.x - before.x), before.y + share * (here.y - before.y));
+        if (depthBefore > limit === depth > limit) continue;
+        const share = (limit - depthBefore) / (depth - depthBefore);
+        take(xBefore + share * (x - xBefore), yBefore + share * (y - yBefore));
       }
+    }
     before = here;
   }
   return left > right ? undefined : { left, right, bottom, top };
@@ -192,14 +193,9 @@ function finder(bare: Undressed) {
     });
   const behind = (axes: FaceAxes, plane: number, place: Point): InsideFace | undefined => {
     const near: { face: PlacedFace; surface: number; hull: readonly Point[] }[] = [];
-    const across: CardBefore[] = [];
-    for (const { face, ball } of faces) {
-      // Most are nowhere near.
-      if (Math.abs(dot(ball.middle, axes.out) - plane) > ball.radius + close + face.card) continue;
-      const turned = Math.abs(dot(face.out, axes.out));
-      if (turned < 0.5) across.push(...standsAcross(face, axes, plane));
+    for (const { face } of faces) {
       const [first] = face.ring;
-      if (turned <= 0.99 || !first) continue;
+      if (Math.abs(dot(face.out, axes.out)) <= 0.99 || !first) continue;
       const surface = dot(first, axes.out) - face.card / 2;
       if (surface < plane - close || surface > plane + close) continue;
       const ring = outlineOf(face.ring.map((corner) => onFace(axes, corner)));
@@ -246,7 +242,13 @@ function finder(bare: Undressed) {
         const isOver = own < surface - touching && areaOf(cutTo(hull, outline, 0)) > leastCover;
         return isOver ? [{ outline: hull, surface: own }] : [];
       }),
-      across,
+      across: () =>
+        faces.flatMap(({ face, ball }) => {
+          // Most are nowhere near.
+          if (Math.abs(dot(ball.middle, axes.out) - plane) > ball.radius + crossed.to) return [];
+          const isTurned = Math.abs(dot(face.out, axes.out)) < 0.5;
+          return isTurned ? standsAcross(face, axes, plane) : [];
+        }),
     };
   };
   return { box, behind };

@@ -80,7 +80,7 @@ export function clearOf(
   { before, across }: Pick<InsideFace, 'before' | 'across'>,
   out: number,
 ): readonly Point[] {
-  return [...before, ...across]
+  return [...before, ...across()]
     .filter(({ surface }) => surface < out - 1e-3)
     .reduce<readonly Point[]>((rest, other) => {
       if (rest.length < 3 || areaOf(cutTo(other.outline, rest, 0)) < leastCover) return rest;

@@ -48,18 +48,24 @@ export interface RoundOf {
 }
 
 export function reachOf(places: readonly Vector[], way: Vector): Reach {
-  const at = places.map((place) => dot(place, way));
-  return { from: Math.min(...at), to: Math.max(...at) };
+  let [from, to] = [Infinity, -Infinity];
+  for (const place of places) {
+    const at = dot(place, way);
+    if (at < from) from = at;
+    if (at > to) to = at;
+  }
+  return { from, to };
 }
 
 /** Where a ring passes so far along an axis. */
 export function crossings(ring: readonly Vector[], axis: Vector, at: number): readonly Vector[] {
-  return ring.flatMap((here, i) => {
-    const next = ring[(i + 1) % ring.length] ?? here;
+  const found: Vector[] = [];
+  ring.forEach((here, i) => {
+    const next = ring[i + 1] ?? ring[0] ?? here;
     const [a, b] = [dot(here, axis) - at, dot(next, axis) - at];
-    if (a > 0 === b > 0) return [];
-    return [add(here, scale(subtract(next, here), a / (a - b)))];
+    if (a > 0 !== b > 0) found.push(add(here, scale(subtract(next, here), a / (a - b))));
   });
+  return found;
 }
 
 /** All corners of some parts of the closed box, on both sides of their card. */

@@ -132,7 +132,7 @@ function lookingIn(face: FlatFace, box: Undressed, { inner }: DressBrief): Looki
       ? [{ outline: outlineOf(placed.ring.map(onSide)), surface: -Infinity }]
       : [],
   );
-  const seen = clearOf(bare, { before: glued, across: [] }, 0);
+  const seen = clearOf(bare, { before: glued, across: () => [] }, 0);
   const own = cutTo(side.outline, behind.outline, 0);
   return { side, sides, behind, seen, room: clearOf(own, behind, behind.surface) };
 }

@@ -72,7 +72,7 @@ function isSingle(face: FlatFace, bare: Undressed, place: Point, { radius }: Wir
   const { right, up, at } = face.axes;
   const inSpace = add(at, add(scale(right, place.x), scale(up, place.y)));
   const seen = onFace(side.axes, inSpace);
-  return [...behind.before, ...behind.across].every(
+  return [...behind.before, ...behind.across()].every(
     ({ outline }) => !isWithinOutline(outline, seen, toMillimetres(radius) + beside),
   );
 }
