@@ -129,7 +129,8 @@ export function flatFaces(
   pairs: readonly Over[],
 ): readonly FlatFace[] {
   const faces = closedFaces(box);
-  const partOf = (id: string) => box.parts.find(({ part }) => part.id === id);
+  const parts = new Map(box.parts.map((part) => [part.part.id, part]));
+  const partOf = (id: string) => parts.get(id);
   const stays = staying(box);
   const looksInside = lookingInside(box);
   const pieceOf = (part: string) => partOf(part)?.piece.id ?? part;

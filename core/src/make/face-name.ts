@@ -55,11 +55,13 @@ function along(one: Vector, other: Vector): number {
 }
 
 function nearest(way: Vector): { readonly direction: BoxSide; readonly share: number } {
-  const long = Math.hypot(way.x, way.y, way.z) || 1;
-  const [best = ['front', 0] as const] = directions
-    .map(([direction, axis]) => [direction, along(way, axis) / long] as const)
-    .sort((a, b) => b[1] - a[1]);
-  return { direction: best[0], share: best[1] };
+  const long = Math.sqrt(along(way, way)) || 1;
+  let [best, most]: [BoxSide, number] = ['front', -Infinity];
+  for (const [direction, axis] of directions) {
+    const share = along(way, axis) / long;
+    if (share > most) [best, most] = [direction, share];
+  }
+  return { direction: best, share: most };
 }
 
 /** The side of the box that a direction comes nearest to. */
@@ -67,21 +69,31 @@ export function boxSideOf(way: Vector): BoxSide {
   return nearest(way).direction;
 }
 
-function ofEach(places: readonly Vector[], take: (values: readonly number[]) => number): Vector {
-  return {
-    x: take(places.map(({ x }) => x)),
-    y: take(places.map(({ y }) => y)),
-    z: take(places.map(({ z }) => z)),
-  };
-}
-
 function middleOf(places: readonly Vector[]): Vector {
-  return ofEach(places, (values) => values.reduce((sum, each) => sum + each, 0) / values.length);
+  let [x, y, z] = [0, 0, 0];
+  for (const place of places) {
+    x += place.x;
+    y += place.y;
+    z += place.z;
+  }
+  const count = places.length;
+  return { x: x / count, y: y / count, z: z / count };
 }
 
 /** The middle of the block round some places, whatever their number on either side. */
 function boxMiddle(places: readonly Vector[]): Vector {
-  return ofEach(places, (values) => (Math.min(...values) + Math.max(...values)) / 2);
+  const least = { x: Infinity, y: Infinity, z: Infinity };
+  const most = { x: -Infinity, y: -Infinity, z: -Infinity };
+  for (const place of places)
+    for (const axis of ['x', 'y', 'z'] as const) {
+      least[axis] = Math.min(least[axis], place[axis]);
+      most[axis] = Math.max(most[axis], place[axis]);
+    }
+  return {
+    x: (least.x + most.x) / 2,
+    y: (least.y + most.y) / 2,
+    z: (least.z + most.z) / 2,
+  };
 }
 
 /** A face is upright or level within this share; else it leans. */
@@ -198,9 +210,11 @@ function endOf(part: FoldingPart, over: PlacedFace, face: number): BoxSide {
 
 /** Walls round more than four corners face where they may: they are counted in their row. */
 function numbered(names: readonly FaceName[], part: FoldingPart): readonly FaceName[] {
+  const areTold = (walls: readonly FaceName[]) =>
+    new Set(walls.map(({ faces }) => faces)).size === walls.length;
+  if (areTold(names.filter(({ role }) => role === 'wall'))) return names;
   const walls = mainRow(part)[1].filter((face) => names[face]?.role === 'wall');
-  const ways = walls.map((face) => names[face]?.faces);
-  if (new Set(ways).size === ways.length) return names;
+  if (areTold(walls.flatMap((face) => names[face] ?? []))) return names;
   const place = (face: number | undefined) =>
     face === undefined || !walls.includes(face) ? undefined : walls.indexOf(face) + 1;
   const parents = parentsOf(part);

@@ -26,25 +26,36 @@ export function interiorPoint(
   if (a && c && holes.length === 0 && isStraight(ring))
     return { x: (a.x + c.x) / 2, y: (a.y + c.y) / 2 };
   const rings = [ring, ...holes];
-  const heights = [...new Set(rings.flat().map((point) => point.y))].sort((a, b) => a - b);
-  let best: Point = ring[0] ?? { x: 0, y: 0 };
-  let widest = 0;
-  for (let i = 0; i + 1 < heights.length; i++) {
-    const [above = 0, below = 0] = [heights[i], heights[i + 1]];
-    // No run counts for more than its band is high.
-    if (below - above <= widest) continue;
-    const y = (above + below) / 2;
-    const crossings = crossingsAt(rings, y);
+  let best: Place = { x: ring[0]?.x ?? 0, y: ring[0]?.y ?? 0, run: 0 };
+  for (const band of bandsOf(rings)) {
+    // No run counts for more than its band is high, and those that come are lower still.
+    if (band.high < best.run) break;
+    const crossings = crossingsAt(rings, band.y);
     for (let j = 0; j + 1 < crossings.length; j += 2) {
       const [from = 0, to = 0] = [crossings[j], crossings[j + 1]];
-      const run = Math.min(to - from, below - above);
-      if (run > widest) {
-        widest = run;
-        best = { x: (from + to) / 2, y };
-      }
+      const run = Math.min(to - from, band.high);
+      // Of runs that count for as much it is the topmost.
+      if (run > best.run || (run === best.run && band.y < best.y))
+        best = { x: (from + to) / 2, y: band.y, run };
     }
   }
-  return best;
+  return { x: best.x, y: best.y };
+}
+
+/** The middle of a run on a line across, with what that counts for. */
+interface Place extends Point {
+  readonly run: number;
+}
+
+/** What lies between two corner heights that follow each other, by the height of its middle: the highest first. */
+function bandsOf(rings: readonly (readonly Point[])[]) {
+  const heights = rings.flatMap((each) => each.map(({ y }) => y)).sort((a, b) => a - b);
+  return heights
+    .flatMap((above, i) => {
+      const below = heights[i + 1] ?? above;
+      return below > above ? [{ y: (above + below) / 2, high: below - above }] : [];
+    })
+    .sort((a, b) => b.high - a.high);
 }
 
 /** A point inside a ring, which is found at once where that has no dents: the middle of its corners. */
