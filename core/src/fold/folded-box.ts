@@ -60,18 +60,18 @@ export function foldingBox(
   assembly: Assembly,
 ): FoldingBox {
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
-  const folded = assembly.parts.map((part) => {
+  const unstacked = assembly.parts.map((part): Unstacked => {
     const piece = byId.get(part.piece);
     if (!piece) throw new Error(`No piece ${part.piece} for ${part.id}`);
-    const card = toMillimetres(thicknessOf(piece));
-    return { part, piece, card, ...foldPart(part, creasePattern(piece)) };
+    const folded = foldPart(part, creasePattern(piece));
+    return { part, piece, card: toMillimetres(thicknessOf(piece)), folded };
   });
-  const { lifts, heaps } = stacking(folded, assembly);
-  const parts = folded.map(({ over, ...part }, i): FoldingPart => ({
-    ...part,
-    lifts: lifts[i] ?? [],
-    heaps: heaps[i] ?? [],
-  }));
+  const { lifts, heaps } = stacking(unstacked, assembly);
+  const parts = unstacked.map(({ part, piece, card, folded }, i): FoldingPart => {
+    const { pattern, root, closed, faces } = folded;
+    const [lift, heap] = [lifts[i] ?? [], heaps[i] ?? []];
+    return { part, piece, pattern, root, card, closed, faces, lifts: lift, heaps: heap };
+  });
   const last = parts.map(({ part, pattern }) => Math.max(part.joins + 1, pattern.stages));
   return {
     parts,
@@ -110,7 +110,9 @@ function frameOf(part: Part, pattern: CreasePattern): Frame {
 }
 
 /** A part whose faces are not stacked yet. */
-type Unstacked = FoldedPart & Pick<FoldingPart, 'part' | 'card'>;
+interface Unstacked extends Pick<FoldingPart, 'part' | 'piece' | 'card'> {
+  readonly folded: FoldedPart;
+}
 
 interface Found {
   readonly part: number;
@@ -127,7 +129,7 @@ function finder(parts: readonly Unstacked[]): (ref: FaceRef) => Found {
   const places = new Map(parts.map(({ part }, i) => [part.id, i]));
   return (ref) => {
     const part = places.get(ref.part);
-    const pattern = parts[part ?? -1]?.pattern;
+    const pattern = parts[part ?? -1]?.folded.pattern;
     if (part === undefined || !pattern) throw new Error(`No part ${ref.part}`);
     const before = lastFound.get(ref);
     if (before?.pattern === pattern) return { part, face: before.face };
@@ -157,8 +159,8 @@ function stacking(
   readonly lifts: readonly (readonly Vector[])[];
   readonly heaps: readonly (readonly number[])[];
 } {
-  const lifts = parts.map(({ faces }) => faces.map(() => origin));
-  const heaps = parts.map(({ faces }) => faces.map(() => 0));
+  const lifts = parts.map(({ folded }) => folded.faces.map(() => origin));
+  const heaps = parts.map(({ folded }) => folded.faces.map(() => 0));
   const rests = restsOf(parts, assembly);
   // Stacks are a few layers high, and each pass settles one.
   for (let pass = 0, isSettled = false; pass < 6 && !isSettled; pass++) {
@@ -192,7 +194,7 @@ function restsOf(parts: readonly Unstacked[], { stacks }: Assembly): readonly Re
   }));
   const isStacked = (part: number, face: number) =>
     pairs.some((pair) => pair.face.part === part && pair.face.face === face);
-  const turnedOver = parts.flatMap(({ over }, part) =>
+  const turnedOver = parts.flatMap(({ folded: { over } }, part) =>
     over
       .filter(({ face }) => !isStacked(part, face))
       .map(({ face, from, crease }) => ({
@@ -203,11 +205,11 @@ function restsOf(parts: readonly Unstacked[], { stacks }: Assembly): readonly Re
   );
   return [...pairs, ...turnedOver].flatMap(({ face, on, side }): readonly Rest[] => {
     const [lower, upper] = [parts[on.part], parts[face.part]];
-    const frameOfLower = lower?.faces[on.face];
+    const frameOfLower = lower?.folded.faces[on.face];
     if (!lower || !upper || !frameOfLower) return [];
     const out = scale(frameOfLower.out, side);
     const cards = (lower.card + upper.card) / 2;
-    const off = dot(out, cornerOf(upper, face.face)) - dot(out, cornerOf(lower, on.face));
+    const off = dot(out, cornerOf(upper.folded, face.face)) - dot(out, cornerOf(lower.folded, on.face));
     return [{ face, on, out, cards, off }];
   });
 }

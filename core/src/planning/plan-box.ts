@@ -75,7 +75,11 @@ function planWith(request: PlanRequest): Choice {
   const held = layOutBest([...holding.values()]);
   if (held) return { ok: true, ...held };
   const tried = standAsNearAsCan(begun, holding, solver);
-  const best = layOutBest(tried.flatMap((each) => (each.ok ? [each.standing] : [])));
+  const refused = new Set(holding.values());
+  const left = tried.flatMap((each) =>
+    each.ok && !refused.has(each.standing) ? [each.standing] : [],
+  );
+  const best = layOutBest(left);
   if (best) return { ok: true, ...best };
   const closer = layOutBest(tried.flatMap((each) => (each.ok ? (each.closer?.() ?? []) : [])));
   if (closer) return { ok: true, ...closer };
@@ -226,15 +230,17 @@ function eachByLeastCard<Tried>(
   tryOut: (each: Begun) => Tried,
   goodEnough: (tried: Tried) => CardUse | undefined,
 ): readonly Tried[] {
-  const ways = begun.map((each) => ({ each, least: leastOf(each) }));
+  const ways = begun
+    .map((each) => ({ each, least: leastOf(each) }))
+    .sort((a, b) => compareCard(a.least, b.least));
   const tried = new Map<Begun, Tried>();
   let best: CardUse | undefined;
-  for (const { each, least } of ways.toSorted((a, b) => compareCard(a.least, b.least))) {
+  for (const { each, least } of ways) {
     if (best && compareCard(least, best) > 0) continue;
     const found = tryOut(each);
     tried.set(each, found);
-    // With nothing to compare it to it is no matter what it takes.
-    if (ways.length === 1) break;
+    // With nothing left to compare it to it is no matter what it takes.
+    if (each === ways.at(-1)?.each) break;
     const card = goodEnough(found);
     if (card && (!best || compareCard(card, best) < 0)) best = card;
   }
