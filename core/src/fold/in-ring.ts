@@ -22,13 +22,21 @@ export function isInRing(
   // Seen along the largest part of the normal, so that nothing is seen on edge.
   const { x, y, z } = normal;
   const most = Math.max(Math.abs(x), Math.abs(y), Math.abs(z));
-  const seen = (v: Vector): readonly [number, number] =>
-    most === Math.abs(z) ? [v.x, v.y] : most === Math.abs(y) ? [v.x, v.z] : [v.y, v.z];
-  const [px, py] = seen(point);
-  const crossed = ring.filter((a3, i) => {
-    const [ax, ay] = seen(a3);
-    const [bx, by] = seen(ring[(i + 1) % ring.length] ?? a3);
-    return ay > py !== by > py && ax + ((py - ay) / (by - ay)) * (bx - ax) > px;
-  });
-  return crossed.length % 2 === 1 || toEdge(ring, point, normal) <= slack;
+  const [across, up] =
+    most === Math.abs(z)
+      ? (['x', 'y'] as const)
+      : most === Math.abs(y)
+        ? (['x', 'z'] as const)
+        : (['y', 'z'] as const);
+  const [px, py] = [point[across], point[up]];
+  let isInside = false;
+  let a = ring.at(-1);
+  for (const b of ring) {
+    if (a && a[up] > py !== b[up] > py) {
+      const share = (py - a[up]) / (b[up] - a[up]);
+      if (a[across] + share * (b[across] - a[across]) > px) isInside = !isInside;
+    }
+    a = b;
+  }
+  return isInside || (slack >= 0 && toEdge(ring, point, normal) <= slack);
 }

@@ -132,9 +132,10 @@ function sightOf(
 export function seenPrints(box: FoldingBox, papers: Papers): readonly SeenFace[] {
   const faces = closedFaces(box);
   // A panel leaves the edges of its face in sight: it hides nothing.
-  const hiding = faces.filter(
-    ({ part: id }) => !box.parts.some(({ part }) => part.id === id && part.worn !== undefined),
+  const panels = new Set(
+    box.parts.flatMap(({ part: { id, worn } }) => (worn === undefined ? [] : [id])),
   );
+  const hiding = faces.filter(({ part }) => !panels.has(part));
   return box.parts.flatMap((part) => {
     if (!hasWayUp(paperFor(papers, part.piece.paper))) return [];
     return faces

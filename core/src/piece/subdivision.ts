@@ -49,8 +49,14 @@ function isPlainCell({ columns, rows, lines, diagonals, cutouts, tapers, patches
 /** A piece that is one face. */
 function oneFace(grid: ScoreGrid): Subdivision {
   const around = [0, 1, 2, 3];
+  const place = gridPlacer(grid);
   return {
-    corners: segmentsOf(grid).map(({ from }) => from),
+    corners: [
+      place({ column: 0, row: 0 }),
+      place({ column: 1, row: 0 }),
+      place({ column: 1, row: 1 }),
+      place({ column: 0, row: 1 }),
+    ],
     edges: around.map((from) => ({ from, to: (from + 1) % 4, make: 'edge', faces: [0] })),
     faces: [{ corners: around, holes: [], role: grid.roles[0]?.[0] ?? 'waste' }],
   };

@@ -20,11 +20,7 @@ export function marksAtHand(kit: Kit): Grooves {
 type Cost = readonly [number, number, number, number];
 
 function compareCosts(one: Cost, other: Cost): number {
-  for (const [i, each] of one.entries()) {
-    const difference = each - (other[i] ?? 0);
-    if (difference !== 0) return difference;
-  }
-  return 0;
+  return one[0] - other[0] || one[1] - other[1] || one[2] - other[2] || one[3] - other[3];
 }
 
 /**
@@ -37,6 +33,7 @@ export function chooseEnds(
   whole: Length,
   grooves: Grooves,
 ): readonly End[] {
+  if (places.length === 0) return [];
   const readingFrom = (at: Length, end: End) => (end === 'start' ? at : minus(whole, at));
   const meansFrom = (at: Length, end: End) => meansOf(readingFrom(at, end), grooves);
   const nearer = (at: Length): End => (at <= minus(whole, at) ? 'start' : 'end');
@@ -52,14 +49,21 @@ export function chooseEnds(
     places.map(better),
   ];
   const costOf = (ends: readonly End[]): Cost => {
-    const means = places.map((at, i) => meansFrom(at, ends[i] ?? 'start'));
-    const off = means.filter((each) => each === 'none').length;
-    const lyings = new Set(ends.filter((_, i) => means[i] !== 'none')).size;
-    const shims = means.filter((each) => each === 'shim').length;
-    const sum = places.reduce((total, at, i) => total + readingFrom(at, ends[i] ?? 'start'), 0);
-    return [off, lyings, shims, sum];
+    let [off, shims, sum] = [0, 0, 0];
+    const onMarks = new Set<End>();
+    places.forEach((at, i) => {
+      const end = ends[i] ?? 'start';
+      const means = meansFrom(at, end);
+      if (means === 'none') off++;
+      else onMarks.add(end);
+      if (means === 'shim') shims++;
+      sum += readingFrom(at, end);
+    });
+    return [off, onMarks.size, shims, sum];
   };
-  const [best = candidates[0]] = [...candidates].sort((a, b) => compareCosts(costOf(a), costOf(b)));
+  const [{ ends: best } = { ends: undefined }] = candidates
+    .map((ends) => ({ ends, cost: costOf(ends) }))
+    .sort((a, b) => compareCosts(a.cost, b.cost));
   // What no mark has is measured along a ruler, from the nearer edge.
   return (best ?? []).map((end, i) => {
     const at = places[i] ?? zero;
