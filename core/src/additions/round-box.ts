@@ -58,7 +58,7 @@ export function reachOf(places: readonly Vector[], way: Vector): Reach {
 }
 
 /** Where a ring passes so far along an axis. */
-export function crossings(ring: readonly Vector[], axis: Vector, at: number): readonly Vector[] {
+export function crossings(ring: readonly Vector[], axis: Vector, at: number): Vector[] {
   const found: Vector[] = [];
   ring.forEach((here, i) => {
     const next = ring[i + 1] ?? ring[0] ?? here;
@@ -203,8 +203,6 @@ export function roundOf(
   if (whole.to - whole.from < width - 1e-3) return { ok: false, why: 'too short', along: whole };
   const middle = at === 'middle' ? (whole.from + whole.to) / 2 : whole.from + width / 2;
   const [from, to] = [middle - width / 2, middle + width / 2];
-  const isUnder = (place: Vector, spare: number) =>
-    dot(place, along) >= from - spare && dot(place, along) <= to + spare;
   if (way !== 'walls' && hasHandleOver(box, way, width)) return { ok: false, why: 'handle' };
   const [covered] = holesOf(box).flatMap(({ use, rim }) => {
     const said = leftOpen.get(use);
@@ -214,20 +212,27 @@ export function roundOf(
   if (covered !== undefined) return { ok: false, why: 'opening', covers: covered };
   // A box with sides that slant has corners at one edge of a band, and none at the other.
   const halves = [
-    { edge: from, isIn: (place: Vector) => dot(place, along) <= middle },
-    { edge: to, isIn: (place: Vector) => dot(place, along) >= middle },
-  ].map(({ edge, isIn }) =>
-    rings.flatMap((ring) => [
-      ...ring.filter((place) => isUnder(place, 0) && isIn(place)),
-      ...crossings(ring, along, edge),
-    ]),
+    { from, to: middle, edge: from },
+    { from: middle, to, edge: to },
+  ].map((half) =>
+    rings.flatMap((ring) => {
+      const under = crossings(ring, along, half.edge);
+      for (const place of ring) {
+        const at = dot(place, along);
+        if (at >= half.from && at <= half.to) under.push(place);
+      }
+      return under;
+    }),
   );
   const under = halves.flat();
   const [across, deep] = [reachOf(under, right), reachOf(under, back)];
   const shorter = Math.min(across.to - across.from, deep.to - deep.from);
   const near = Math.min(roundedBy.most, roundedBy.share * shorter);
   const hasCorner = (places: readonly Vector[], x: number, y: number) =>
-    places.some((place) => Math.hypot(dot(place, right) - x, dot(place, back) - y) < near);
+    places.some((place) => {
+      const [aside, behind] = [dot(place, right) - x, dot(place, back) - y];
+      return aside * aside + behind * behind < near * near;
+    });
   const isSquare =
     shorter >= leastThick &&
     halves.every((places) =>

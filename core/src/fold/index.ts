@@ -53,6 +53,7 @@ export {
   direction,
   dot,
   lengthOf,
+  origin,
   scale,
   subtract,
   vector,

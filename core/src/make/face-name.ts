@@ -1,5 +1,8 @@
 import {
+  add,
   closedFaces,
+  origin,
+  scale,
   type FoldingBox,
   type FoldingPart,
   type PlacedFace,
@@ -70,30 +73,18 @@ export function boxSideOf(way: Vector): BoxSide {
 }
 
 function middleOf(places: readonly Vector[]): Vector {
-  let [x, y, z] = [0, 0, 0];
-  for (const place of places) {
-    x += place.x;
-    y += place.y;
-    z += place.z;
-  }
-  const count = places.length;
-  return { x: x / count, y: y / count, z: z / count };
+  return scale(places.reduce(add, origin), 1 / places.length);
 }
 
 /** The middle of the block round some places, whatever their number on either side. */
 function boxMiddle(places: readonly Vector[]): Vector {
-  const least = { x: Infinity, y: Infinity, z: Infinity };
-  const most = { x: -Infinity, y: -Infinity, z: -Infinity };
-  for (const place of places)
-    for (const axis of ['x', 'y', 'z'] as const) {
-      least[axis] = Math.min(least[axis], place[axis]);
-      most[axis] = Math.max(most[axis], place[axis]);
-    }
-  return {
-    x: (least.x + most.x) / 2,
-    y: (least.y + most.y) / 2,
-    z: (least.z + most.z) / 2,
-  };
+  const [first = origin] = places;
+  let [least, most] = [first, first];
+  for (const { x, y, z } of places) {
+    least = { x: Math.min(least.x, x), y: Math.min(least.y, y), z: Math.min(least.z, z) };
+    most = { x: Math.max(most.x, x), y: Math.max(most.y, y), z: Math.max(most.z, z) };
+  }
+  return scale(add(least, most), 1 / 2);
 }
 
 /** A face is upright or level within this share; else it leans. */

@@ -359,9 +359,11 @@ function readingsOneWay(
     whole,
     kit,
   );
-  return scores.map(({ index: mark, position, ...solved }, i): Reading => {
+  return scores.map((solved, i): Reading => {
+    const { index: mark, position } = solved;
     const line = { axis, index: positions.indexOf(position), position, ...(mark > 0 && { mark }) };
-    const { from, reading, means } = read[i] ?? { ...solved, means: 'none' };
+    const { from, reading } = read[i] ?? solved;
+    const means = read[i]?.means ?? 'none';
     if (piece.punchBoard === 'diagonal') {
       return { ...line, from: solved.from, reading: solved.reading, onGroove: solved.onGroove };
     }
