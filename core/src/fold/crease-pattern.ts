@@ -1,6 +1,7 @@
 import {
   derivedFromGrid,
   gridPositions,
+  isInside,
   subdivide,
   type Face,
   type Piece,
@@ -8,7 +9,7 @@ import {
 } from '../piece/index.ts';
 import { toMillimetres } from '../length/index.ts';
 import type { GridSpot } from './assembly.ts';
-import { vector, type Vector } from './vector.ts';
+import { origin, vector, type Vector } from './vector.ts';
 
 /** A crease between two faces: from one corner to another with face `left` on the left, seen from the drawn face. */
 export interface Crease {
@@ -44,15 +45,6 @@ function between(positions: readonly number[], at: number): number {
   const whole = Math.min(Math.floor(at), positions.length - 2);
   const from = positions[whole] ?? 0;
   return from + ((positions[whole + 1] ?? from) - from) * (at - whole);
-}
-
-function isInside(ring: readonly Vector[], { x, y }: Vector): boolean {
-  let inside = false;
-  ring.forEach((a, i) => {
-    const b = ring[(i + 1) % ring.length] ?? a;
-    if (a.y > y !== b.y > y && a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x) > x) inside = !inside;
-  });
-  return inside;
 }
 
 const patternOf = derivedFromGrid(patternFrom);
@@ -104,6 +96,7 @@ function patternFrom(grid: ScoreGrid): CreasePattern {
   }
   const xs = gridPositions(grid.columns).map(toMillimetres);
   const ys = gridPositions(grid.rows).map(toMillimetres);
+  let rings: readonly (readonly Vector[])[] | undefined;
   const placeOf = ({ column, row }: GridSpot) => vector(between(xs, column), -between(ys, row), 0);
   return {
     corners,
@@ -114,12 +107,8 @@ function patternFrom(grid: ScoreGrid): CreasePattern {
     placeOf,
     faceAt: (spot) => {
       const place = placeOf(spot);
-      const at = faces.findIndex((face) =>
-        isInside(
-          face.corners.map((corner) => corners[corner] ?? place),
-          place,
-        ),
-      );
+      rings ??= faces.map((face) => face.corners.map((corner) => corners[corner] ?? origin));
+      const at = rings.findIndex((ring) => isInside(ring, place));
       if (at < 0) throw new RangeError(`No face at ${spot.column}, ${spot.row}`);
       return at;
     },
