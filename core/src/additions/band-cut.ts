@@ -14,7 +14,7 @@ import {
   zero,
   type Length,
 } from '../length/index.ts';
-import { readLines } from '../make/index.ts';
+import { countOffMarks } from '../make/index.ts';
 import type { Paper } from '../paper/index.ts';
 import { gridPositions } from '../piece/index.ts';
 import { widthForTape, type Kit } from '../tools/index.ts';
@@ -121,7 +121,7 @@ function bestOf(strips: readonly Strip[], kit: Kit): Strip | undefined {
   const judged = strips.map((strip) => {
     const whole = plus(...strip.sections);
     const places = gridPositions(strip.sections).slice(1, -1);
-    const off = readLines(places, whole, kit).filter(({ means }) => means === 'none').length;
+    const off = countOffMarks(places, whole, kit);
     return { strip, off, whole };
   });
   return judged.sort((a, b) => a.off - b.off || a.whole - b.whole)[0]?.strip;

@@ -212,6 +212,7 @@ function finder(bare: Undressed) {
     const { face, hull: outline, surface } = found;
     // What is cut through it in any other way leaves no even card.
     if (face.holes.length > 0) return undefined;
+    let across: readonly CardBefore[] | undefined;
     const worn = nearest.part.worn;
     const rounds = cutouts.get(part.piece.id) ?? [];
     const at = worn ? part.pattern.faceAt(worn.spot) : face.face;
@@ -243,12 +244,12 @@ function finder(bare: Undressed) {
         return isOver ? [{ outline: hull, surface: own }] : [];
       }),
       across: () =>
-        faces.flatMap(({ face, ball }) => {
+        (across ??= faces.flatMap(({ face, ball }) => {
           // Most are nowhere near.
           if (Math.abs(dot(ball.middle, axes.out) - plane) > ball.radius + crossed.to) return [];
           const isTurned = Math.abs(dot(face.out, axes.out)) < 0.5;
           return isTurned ? standsAcross(face, axes, plane) : [];
-        }),
+        })),
     };
   };
   return { box, behind };

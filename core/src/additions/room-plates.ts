@@ -72,7 +72,12 @@ export function wallPlates(
       width: smallest(shape.width, ...alike.map((each) => each.shape.width)),
       height: smallest(shape.height, ...alike.map((each) => each.shape.height)),
     };
-    const same = plateShape(side, { step, card, fits: 'standing', most });
+    const isAsWide = most.width === shape.width && most.height === shape.height;
+    // A plate with a slant is cut from the middle of what it may be, so that it is the same as the others.
+    const same =
+      isAsWide && shape.cutouts.length === 0
+        ? shape
+        : plateShape(side, { step, card, fits: 'standing', most });
     if (!behind || !same) return [];
     // Where something jams its wall is nearer than it should be.
     const out = Math.min(plane + card, behind.surface) - card / 2;

@@ -10,7 +10,7 @@ import {
   type FoldingBox,
   type Vector,
 } from '../fold/index.ts';
-import type { CellRole, Cutout, CutoutUse } from '../piece/index.ts';
+import type { CellRole, Cutout, CutoutUse, Point } from '../piece/index.ts';
 import { boundsOfOpening, openingOf } from './openings.ts';
 
 /** How a band goes round a closed box: round its walls, or over its top, from left to right or from front to back. */
@@ -58,7 +58,7 @@ export function reachOf(places: readonly Vector[], way: Vector): Reach {
 }
 
 /** Where a ring passes so far along an axis. */
-export function crossings(ring: readonly Vector[], axis: Vector, at: number): Vector[] {
+export function crossings(ring: readonly Vector[], axis: Vector, at: number): readonly Vector[] {
   const found: Vector[] = [];
   ring.forEach((here, i) => {
     const next = ring[i + 1] ?? ring[0] ?? here;
@@ -175,6 +175,34 @@ export function hasHandleOver(
   });
 }
 
+/** Places of rings between two heights along a band, and where these pass its edge, as one looks along it: x to the right, y back. */
+function seenAlong(
+  rings: readonly (readonly Vector[])[],
+  { right, back, along }: RoundAxes,
+  { from, to, edge }: Reach & { readonly edge: number },
+): readonly Point[] {
+  const seen: Point[] = [];
+  const see = (place: Vector) => seen.push({ x: dot(place, right), y: dot(place, back) });
+  for (const ring of rings) {
+    for (const place of ring) {
+      const at = dot(place, along);
+      if (at >= from && at <= to) see(place);
+    }
+    crossings(ring, along, edge).forEach(see);
+  }
+  return seen;
+}
+
+function reachSeen(all: readonly (readonly Point[])[], axis: 'x' | 'y'): Reach {
+  let [from, to] = [Infinity, -Infinity];
+  for (const places of all)
+    for (const { [axis]: at } of places) {
+      if (at < from) from = at;
+      if (at > to) to = at;
+    }
+  return { from, to };
+}
+
 /** Why a band can't go round somewhere, or what it goes round. */
 export type RoundAnswer =
   | { readonly ok: true; readonly of: RoundOf }
@@ -198,7 +226,7 @@ export function roundOf(
     at = 'middle',
   }: { readonly rings?: readonly (readonly Vector[])[]; readonly at?: PlaceAlong } = {},
 ): RoundAnswer {
-  const { right, back, along } = axesRound[way];
+  const { along } = axesRound[way];
   const whole = reachOf(rings.flat(), along);
   if (whole.to - whole.from < width - 1e-3) return { ok: false, why: 'too short', along: whole };
   const middle = at === 'middle' ? (whole.from + whole.to) / 2 : whole.from + width / 2;
@@ -214,25 +242,12 @@ export function roundOf(
   const halves = [
     { from, to: middle, edge: from },
     { from: middle, to, edge: to },
-  ].map((half) =>
-    rings.flatMap((ring) => {
-      const under = crossings(ring, along, half.edge);
-      for (const place of ring) {
-        const at = dot(place, along);
-        if (at >= half.from && at <= half.to) under.push(place);
-      }
-      return under;
-    }),
-  );
-  const under = halves.flat();
-  const [across, deep] = [reachOf(under, right), reachOf(under, back)];
+  ].map((half) => seenAlong(rings, axesRound[way], half));
+  const [across, deep] = [reachSeen(halves, 'x'), reachSeen(halves, 'y')];
   const shorter = Math.min(across.to - across.from, deep.to - deep.from);
   const near = Math.min(roundedBy.most, roundedBy.share * shorter);
-  const hasCorner = (places: readonly Vector[], x: number, y: number) =>
-    places.some((place) => {
-      const [aside, behind] = [dot(place, right) - x, dot(place, back) - y];
-      return aside * aside + behind * behind < near * near;
-    });
+  const hasCorner = (places: readonly Point[], x: number, y: number) =>
+    places.some((place) => (place.x - x) ** 2 + (place.y - y) ** 2 < near * near);
   const isSquare =
     shorter >= leastThick &&
     halves.every((places) =>

@@ -353,6 +353,7 @@ function readingsOneWay(
   const { width, height } = cutSizeOf(piece.grid);
   const [sections, whole, { scores }] =
     axis === 'column' ? [columns, width, across] : [rows, height, down];
+  if (scores.length === 0) return [];
   const positions = gridPositions(sections);
   const read = readLines(
     scores.map(({ position }) => position),

@@ -71,6 +71,13 @@ export function chooseEnds(
   });
 }
 
+/** How many of some lines one way no mark has, from whichever edge they are measured: so many are off the marks. */
+export function countOffMarks(places: readonly Length[], whole: Length, kit: Kit): number {
+  const grooves = marksAtHand(kit);
+  const isOff = (reading: Length) => meansOf(reading, grooves) === 'none';
+  return places.filter((at) => isOff(at) && isOff(minus(whole, at))).length;
+}
+
 /** How a line is read: from which of the two edges, at what figure, and by which means. */
 export interface LineReading {
   readonly from: End;
