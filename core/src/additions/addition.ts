@@ -3,7 +3,7 @@ import type { DrawnFrame, PieceCutout, Refusal, Worn, WornAnswer } from '../form
 import type { Gift } from '../gift/index.ts';
 import type { Length, Unit } from '../length/index.ts';
 import type { Papers } from '../paper/index.ts';
-import type { FlatFace } from './flat-faces.ts';
+import type { FlatFace, FlatFaces } from './flat-faces.ts';
 import type { Kit } from '../tools/index.ts';
 import type { RoomTaken } from './room-taken.ts';
 
@@ -13,7 +13,7 @@ export interface Undressed {
   /** It is ready to fold without its openings, and without anything that it wears. */
   readonly plain: FoldingBox;
   /** Its faces that something may be glued on, and those of them that wear something already. */
-  readonly faces: readonly FlatFace[];
+  readonly faces: FlatFaces;
   readonly taken: readonly FlatFace[];
   readonly papers: Papers;
   /** What it wears already. */

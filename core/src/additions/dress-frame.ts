@@ -64,7 +64,7 @@ type DressedAt = SeenDress | Exclude<DressAnswer, { readonly ok: true }>;
 function dressAt(frame: StyleFrame, request: DressRequest, near: SizeOf): DressedAt {
   const bare = undressed(drawFrame(frame, near), request.papers, frame.fits);
   const laid = laidUnder(request, bare);
-  const refusal = unlikeAllRound(laid, bare.faces);
+  const refusal = unlikeAllRound(laid, bare);
   if (refusal) return { ok: false, refusal };
   const kept = hasBandUnderLid(request) ? keptAs(frame, pieceUnderLid(bare), near) : frame;
   const roomy = makeRoom(kept, laid);
@@ -131,14 +131,12 @@ function laidUnder(request: DressRequest, bare: Undressed): readonly LaidCard[] 
 }
 
 /** What goes over many walls has all of its own alike, and goes over the same on each of them or on none. */
-function unlikeAllRound(
-  laid: readonly LaidCard[],
-  faces: readonly FlatFace[],
-): Refusal | undefined {
+function unlikeAllRound(laid: readonly LaidCard[], { faces }: Undressed): Refusal | undefined {
   const isNumbered = ({ name, covers }: FlatFace) => name.nth !== undefined && covers.length > 0;
   const [first] = laid.filter(({ face }) => isNumbered(face));
   if (!first) return undefined;
   const isAlike = faces
+    .all()
     .filter((face) => isNumbered(face) && face.name.piece === first.face.name.piece)
     .every((face) =>
       laid.some(

@@ -37,16 +37,18 @@ function isWorn({ worn }: Undressed, { part, spot }: FlatFace): boolean {
 
 /** Two bare walls that a strip over the box comes down on. */
 export function wallsUnder(over: OverTop, undressed: Undressed, box: FoldingBox) {
-  const bare = undressed.faces.filter(
-    (face) =>
-      face.name.role === 'wall' &&
-      face.covers.length === 0 &&
-      face.openings.length === 0 &&
-      looksAlong(face, over) &&
-      face.uneven.length === 0 &&
-      !isWorn(undressed, face) &&
-      !closesItself(box, face),
-  );
+  const bare = undressed.faces
+    .all()
+    .filter(
+      (face) =>
+        face.name.role === 'wall' &&
+        face.covers.length === 0 &&
+        face.openings.length === 0 &&
+        looksAlong(face, over) &&
+        face.uneven.length === 0 &&
+        !isWorn(undressed, face) &&
+        !closesItself(box, face),
+    );
   const [from, to] = sides[over];
   return bare.flatMap((one) => {
     const other = bare.find(({ part, name }) => part === one.part && name.faces === to);

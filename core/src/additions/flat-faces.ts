@@ -16,6 +16,7 @@ import { faceNames, type FaceName } from '../make/index.ts';
 import type { CellRole, Cutout, Point } from '../piece/index.ts';
 import { cardSpot } from './card-spot.ts';
 import { coversOf, type Cover, type Over } from './covers.ts';
+import { chosenFrom, choiceOf, isSameFace, type FaceChoice } from './face-choice.ts';
 import { axesFromFold, axesOf, onFace, type FaceAxes } from './face-axes.ts';
 import { isOpening, openingsOn, type Opening } from './openings.ts';
 import {
@@ -119,6 +120,13 @@ function lookingInside({ assembly }: FoldingBox): (face: PlacedFace) => boolean 
   };
 }
 
+/** The flat faces of a box that something may be worn on, each looked at where it is asked for. */
+export interface FlatFaces {
+  readonly all: () => readonly FlatFace[];
+  /** The face that is chosen, once for each copy of its piece; none where it is no such face. */
+  readonly chosen: (choice: FaceChoice) => readonly FlatFace[];
+}
+
 /**
  * Every flat face of a box whose outside something may be glued on: what closes or hides it in the finished box
  * is left out. The box has been made ready without its openings, which are told in `cutouts` by their pieces.
@@ -127,7 +135,44 @@ export function flatFaces(
   box: FoldingBox,
   cutouts: ReadonlyMap<string, readonly Cutout[]>,
   pairs: readonly Over[],
-): readonly FlatFace[] {
+): FlatFaces {
+  const lookAt = lookingAtFaces(box, cutouts, pairs);
+  const namesOf = new Map<string, readonly FaceName[]>();
+  const unseen = box.parts.flatMap((part) => {
+    const names = namesOf.get(part.piece.id) ?? faceNames(box, part);
+    namesOf.set(part.piece.id, names);
+    return names.map((name) => ({ name, part }));
+  });
+  const seen = new Map<(typeof unseen)[number], FlatFace | undefined>();
+  const look = (those: typeof unseen): readonly FlatFace[] => {
+    const found = those.flatMap((each) => {
+      if (!seen.has(each)) seen.set(each, lookAt(each.part, each.name));
+      return seen.get(each) ?? [];
+    });
+    return found.filter(({ name }) => isOnAllCopies(box, found, name));
+  };
+  const all = () => look(unseen);
+  return {
+    all,
+    chosen: (choice) => {
+      const same = look(unseen.filter(({ name }) => isSameFace(choiceOf(name), choice)));
+      if (same.length > 0) return same;
+      const whole = all();
+      const like = chosenFrom(
+        whole.map(({ name }) => choiceOf(name)),
+        choice,
+      );
+      return like ? whole.filter(({ name }) => isSameFace(choiceOf(name), like)) : [];
+    },
+  };
+}
+
+/** What looks at a face of a box by its name: undefined where nothing is worn on it. */
+function lookingAtFaces(
+  box: FoldingBox,
+  cutouts: ReadonlyMap<string, readonly Cutout[]>,
+  pairs: readonly Over[],
+): (part: FoldingPart, name: FaceName) => FlatFace | undefined {
   const faces = closedFaces(box);
   const parts = new Map(box.parts.map((part) => [part.part.id, part]));
   const partOf = (id: string) => parts.get(id);
@@ -158,88 +203,78 @@ export function flatFaces(
     const areFlaps = [upper, lower].every((at) => faces?.[at ?? -1]?.role === 'flap');
     return holds === 'tuck' && face.part === on.part && areFlaps;
   };
-  const namesOf = new Map<string, readonly FaceName[]>();
   const placedAt = new Map(faces.map((face) => [`${face.part} ${face.face}`, face]));
-  const found = box.parts.flatMap((part) => {
+  return (part, name) => {
     const { id } = part.part;
-    const names = namesOf.get(part.piece.id) ?? faceNames(box, part);
-    namesOf.set(part.piece.id, names);
+    const { at } = name;
     const rounds = (cutouts.get(part.piece.id) ?? []).filter(isOpening);
-    return part.pattern.faces.flatMap((pattern, at): readonly FlatFace[] => {
-      const name = names[at];
-      const placed = placedAt.get(`${id} ${at}`);
-      // The pleats of a top are drawn together: nothing stiff is worn there.
-      if (!name || !placed || !wornOnRoles.has(pattern.role) || name.above !== undefined) return [];
-      // Its back lies on something.
-      if (
-        stacks.some(
-          ({ face, upper, side }) => face.part === id && upper === at && side === 'inside',
-        )
-      )
-        return [];
-      const laid = stacks.filter(
-        ({ on, lower, side }) => on.part === id && lower === at && side === 'outside',
-      );
-      const roleOf = ({ face, upper }: (typeof laid)[number]) =>
-        partOf(face.part)?.pattern.faces[upper ?? -1]?.role ?? 'wall';
-      const closes = laid.filter(isFlapOverFlap);
-      const glued = laid.filter((stack) => !closes.includes(stack));
-      if (glued.some((stack) => !under.has(roleOf(stack)))) return [];
-      const fold = foldOf(part, placed);
-      const isPetal = stacks.some(
-        (stack) =>
-          isFlapOverFlap(stack) &&
-          stack.face.part === id &&
-          (stack.upper === at || stack.lower === at),
-      );
-      // Petals are alike as they hang on their walls, whichever way these look.
-      const axes = isPetal && fold ? axesFromFold(fold, placed) : axesOf(placed);
-      // A corner that is folded back shows its drawn side.
-      const sideUp = ({ face, upper }: (typeof glued)[number]): Stack['side'] => {
-        const there = faces.find((each) => each.part === face.part && each.face === upper);
-        return there && dot(there.out, placed.out) < 0 ? 'inside' : 'outside';
-      };
-      const outline = straightSided(outlineOf(placed.ring.map((place) => onFace(axes, place))));
-      const isHiddenBy = ({ face, upper }: (typeof closes)[number]) => {
-        const over = placedAt.get(`${face.part} ${upper ?? -1}`)?.ring ?? [];
-        const shared = cutTo(outline, outlineOf(over.map((place) => onFace(axes, place))), 0);
-        return areaOf(shared) > mostHidden * areaOf(outline);
-      };
-      if (closes.some(isHiddenBy)) return [];
-      if (looksInside(placed) || isHiddenForGood(part, placed, { axes, outline })) return [];
-      if (placed.holes.length > 0 || outline.length > 12 || !isConvex(outline)) return [];
-      const frame = part.faces[at] ?? part.closed;
-      const openings = openingsOn(rounds, { frame, axes, outline });
-      const spot = cardSpot(part, at, rounds);
-      // What closes over it, with all that closes over that, is no matter of room.
-      const isLaidOn = (other: PlacedFace) =>
-        (closes.length > 0 && other.part === id && other.role === 'flap') ||
-        laid.some(({ face, upper }) => face.part === other.part && upper === other.face);
-      return [
-        {
-          name,
-          part: id,
-          spot,
-          axes,
-          outline,
-          openings,
-          card: placed.card,
-          uneven: glued.map((stack) => ({
-            part: stack.face.part,
-            spot: stack.face.spot,
-            side: sideUp(stack),
-          })),
-          covers: coversOf(
-            placed,
-            { axes, outline },
-            { faces: faces.filter((other) => !isLaidOn(other)), pieceOf, pairs },
-          ),
-          closes: closes.map(({ face }) => face),
-        },
-      ];
-    });
-  });
-  return found.filter(({ name }) => isOnAllCopies(box, found, name));
+    const placed = placedAt.get(`${id} ${at}`);
+    // The pleats of a top are drawn together: nothing stiff is worn there.
+    if (!placed || !wornOnRoles.has(placed.role) || name.above !== undefined) return undefined;
+    // Its back lies on something.
+    if (
+      stacks.some(({ face, upper, side }) => face.part === id && upper === at && side === 'inside')
+    )
+      return undefined;
+    const laid = stacks.filter(
+      ({ on, lower, side }) => on.part === id && lower === at && side === 'outside',
+    );
+    const roleOf = ({ face, upper }: (typeof laid)[number]) =>
+      partOf(face.part)?.pattern.faces[upper ?? -1]?.role ?? 'wall';
+    const closes = laid.filter(isFlapOverFlap);
+    const glued = laid.filter((stack) => !closes.includes(stack));
+    if (glued.some((stack) => !under.has(roleOf(stack)))) return undefined;
+    const fold = foldOf(part, placed);
+    const isPetal = stacks.some(
+      (stack) =>
+        isFlapOverFlap(stack) &&
+        stack.face.part === id &&
+        (stack.upper === at || stack.lower === at),
+    );
+    // Petals are alike as they hang on their walls, whichever way these look.
+    const axes = isPetal && fold ? axesFromFold(fold, placed) : axesOf(placed);
+    // A corner that is folded back shows its drawn side.
+    const sideUp = ({ face, upper }: (typeof glued)[number]): Stack['side'] => {
+      const there = faces.find((each) => each.part === face.part && each.face === upper);
+      return there && dot(there.out, placed.out) < 0 ? 'inside' : 'outside';
+    };
+    const outline = straightSided(outlineOf(placed.ring.map((place) => onFace(axes, place))));
+    const isHiddenBy = ({ face, upper }: (typeof closes)[number]) => {
+      const over = placedAt.get(`${face.part} ${upper ?? -1}`)?.ring ?? [];
+      const shared = cutTo(outline, outlineOf(over.map((place) => onFace(axes, place))), 0);
+      return areaOf(shared) > mostHidden * areaOf(outline);
+    };
+    if (closes.some(isHiddenBy)) return undefined;
+    if (looksInside(placed) || isHiddenForGood(part, placed, { axes, outline })) return undefined;
+    if (placed.holes.length > 0 || outline.length > 12 || !isConvex(outline)) return undefined;
+    const frame = part.faces[at] ?? part.closed;
+    const openings = openingsOn(rounds, { frame, axes, outline });
+    const spot = cardSpot(part, at, rounds);
+    // What closes over it, with all that closes over that, is no matter of room.
+    const isLaidOn = (other: PlacedFace) =>
+      (closes.length > 0 && other.part === id && other.role === 'flap') ||
+      laid.some(({ face, upper }) => face.part === other.part && upper === other.face);
+    return {
+      name,
+      part: id,
+      spot,
+      axes,
+      outline,
+      openings,
+      card: placed.card,
+      uneven: glued.map((stack) => ({
+        part: stack.face.part,
+        spot: stack.face.spot,
+        side: sideUp(stack),
+      })),
+      covers: coversOf(
+        placed,
+        { axes, outline },
+        { faces: faces.filter((other) => !isLaidOn(other)), pieceOf, pairs },
+      ),
+      closes: closes.map(({ face }) => face),
+    };
+  };
 }
 
 /** A piece that stands in a box more than once is dressed alike each time, or there not at all. */

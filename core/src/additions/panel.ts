@@ -13,7 +13,7 @@ import {
 import { paperSchema } from '../paper/index.ts';
 import type { Piece, Point } from '../piece/index.ts';
 import type { Addition, DressBrief, LaidBrief, LaidCard, LeftOff, Undressed } from './addition.ts';
-import { chosenFrom, choiceOf, faceChoiceSchema, isSameFace } from './face-choice.ts';
+import { faceChoiceSchema } from './face-choice.ts';
 import { uncovered, type FlatFace } from './flat-faces.ts';
 import { widened } from './openings.ts';
 import { boundsOf } from './outline.ts';
@@ -66,12 +66,7 @@ function wallsOf(faces: readonly FlatFace[], piece: string): readonly FlatFace[]
 
 /** The faces that are asked for. */
 function asked({ on }: PanelChoice, { faces }: Undressed): readonly FlatFace[] {
-  if (on.which === 'walls') return wallsOf(faces, on.piece);
-  const choice = chosenFrom(
-    faces.map(({ name }) => choiceOf(name)),
-    on.face,
-  );
-  return choice ? faces.filter(({ name }) => isSameFace(choiceOf(name), choice)) : [];
+  return on.which === 'walls' ? wallsOf(faces.all(), on.piece) : faces.chosen(on.face);
 }
 
 function isTaken({ taken }: Undressed, face: FlatFace): boolean {

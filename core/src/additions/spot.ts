@@ -26,7 +26,7 @@ import {
 import { cutSizeOf, type Point, type ScoreGrid } from '../piece/index.ts';
 import { cutUnit } from '../tools/index.ts';
 import type { Addition, DressBrief, LeftOff, Undressed } from './addition.ts';
-import { chosenFrom, choiceOf, faceChoiceSchema } from './face-choice.ts';
+import { faceChoiceSchema } from './face-choice.ts';
 import type { FlatFace } from './flat-faces.ts';
 import { isInOpening } from './openings.ts';
 import { boundsOf, isWithinOutline } from './outline.ts';
@@ -66,14 +66,7 @@ export const spotChoiceSchema = z.object({
 export type SpotChoice = z.infer<typeof spotChoiceSchema>;
 
 function asked({ on }: SpotChoice, { faces }: Undressed): FlatFace | undefined {
-  const found = chosenFrom(
-    faces.map(({ name }) => choiceOf(name)),
-    on,
-  );
-  return faces.find(({ name }) => {
-    const choice = choiceOf(name);
-    return found !== undefined && JSON.stringify(choice) === JSON.stringify(found);
-  });
+  return faces.chosen(on)[0];
 }
 
 /** The middle of a stamp on its face: `x` counts as its inside is drawn, so left and right change places. */

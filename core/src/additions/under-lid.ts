@@ -23,14 +23,16 @@ function wallsUnderLid({ plain, faces }: Pick<Undressed, 'plain' | 'faces'>): Un
   const lidPieces = new Set(
     plain.parts.filter(({ part }) => lids.has(part.id)).map(({ piece }) => piece.id),
   );
-  const under = faces.filter(
-    ({ name, covers }) =>
-      name.role === 'wall' &&
-      !name.isOnLid &&
-      !name.leans &&
-      name.nth === undefined &&
-      covers.some(({ piece }) => lidPieces.has(piece)),
-  );
+  const under = faces
+    .all()
+    .filter(
+      ({ name, covers }) =>
+        name.role === 'wall' &&
+        !name.isOnLid &&
+        !name.leans &&
+        name.nth === undefined &&
+        covers.some(({ piece }) => lidPieces.has(piece)),
+    );
   const [first] = under;
   if (!first) return undefined;
   const { piece } = first.name;

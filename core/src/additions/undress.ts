@@ -3,7 +3,7 @@ import type { DrawnFrame } from '../forms/index.ts';
 import { paperFor, type Papers } from '../paper/index.ts';
 import type { Undressed } from './addition.ts';
 import type { Over } from './covers.ts';
-import { flatFaces, type FlatFace } from './flat-faces.ts';
+import { flatFaces, type FlatFace, type FlatFaces } from './flat-faces.ts';
 import { withoutOpenings } from './openings.ts';
 
 /** A box ready to fold, without its openings and without anything that it wears. */
@@ -33,7 +33,7 @@ function facesOf(
   plain: FoldingBox,
   pieces: DrawnFrame['pieces'],
   pairs: readonly Over[],
-): readonly FlatFace[] {
+): FlatFaces {
   return flatFaces(plain, new Map(pieces.map(({ id, grid }) => [id, grid.cutouts])), pairs);
 }
 
@@ -46,7 +46,7 @@ export function wearable(
   }: Pick<DrawnFrame, 'pieces' | 'assembly'> & { readonly pairs: readonly Over[] },
   papers: Papers,
 ): readonly FlatFace[] {
-  return facesOf(plainBox({ pieces, assembly }, papers), pieces, pairs);
+  return facesOf(plainBox({ pieces, assembly }, papers), pieces, pairs).all();
 }
 
 /** A box as it is planned, with what goes over what. */

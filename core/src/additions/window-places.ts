@@ -45,7 +45,7 @@ export function windowPlaces(request: DressRequest, plan: DressedBox): readonly 
     inner: noRoomTaken,
   };
   const found: WindowPlace[] = [];
-  for (const { name, outline } of box.faces) {
+  for (const { name, outline } of box.faces.all()) {
     const face = choiceOf(name);
     if (found.some((each) => isSameFace(each.face, face))) continue;
     const { left, right, bottom, top } = boundsOf(outline);

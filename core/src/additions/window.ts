@@ -26,7 +26,7 @@ import { paperSchema } from '../paper/index.ts';
 import type { Cutout, Point, Spot } from '../piece/index.ts';
 import type { Addition, DressBrief, LeftOff, OpensAnswer, Undressed } from './addition.ts';
 import { onFace } from './face-axes.ts';
-import { chosenFrom, choiceOf, faceChoiceSchema, isSameFace } from './face-choice.ts';
+import { faceChoiceSchema } from './face-choice.ts';
 import { uncovered, type FlatFace } from './flat-faces.ts';
 import { roomSides, type InsideFace, type RoomSide, type RoomSides } from './inside-faces.ts';
 import { clearOf, evenAbout, middleOf, wearPlates } from './inside-plates.ts';
@@ -85,11 +85,7 @@ const ease = millimetres(0.3);
 const betweenOpenings = 3;
 
 function asked({ on }: WindowChoice, { faces }: Undressed): FlatFace | undefined {
-  const found = chosenFrom(
-    faces.map(({ name }) => choiceOf(name)),
-    on,
-  );
-  return found && faces.find(({ name }) => isSameFace(choiceOf(name), found));
+  return faces.chosen(on)[0];
 }
 
 /** A face where it looks into the room, with what of it a window may be cut from. Millimetres, as the room’s side is. */
