@@ -7,7 +7,7 @@ import {
   type LineRef,
   type ScoreGrid,
 } from './score-grid.ts';
-import { wasteOf } from './waste.ts';
+import type { Waste } from './waste.ts';
 
 /** What a straight line on a piece is made with: the piece's own edge, a cut inside it, a slit or a score. */
 export type Make = 'edge' | 'cut' | 'slit' | 'score';
@@ -36,9 +36,12 @@ function between(positions: readonly number[], at: number): number {
   return at === whole ? from : from + ((positions[whole + 1] ?? from) - from) * (at - whole);
 }
 
-/** Every line of a piece before they are split where they meet: edges, spans, diagonals, waste. */
-export function segmentsOf(grid: ScoreGrid): readonly Segment[] {
-  const place = gridPlacer(grid);
+/** Every line of a piece before they are split where they meet: edges, spans, diagonals, and round its waste. */
+export function segmentsOf(
+  grid: ScoreGrid,
+  place: (point: GridPoint) => Point,
+  wastes: readonly Waste[],
+): readonly Segment[] {
   const columns = grid.columns.length;
   const rows = grid.rows.length;
   const segments: Segment[] = [];
@@ -70,9 +73,10 @@ export function segmentsOf(grid: ScoreGrid): readonly Segment[] {
       to: place(diagonal.to),
       ...(diagonal.make === 'score' ? { make: 'score', fold: diagonal.fold } : { make: 'slit' }),
     });
-  for (const { cuts } of wasteOf(grid, place))
+  for (const { cuts } of wastes)
     for (const [from, to] of cuts) segments.push({ from, to, make: 'cut' });
-  return [...segments, ...wasteBorders(grid, place)];
+  segments.push(...wasteBorders(grid, place));
+  return segments;
 }
 
 /** Waste is cut away even where no line was asked for on its border. */

@@ -1,9 +1,9 @@
 import { doubleArea, isInside, middleOrInside, type Point } from './point.ts';
-import type { CellRole, Fold, LineRef, ScoreGrid } from './score-grid.ts';
+import type { CellRole, Fold, GridPoint, LineRef, ScoreGrid } from './score-grid.ts';
 import { gridPlacer, segmentsOf, type Make } from './segments.ts';
 import { same, splitLines } from './split-lines.ts';
 import { traceRings } from './trace-rings.ts';
-import { wasteOf } from './waste.ts';
+import { wasteOf, type Waste } from './waste.ts';
 
 /** A straight run between two corners with the faces on its two sides; none outside the piece. */
 export interface SubdivisionEdge {
@@ -71,7 +71,9 @@ interface Bound {
 }
 
 function facesBetweenLines(grid: ScoreGrid): Subdivision {
-  const { corners, runs } = splitLines(segmentsOf(grid));
+  const place = gridPlacer(grid);
+  const wastes = wasteOf(grid, place);
+  const { corners, runs } = splitLines(segmentsOf(grid, place, wastes));
   const { rings, sides } = traceRings(corners, runs);
   const pointsOf = (ring: readonly number[]) =>
     ring.map((corner) => corners[corner] ?? { x: 0, y: 0 });
@@ -92,7 +94,7 @@ function facesBetweenLines(grid: ScoreGrid): Subdivision {
     faceOf[i] = around;
     bounds[around]?.holes.push(ring);
   });
-  const roleAt = roleFinder(grid);
+  const roleAt = roleFinder(grid, place, wastes);
   const faces = bounds.map(({ corners: ring, points, holes }): Face => ({
     corners: ring,
     holes,
@@ -101,14 +103,11 @@ function facesBetweenLines(grid: ScoreGrid): Subdivision {
   const edges = runs.map(({ from, to, segment }, i): SubdivisionEdge => {
     const { make, fold, line } = segment;
     const [one, other] = [faceOf[sides.left[i] ?? -1], faceOf[sides.right[i] ?? -1]];
-    return {
-      from,
-      to,
-      make,
-      faces: [...(one === undefined ? [] : [one]), ...(other === undefined ? [] : [other])],
-      ...(fold && { fold }),
-      ...(line !== undefined && { line }),
-    };
+    const beside = one === undefined ? [] : [one];
+    if (other !== undefined) beside.push(other);
+    const edge = { from, to, make, faces: beside };
+    // Most runs are cuts, which belong to no line.
+    return fold || line ? { ...edge, ...(fold && { fold }), ...(line && { line }) } : edge;
   });
   return { corners, edges, faces };
 }
@@ -131,9 +130,11 @@ function smallestRound(
 }
 
 /** Tells the role of the face that a point lies in. */
-function roleFinder(grid: ScoreGrid): (point: Point) => CellRole {
-  const place = gridPlacer(grid);
-  const wastes = wasteOf(grid, place);
+function roleFinder(
+  grid: ScoreGrid,
+  place: (point: GridPoint) => Point,
+  wastes: readonly Waste[],
+): (point: Point) => CellRole {
   const patches = grid.patches.map(({ role, corners }) => ({ role, ring: corners.map(place) }));
   const rights = grid.columns.map((_, i) => place({ column: i + 1, row: 0 }).x);
   const bottoms = grid.rows.map((_, i) => place({ column: 0, row: i + 1 }).y);

@@ -14,7 +14,6 @@ interface Spoke {
   /** The run that it is, and whether it leaves the corner that this begins at. */
   readonly run: number;
   readonly isForward: boolean;
-  readonly angle: number;
 }
 
 /** Walks every bounded face once, always taking the next run clockwise at a corner. */
@@ -50,18 +49,31 @@ export function traceRings(corners: readonly Point[], runs: readonly Run[]): Tra
   return { rings, sides: { left, right } };
 }
 
-/** The runs at each corner, by the way that they leave it. */
+/** Runs by the way that they leave their corner. */
+function inTurn(
+  spokes: readonly Spoke[],
+  corners: readonly Point[],
+  { x, y }: Point = { x: 0, y: 0 },
+): readonly Spoke[] {
+  const angleOf = ({ to }: Spoke) => {
+    const end = corners[to];
+    return end ? Math.atan2(end.y - y, end.x - x) : 0;
+  };
+  return spokes
+    .map((spoke) => ({ spoke, angle: angleOf(spoke) }))
+    .sort((one, other) => one.angle - other.angle)
+    .map(({ spoke }) => spoke);
+}
+
+/** The runs at each corner, in the order in which they leave it. */
 function spokesOf(corners: readonly Point[], runs: readonly Run[]): readonly (readonly Spoke[])[] {
   const spokes = corners.map((): Spoke[] => []);
   runs.forEach(({ from, to }, run) => {
-    const [a, b] = [corners[from], corners[to]];
-    if (!a || !b) return;
-    const [wide, high] = [b.x - a.x, b.y - a.y];
-    spokes[from]?.push({ to, run, isForward: true, angle: Math.atan2(high, wide) });
-    spokes[to]?.push({ to: from, run, isForward: false, angle: Math.atan2(-high, -wide) });
+    spokes[from]?.push({ to, run, isForward: true });
+    spokes[to]?.push({ to: from, run, isForward: false });
   });
   // Of two, each comes after the other.
-  for (const each of spokes)
-    if (each.length > 2) each.sort((one, other) => one.angle - other.angle);
-  return spokes;
+  return spokes.map((each, corner) =>
+    each.length > 2 ? inTurn(each, corners, corners[corner]) : each,
+  );
 }

@@ -18,13 +18,15 @@ function placeOf(spot: Spot): Point {
 /** Points on an elliptical arc from one angle to another, in radians, both ends among them. */
 function arc(centre: Point, radii: Point, from: number, to: number): readonly Point[] {
   const runs = Math.max(2, Math.ceil((Math.abs(to - from) / (2 * Math.PI)) * runsPerTurn));
-  return Array.from({ length: runs + 1 }, (_, i) => {
+  const points: Point[] = [];
+  for (let i = 0; i <= runs; i++) {
     const angle = from + ((to - from) * i) / runs;
-    return {
+    points.push({
       x: centre.x + radii.x * Math.cos(angle),
       y: centre.y + radii.y * Math.sin(angle),
-    };
-  });
+    });
+  }
+  return points;
 }
 
 function runsAlong(path: readonly Point[]): readonly (readonly [Point, Point])[] {
