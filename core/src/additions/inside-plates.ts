@@ -13,7 +13,7 @@ import type { Piece, Point } from '../piece/index.ts';
 import type { InsideFace, RoomSide, RoomSides } from './inside-faces.ts';
 import { widened } from './openings.ts';
 import { areaOf, boundsOf, cornersOf, cutTo, isConvex } from './outline.ts';
-import { cutKey, panelGrid, panelShape, type PanelShape } from './panel-shape.ts';
+import { isCutAlike, panelGrid, panelShape, type PanelShape } from './panel-shape.ts';
 
 /** So much smaller a plate is than its side of the room on every edge, to be laid in. */
 const ease = millimetres(0.3);
@@ -152,21 +152,22 @@ function rootOf({ shape: { bounds, on } }: InsidePlate): Part['root'] {
   };
 }
 
-function keyOf({ shape, against }: InsidePlate): string {
-  const isOnWall = against !== 'floor' && against !== 'lid' && against !== 'window';
-  return `${isOnWall ? 'wall' : against}; ${cutKey(shape)}`;
+/** Walls are alike, whichever way they look. */
+function placeIn({ against }: InsidePlate): 'floor' | 'lid' | 'window' | 'wall' {
+  return against === 'floor' || against === 'lid' || against === 'window' ? against : 'wall';
 }
 
 /** Plates by how they are cut, in the order of the first of each. */
-function cutAlike(plates: readonly InsidePlate[]): Iterable<readonly InsidePlate[]> {
-  const found = new Map<string, InsidePlate[]>();
+function cutAlike(plates: readonly InsidePlate[]): readonly (readonly InsidePlate[])[] {
+  const found: [InsidePlate, ...InsidePlate[]][] = [];
   for (const plate of plates) {
-    const key = keyOf(plate);
-    const alike = found.get(key);
+    const alike = found.find(
+      ([first]) => placeIn(first) === placeIn(plate) && isCutAlike(first.shape, plate.shape),
+    );
     if (alike) alike.push(plate);
-    else found.set(key, [plate]);
+    else found.push([plate]);
   }
-  return found.values();
+  return found;
 }
 
 /** What it is glued to in a copy of the piece behind it: on what that wears there already, too. */

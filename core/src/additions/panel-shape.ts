@@ -43,17 +43,42 @@ function cutFrom(size: number, step: Length): Length {
 /** Places of cuts that differ by less, in nanometres, are the same to any knife. */
 const sameCut = 20_000;
 
-/** A key that is the same for shapes that are cut alike: what is worked out in space differs by a hair on every face. */
-export function cutKey({
-  width,
-  height,
-  cutouts,
-}: Pick<PanelShape, 'width' | 'height' | 'cutouts'>): string {
-  if (cutouts.length === 0) return `${width} × ${height}`;
-  const cuts = JSON.stringify(cutouts, (_, value: unknown) =>
-    typeof value === 'number' ? Math.round(value / sameCut) : value,
+/** Whether two shapes are cut alike: what is worked out in space differs by a hair from face to face. */
+export function isCutAlike(one: CutShape, other: CutShape): boolean {
+  return (
+    one.width === other.width &&
+    one.height === other.height &&
+    one.cutouts.length === other.cutouts.length &&
+    one.cutouts.every((cutout, i) => {
+      const another = other.cutouts[i];
+      return another !== undefined && isSameCutout(cutout, another);
+    })
   );
-  return `${width} × ${height}, ${cuts}`;
+}
+
+/** What tells how a panel is cut, wherever it lies. */
+type CutShape = Pick<PanelShape, 'width' | 'height' | 'cutouts'>;
+
+function isSameCutout(one: Cutout, other: Cutout): boolean {
+  const [places, others] = [placesOf(one), placesOf(other)];
+  return (
+    one.shape === other.shape &&
+    one.use === other.use &&
+    places.length === others.length &&
+    places.every((place, i) => Math.abs(place - (others[i] ?? Infinity)) < sameCut)
+  );
+}
+
+function placesOf(cutout: Cutout): readonly Length[] {
+  switch (cutout.shape) {
+    case 'hole':
+    case 'notch':
+      return [cutout.centre.x, cutout.centre.y, cutout.radius];
+    case 'corner':
+      return [cutout.at.x, cutout.at.y, cutout.along, cutout.down];
+    case 'trim':
+      return cutout.corners.flatMap(({ x, y }) => [x, y]);
+  }
 }
 
 /** The middle of a rectangle, with other sides. */

@@ -5,6 +5,7 @@ import {
   inchFraction,
   inches,
   isOnGrid,
+  millimetres,
   minus,
   newPanel,
   planBox,
@@ -92,6 +93,34 @@ describe('a panel', () => {
     expect(floorOf(ending, 'lid')).toBe(floorOf(plain, 'lid'));
     expect(sizeOf(ending, 'Base wall panel').height).toBeLessThan(
       sizeOf(grown, 'Base wall panel').height,
+    );
+  });
+
+  it('is one piece for both of two walls that are alike, however they slant', () => {
+    const micrometres = (from: number, to: number) =>
+      fc.integer({ min: from * 1000, max: to * 1000 }).map((size) => millimetres(size / 1000));
+    const gifts = fc.record({
+      shape: fc.constant('card' as const),
+      across: micrometres(20, 60),
+      deep: micrometres(30, 75),
+      thick: micrometres(1, 4),
+    });
+    const counts = fc.constantFrom(1, 2, 3);
+    fc.assert(
+      fc.property(gifts, counts, (gift, count) => {
+        const one = panelOn({ which: 'walls', piece: 'tent' });
+        const layers = Array.from({ length: count }, () => one.layers).flat();
+        const panel: PanelChoice = { ...one, layers };
+        const request = usualRequest(gift, 'mm');
+        const style = styleSummary('tent-top').usual;
+        const result = planBox({ ...request, style, additions: [panel] });
+        fc.pre(result.ok);
+        // Each wall of a tent has one like it across from it.
+        const copies = result.plan.pieces.flatMap((piece) =>
+          piece.id.startsWith(panel.id) ? [piece.copies] : [],
+        );
+        expect(copies).toEqual(copies.map((each) => (each === 4 ? 4 : 2)));
+      }),
     );
   });
 

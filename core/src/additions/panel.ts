@@ -20,7 +20,7 @@ import { boundsOf } from './outline.ts';
 import { faceSaid, panelName } from './panel-names.ts';
 import { noRoomTaken } from './room-taken.ts';
 import {
-  cutKey,
+  isCutAlike,
   leastPanel,
   panelGrid,
   panelShape,
@@ -183,24 +183,34 @@ function cutAll(
 
 /** Panels that are cut alike. */
 interface Alike {
+  /** The piece of the box that they are on. */
+  readonly piece: string;
+  /** Those that they lie on: what lies on unlike panels is told by them, however alike it is itself. */
+  readonly under?: Alike;
   readonly shape: PanelShape;
   readonly layer: number;
   readonly on: OnFace[];
 }
 
 function alikeIn(all: readonly OnFace[]): readonly Alike[] {
-  const found = new Map<string, Alike>();
+  const found: Alike[] = [];
   for (const on of all) {
-    // What lies on unlike panels is told by them, however alike it is itself.
-    let key = on.face.name.piece;
+    const { piece } = on.face.name;
+    let under: Alike | undefined;
     on.shapes.forEach((shape, layer) => {
-      key = `${key}; ${cutKey(shape)}`;
-      const known = found.get(key);
-      if (known) known.on.push(on);
-      else found.set(key, { shape, layer, on: [on] });
+      let alike = found.find(
+        (each) =>
+          each.piece === piece &&
+          each.layer === layer &&
+          each.under === under &&
+          isCutAlike(each.shape, shape),
+      );
+      if (alike) alike.on.push(on);
+      else found.push((alike = { piece, ...(under && { under }), shape, layer, on: [on] }));
+      under = alike;
     });
   }
-  return [...found.values()].sort((a, b) => a.layer - b.layer);
+  return found.sort((a, b) => a.layer - b.layer);
 }
 
 /** The card of the layers that a band lies over. */
