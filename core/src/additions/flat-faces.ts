@@ -4,7 +4,9 @@ import {
   closedFaces,
   depthIn,
   dot,
+  faceOf,
   scale,
+  type FaceRef,
   type FoldingBox,
   type FoldingPart,
   type GridSpot,
@@ -191,12 +193,14 @@ function lookingAtFaces(
     });
     return coversOf(placed, seen, { faces: staysOver, pieceOf, pairs }).length > 0;
   };
-  const faceOf = ({ part, spot }: { readonly part: string; readonly spot: GridSpot }) =>
-    partOf(part)?.pattern.faceAt(spot);
+  const faceAt = (ref: FaceRef) => {
+    const part = partOf(ref.part);
+    return part && faceOf(ref, part.pattern);
+  };
   const stacks = box.assembly.stacks.map((stack) => ({
     ...stack,
-    upper: faceOf(stack.face),
-    lower: faceOf(stack.on),
+    upper: faceAt(stack.face),
+    lower: faceAt(stack.on),
   }));
   const isFlapOverFlap = ({ face, on, upper, lower, holds }: (typeof stacks)[number]) => {
     const faces = partOf(face.part)?.pattern.faces;

@@ -17,6 +17,7 @@ export {
   type FoldingPart,
   type PlacedFace,
 } from './folded-box.ts';
+export { faceOf } from './folded-part.ts';
 export type { FoldFault } from './fold-fault.ts';
 export {
   carriedAlong,
