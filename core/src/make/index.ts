@@ -61,7 +61,12 @@ export type { CutOperation, SheetCut } from './operations/cut.ts';
 export type { OutlineOperation } from './operations/outline.ts';
 export type { PunchOperation } from './operations/punch.ts';
 export { isCircular, type RoundOperation } from './operations/round.ts';
-export { chooseEnds, countOffMarks, readLines, type LineReading } from './operations/choose-ends.ts';
+export {
+  chooseEnds,
+  countOffMarks,
+  readLines,
+  type LineReading,
+} from './operations/choose-ends.ts';
 export { stretchOnBoard } from './operations/score-making.ts';
 export type { ScoreMark, ScoreOperation } from './operations/score-operation.ts';
 export type { SlantOperation } from './operations/slant.ts';
