@@ -172,6 +172,25 @@ function standsAcross(
   return [{ outline, surface: plane }];
 }
 
+interface FaceInBall {
+  readonly face: PlacedFace;
+  readonly ball: Ball;
+}
+
+/** Found once for each box, which never changes. */
+const knownRound = new WeakMap<FoldingBox, readonly FaceInBall[]>();
+
+/** The faces of a box that may be a wall of its room; film is none: what is seen through it is open. */
+function facesRound(box: FoldingBox): readonly FaceInBall[] {
+  const before = knownRound.get(box);
+  if (before) return before;
+  const faces = closedFaces(box)
+    .filter(({ role }) => role !== 'film')
+    .map((face) => ({ face, ball: ballRound(face) }));
+  knownRound.set(box, faces);
+  return faces;
+}
+
 /** What finds the card behind a place of the room’s side. */
 function finder(bare: Undressed) {
   const box = insideBox(bare);
@@ -179,10 +198,7 @@ function finder(bare: Undressed) {
   const cutouts = new Map<string, readonly Cutout[]>(
     pieces.map(({ id, grid }) => [id, grid.cutouts.filter(isOpening)]),
   );
-  // Film is no wall: what is seen through it is open.
-  const faces = closedFaces(box)
-    .filter(({ role }) => role !== 'film')
-    .map((face) => ({ face, ball: ballRound(face) }));
+  const faces = facesRound(box);
   const openingsIn = (
     { part, at }: { readonly part: FoldingPart; readonly at: number },
     seen: { readonly axes: FaceAxes; readonly outline: readonly Point[] },

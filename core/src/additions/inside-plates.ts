@@ -12,7 +12,7 @@ import type { BoxSide } from '../make/index.ts';
 import type { Piece, Point } from '../piece/index.ts';
 import type { InsideFace, RoomSide, RoomSides } from './inside-faces.ts';
 import { widened } from './openings.ts';
-import { areaOf, boundsOf, cornersOf, cutTo, isConvex } from './outline.ts';
+import { areaOf, boundsOf, cornersOf, cutTo, isConvex, type Bounds } from './outline.ts';
 import { isCutAlike, panelGrid, panelShape, type PanelShape } from './panel-shape.ts';
 
 /** So much smaller a plate is than its side of the room on every edge, to be laid in. */
@@ -74,6 +74,13 @@ function standing(
   return cutTo(outline, cornersOf({ left: from, right: to, bottom, top: bottom + high }), 0);
 }
 
+/** How much two rectangles have in common. */
+function sharedArea(one: Bounds, other: Bounds): number {
+  const wide = Math.min(one.right, other.right) - Math.max(one.left, other.left);
+  const high = Math.min(one.top, other.top) - Math.max(one.bottom, other.bottom);
+  return Math.max(0, wide) * Math.max(0, high);
+}
+
 /** What is left of a side where no card lies nearer than so far out: at its ends, above or below, whichever costs least of it. */
 export function clearOf(
   outline: readonly Point[],
@@ -83,9 +90,12 @@ export function clearOf(
   return [...before, ...across()]
     .filter(({ surface }) => surface < out - 1e-3)
     .reduce<readonly Point[]>((rest, other) => {
-      if (rest.length < 3 || areaOf(cutTo(other.outline, rest, 0)) < leastCover) return rest;
+      if (rest.length < 3) return rest;
       const whole = boundsOf(rest);
       const taken = boundsOf(other.outline);
+      // Most of it, as the walls at its ends, only touches the rectangle round what is left.
+      if (sharedArea(whole, taken) < leastCover) return rest;
+      if (areaOf(cutTo(other.outline, rest, 0)) < leastCover) return rest;
       const ways = [
         { ...whole, left: taken.right },
         { ...whole, right: taken.left },
