@@ -29,11 +29,14 @@ function nearness(choice: AdditionChoice): 0 | 1 | 2 {
   return goesRound === 'under all' ? 0 : goesRound === 'within all' ? 2 : 1;
 }
 
-/** Whether one of the additions lies nearer to the gift than another: what is put in later does. */
-function isNearer(additions: readonly AdditionChoice[], one: number, other: number): boolean {
-  const [a, b] = [additions[one], additions[other]];
-  if (!a || !b || one === other) return false;
-  return nearness(a) > nearness(b) || (nearness(a) === nearness(b) && one > other);
+/** For each of the additions those that lie nearer to the gift than it does: what is put in later does. */
+function nearerThanEach(additions: readonly AdditionChoice[]) {
+  const each = additions.map((choice) => ({ choice, near: nearness(choice) }));
+  return each.map(({ near }, i) =>
+    each.flatMap((other, j) =>
+      other.near > near || (other.near === near && j > i) ? [other.choice] : [],
+    ),
+  );
 }
 
 /** How wide the ribbon is that goes through a band; undefined where none does. */
@@ -51,15 +54,13 @@ export function eachInTurn<Result>(
 ): readonly Result[] {
   const taken: FlatFace[] = [];
   const firstBand = additions.find(({ addition }) => addition === 'band');
+  const nearer = nearerThanEach(additions);
+  const step = stepOfCuts(kit);
   let firstPaper = papers.length - papersWorn(additions).length;
   return additions.map((choice, i) => {
     const addition = additionOf(choice);
     const box = { ...bare, taken: [...taken] };
-    const step = stepOfCuts(kit);
-    const inner = roomTaken(
-      additions.filter((_, j) => isNearer(additions, j, i)),
-      gift,
-    );
+    const inner = roomTaken(nearer[i] ?? [], gift);
     const field = `additions.${i}`;
     const threaded = choice === firstBand ? ribbonThroughBand(additions) : undefined;
     const result = put(choice, box, {

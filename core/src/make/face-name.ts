@@ -3,6 +3,7 @@ import {
   closedFaces,
   origin,
   scale,
+  subtract,
   type FoldingBox,
   type FoldingPart,
   type PlacedFace,
@@ -189,14 +190,15 @@ function sideways({ x, y, z }: Vector): BoxSide {
 /** At which end of the face that it hangs on a face is: where they are folded. */
 function endOf(part: FoldingPart, over: PlacedFace, face: number): BoxSide {
   const ring = part.pattern.faces[over.face]?.corners ?? [];
-  const fold = (part.pattern.around[face] ?? []).filter(
-    ({ left, right }) => left === over.face || right === over.face,
-  );
-  const ends = fold.flatMap(({ from, to }) =>
-    [from, to].flatMap((corner) => over.ring[ring.indexOf(corner)] ?? []),
-  );
-  const [a, b] = [middleOf(ends), boxMiddle(over.ring)];
-  return nearest({ x: a.x - b.x, y: a.y - b.y, z: a.z - b.z }).direction;
+  const ends: Vector[] = [];
+  for (const { left, right, from, to } of part.pattern.around[face] ?? []) {
+    if (left !== over.face && right !== over.face) continue;
+    for (const corner of [from, to]) {
+      const end = over.ring[ring.indexOf(corner)];
+      if (end) ends.push(end);
+    }
+  }
+  return nearest(subtract(middleOf(ends), boxMiddle(over.ring))).direction;
 }
 
 /** Walls round more than four corners face where they may: they are counted in their row. */
