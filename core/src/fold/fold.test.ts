@@ -4,11 +4,15 @@ import {
   allStyles,
   foldingBox,
   paperFor,
+  papersOf,
   planBox,
   sceneAt,
   usualRequest,
+  type Piece,
   type PlanRequest,
 } from '../index.ts';
+import { withoutOpenings } from '../additions/index.ts';
+import { dressed } from '../testing/dressed.ts';
 import { faultsInSpace } from '../testing/proof.ts';
 import { requestsIn, sundial } from '../testing/requests.ts';
 
@@ -31,6 +35,30 @@ describe.each(allStyles.map((style) => ({ name: style.name, style })))('$name', 
       }),
       // The same boxes each time; `npm run bench` sweeps thousands of others.
       { numRuns: 25 },
+    );
+  });
+});
+
+describe('a box made ready to fold', () => {
+  it('is as it would be by itself, whatever was made ready of its parts before', () => {
+    fc.assert(
+      fc.property(dressed(requestsIn(allStyles)), (request) => {
+        const result = planBox(request);
+        fc.pre(result.ok);
+        const { pieces, assembly } = result.plan;
+        const ready = (own: typeof pieces, how: typeof assembly) => {
+          const thicknessOf = (piece: Piece) => paperFor(papersOf(request), piece.paper).thickness;
+          return foldingBox(own, thicknessOf, how).parts.map(
+            ({ pattern, root, faces, lifts, heaps }) => ({
+              ...{ outlines: pattern.faces, root, faces, lifts, heaps },
+            }),
+          );
+        };
+        const plain = [...withoutOpenings(pieces)];
+        // Without its holes and bites a piece may have its faces in another order.
+        for (const own of [plain, pieces, plain])
+          expect(ready(own, assembly)).toEqual(ready(own, structuredClone(assembly)));
+      }),
     );
   });
 });
