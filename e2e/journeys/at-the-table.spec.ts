@@ -128,6 +128,7 @@ test('undo and redo, the slider, the arrow keys and the other ruler', async ({ d
 
   await page.getByLabel('Height', { exact: true }).press('ArrowUp');
   await expect(page.getByLabel('Height', { exact: true })).toHaveValue('5/8');
+  await expect.poll(() => base.innerText()).not.toBe(before);
 
   // Figures in millimetres change no tool and no cut; the tools that go with them are another choice.
   const trimmer = page.getByRole('combobox', { name: 'Trimmer' });

@@ -226,6 +226,8 @@ test('the bar is one row at every width, with all of it in reach', async ({ demo
   for (const view of ['', '/compare', '/limits', '/make']) {
     await page.setViewportSize({ width: 1280, height: 800 });
     await page.goto(`${address}${view}`);
+    // What the server has shown has a bar of its own, until the page has come.
+    await expect(page.locator('#first-sight')).toHaveCount(0);
     // The field of the Box view, or a name that is no field.
     await expect(page.locator('header.bar .name input, header.bar .box-name')).toBeVisible();
     for (const width of [1400, 1280, 1239, 844, 768, 680, 390, 320]) {
