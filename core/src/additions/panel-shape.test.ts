@@ -1,6 +1,7 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { millimetres } from '../index.ts';
-import { panelShape, widestMargin } from './panel-shape.ts';
+import { isCutAlike, panelShape, widestMargin } from './panel-shape.ts';
 
 const outline = [
   { x: -40, y: -20 },
@@ -48,5 +49,50 @@ describe('the shape of a panel', () => {
     expect(widest).toBe(millimetres(17));
     expect(cut([], 17).ok).toBe(true);
     expect(cut([], 18)).toEqual({ ok: false, why: 'margin' });
+  });
+
+  it('is cut alike whichever corner of its opening is told first, and not where one lies elsewhere', () => {
+    const corners = fc
+      .array(
+        fc.record({ x: fc.integer({ min: -30, max: 30 }), y: fc.integer({ min: -12, max: 12 }) }),
+        {
+          minLength: 3,
+          maxLength: 8,
+        },
+      )
+      .filter((all) => new Set(all.map(({ x, y }) => `${x} ${y}`)).size === all.length);
+    fc.assert(
+      fc.property(
+        corners,
+        fc.nat(),
+        fc.nat(),
+        fc.double({ min: 0.03, max: 0.9, noNaN: true }),
+        (ring, turn, which, off) => {
+          const shapeOf = (corners: readonly { readonly x: number; readonly y: number }[]) => ({
+            ...{ width: millimetres(80), height: millimetres(40) },
+            cutouts: [
+              {
+                ...{ shape: 'trim' as const, use: 'clearing' as const },
+                corners: corners.map(({ x, y }) => ({
+                  x: millimetres(x + 40),
+                  y: millimetres(y + 20),
+                })),
+              },
+            ],
+          });
+          const from = turn % ring.length;
+          // Whatever is worked out in space is off by a hair.
+          const turned = [...ring.slice(from), ...ring.slice(0, from)].map(({ x, y }) => ({
+            x: x + 1e-6,
+            y,
+          }));
+          expect(isCutAlike(shapeOf(ring), shapeOf(turned))).toBe(true);
+          const moved = turned.map((corner, i) =>
+            i === which % ring.length ? { ...corner, y: corner.y + off } : corner,
+          );
+          expect(isCutAlike(shapeOf(ring), shapeOf(moved))).toBe(false);
+        },
+      ),
+    );
   });
 });

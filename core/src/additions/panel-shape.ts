@@ -60,25 +60,47 @@ export function isCutAlike(one: CutShape, other: CutShape): boolean {
 type CutShape = Pick<PanelShape, 'width' | 'height' | 'cutouts'>;
 
 function isSameCutout(one: Cutout, other: Cutout): boolean {
-  const [places, others] = [placesOf(one), placesOf(other)];
-  return (
-    one.shape === other.shape &&
-    one.use === other.use &&
-    places.length === others.length &&
-    places.every((place, i) => Math.abs(place - (others[i] ?? Infinity)) < sameCut)
-  );
-}
-
-function placesOf(cutout: Cutout): readonly Length[] {
-  switch (cutout.shape) {
+  if (one.use !== other.use) return false;
+  switch (one.shape) {
+    case 'trim':
+      return other.shape === 'trim' && isSameRing(one.corners, other.corners);
+    case 'corner':
+      return (
+        other.shape === 'corner' &&
+        isSamePlace(one.at, other.at) &&
+        isNear(one.along, other.along) &&
+        isNear(one.down, other.down)
+      );
     case 'hole':
     case 'notch':
-      return [cutout.centre.x, cutout.centre.y, cutout.radius];
-    case 'corner':
-      return [cutout.at.x, cutout.at.y, cutout.along, cutout.down];
-    case 'trim':
-      return cutout.corners.flatMap(({ x, y }) => [x, y]);
+      return (
+        other.shape === one.shape &&
+        isSamePlace(one.centre, other.centre) &&
+        isNear(one.radius, other.radius)
+      );
   }
+}
+
+function isNear(one: Length, other: Length): boolean {
+  return Math.abs(one - other) < sameCut;
+}
+
+function isSamePlace(one: Spot, other: Spot): boolean {
+  return isNear(one.x, other.x) && isNear(one.y, other.y);
+}
+
+/** Whether corners are the same the same way round, whichever of them is told first. */
+function isSameRing(one: readonly Spot[], other: readonly Spot[]): boolean {
+  const count = one.length;
+  return (
+    count === other.length &&
+    other.some((_, from) =>
+      one.every((corner, i) => {
+        const there = other[(from + i) % count];
+        return there !== undefined && isSamePlace(corner, there);
+      }),
+    )
+  );
 }
 
 /** The middle of a rectangle, with other sides. */
