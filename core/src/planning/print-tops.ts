@@ -1,7 +1,7 @@
 import { withoutOpenings } from '../additions/index.ts';
 import { foldingBox, type FoldingBox } from '../fold/index.ts';
 import { seenPrints, type SeenFace } from '../make/index.ts';
-import { hasWayUp, paperFor, type Paper, type Papers } from '../paper/index.ts';
+import { hasWayUp, paperFor, type Paper, type Papers, type Sheet } from '../paper/index.ts';
 import { cutSizeOf, type Piece, type Side } from '../piece/index.ts';
 import type { PlanRequest } from '../request/index.ts';
 import type { Plan } from './plan.ts';
@@ -29,9 +29,11 @@ function worthOf(faces: readonly SeenFace[], top: Side): number {
   );
 }
 
-/** The ways that a piece may lie on its sheet, by where the top of the print comes to. */
-export function topsOnSheet({ grid }: Pick<Piece, 'grid'>, { sheet }: Paper): readonly Side[] {
-  const { width, height } = cutSizeOf(grid);
+/** The ways that a piece of this size may lie on its sheet, by where the top of the print comes to. */
+export function topsOnSheet(
+  { width, height }: Pick<Sheet, 'width' | 'height'>,
+  { sheet }: Paper,
+): readonly Side[] {
   const isStraight = width <= sheet.width && height <= sheet.height;
   const isTurned = height <= sheet.width && width <= sheet.height;
   return tops.filter((top) => (top === 'top' || top === 'bottom' ? isStraight : isTurned));
@@ -83,7 +85,7 @@ export function withPrintTops(box: DrawnBox, request: PlanRequest): DrawnBox {
       const { piece } = marked;
       if (!hasWayUp(paperFor(papers, piece.paper))) return marked;
       const faces = seen.filter(({ part }) => part.piece.id === piece.id);
-      const open = topsOnSheet(piece, paperFor(papers, piece.paper));
+      const open = topsOnSheet(cutSizeOf(piece.grid), paperFor(papers, piece.paper));
       const wanted = request.printTops[piece.id];
       const printTop = wanted && open.includes(wanted) ? wanted : bestTop(faces, open);
       return printTop === 'top' ? marked : { ...marked, piece: { ...piece, printTop } };

@@ -66,7 +66,7 @@ export function printsOnBox(plan: Plan, asked: PlanRequest): readonly PrintOnPie
     const named = mine.map((face) => ({ face, name: faceNames(box, face.part)[face.face] }));
     const facesThat = (holds: (face: SeenFace) => boolean) =>
       uniqueFaces(named.flatMap(({ face, name }) => (name && holds(face) ? [name] : [])));
-    const open = topsOnSheet(piece, paperFor(papers, piece.paper));
+    const open = topsOnSheet(cutSizeOf(piece.grid), paperFor(papers, piece.paper));
     const best = bestTop(mine, tops);
     const turns = open
       .filter((top) => top !== now)

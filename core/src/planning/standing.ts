@@ -1,10 +1,11 @@
 import type { StyleFrame, Worn } from '../forms/index.ts';
-import { layOut as onSheets, type SheetUse } from '../make/index.ts';
+import { layOut as onSheets, type SheetPiece, type SheetUse } from '../make/index.ts';
 import { paperFor } from '../paper/index.ts';
 import { cutSizeOf } from '../piece/index.ts';
 import type { PlanRequest, Problem } from '../request/index.ts';
 import type { BothLeans } from './judge-pairs.ts';
 import type { CardUse } from './least-card.ts';
+import { cardHoweverTurned, cardOf } from './own-card.ts';
 import { hasOneWayPrint, withPrintTops } from './print-tops.ts';
 import {
   cutSizeIn,
@@ -38,12 +39,7 @@ export interface Standing {
 
 /** How much of its sheets a box takes; what can't be laid out takes more than any that can. */
 function cardUse(laidOut: LaidOut): CardUse {
-  if (!laidOut.ok) return { sheets: Infinity, used: Infinity };
-  const { sheets } = laidOut;
-  return {
-    sheets: sheets.reduce((sum, use) => sum + use.sheets, 0),
-    used: sheets.reduce((sum, use) => sum + use.sheets * (1 - use.leftOver), 0),
-  };
+  return laidOut.ok ? cardOf(laidOut.sheets) : { sheets: Infinity, used: Infinity };
 }
 
 const nothing: Worn = { pieces: [], parts: [], stacks: [] };
@@ -58,10 +54,12 @@ export function standOnSheets(
   // What it wears may turn its prints: whether its own pieces go on their sheets is known with that.
   const known = box.frame.wears ? undefined : own();
   if (known?.ok === false) return known;
-  return {
-    ok: true,
-    standing: { request, leans: bothLeans(box, request), card: () => cardUse(own()), layOut },
-  };
+  const card = once(() =>
+    known
+      ? cardOf(known.sheets)
+      : (cardHoweverTurned(piecesIn(box), request.papers) ?? cardUse(own())),
+  );
+  return { ok: true, standing: { request, leans: bothLeans(box, request), card, layOut } };
 }
 
 /** A value that is worked out the first time that it is asked for. */
@@ -72,19 +70,22 @@ function once<Value>(work: () => Value): () => Value {
 
 /** The box without what it wears on its sheets. */
 function layOutOwn(box: SolvedFrame, request: PlanRequest): LaidOut {
-  const { pieces } = box.frame;
-  const papers = pieces.map(({ paper }) => paperFor(request.papers, paper));
+  const papers = box.frame.pieces.map(({ paper }) => paperFor(request.papers, paper));
   if (hasOneWayPrint(papers)) {
     const frame: StyleFrame = { ...box.frame, wears: () => ({ ok: true, worn: nothing }) };
     return layOutDrawn({ ...box, frame }, request);
   }
-  const sized = pieces.map(({ id, paper, copies }) => ({
+  return { ok: true, sheets: onSheets(piecesIn(box), request.papers) };
+}
+
+/** The pieces of the box itself, at the lengths that are chosen. */
+function piecesIn({ frame, solution }: SolvedFrame): readonly SheetPiece[] {
+  return frame.pieces.map(({ id, paper, copies }) => ({
     id,
     paper,
     copies,
-    ...cutSizeIn(box.solution, id),
+    ...cutSizeIn(solution, id),
   }));
-  return { ok: true, sheets: onSheets(sized, request.papers) };
 }
 
 /** What a box wears is cut to its pieces, and a print is turned to what it comes to: they are drawn first. */

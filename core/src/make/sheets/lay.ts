@@ -188,7 +188,11 @@ function layOneByOne(paper: Paper, pieces: readonly SheetPiece[], least: number)
 
 /** Strips are quicker to cut; they are left only where that saves a sheet. */
 function layForTrimmer(paper: Paper, pieces: readonly SheetPiece[]): SheetUse {
-  const used = pieces.reduce((sum, { copies, width, height }) => sum + copies * width * height, 0);
+  // The same to the last digit whichever way a piece lies.
+  const used = pieces.reduce(
+    (sum, { copies, width, height }) => sum + copies * (width * height),
+    0,
+  );
   const sheet = paper.sheet.width * paper.sheet.height;
   const least = Math.ceil(used / sheet);
   const strips = layInStrips(paper, pieces);
