@@ -27,7 +27,8 @@ export function interiorPoint(
     return { x: (a.x + c.x) / 2, y: (a.y + c.y) / 2 };
   const rings = [ring, ...holes];
   let best: Place = { x: ring[0]?.x ?? 0, y: ring[0]?.y ?? 0, run: 0 };
-  for (const band of bandsOf(rings)) {
+  const bands = bandsOf(rings);
+  for (let band = takeHighest(bands); band; band = takeHighest(bands)) {
     // No run counts for more than its band is high, and those that come are lower still.
     if (band.high < best.run) break;
     const crossings = crossingsAt(rings, band.y);
@@ -47,15 +48,29 @@ interface Place extends Point {
   readonly run: number;
 }
 
-/** What lies between two corner heights that follow each other, by the height of its middle: the highest first. */
-function bandsOf(rings: readonly (readonly Point[])[]) {
-  const heights = rings.flatMap((each) => each.map(({ y }) => y)).sort((a, b) => a - b);
-  return heights
-    .flatMap((above, i) => {
-      const below = heights[i + 1] ?? above;
-      return below > above ? [{ y: (above + below) / 2, high: below - above }] : [];
-    })
-    .sort((a, b) => b.high - a.high);
+/** What lies between two corner heights that follow each other, by the height of its middle. */
+interface Band {
+  readonly y: number;
+  readonly high: number;
+}
+
+function bandsOf(rings: readonly (readonly Point[])[]): Band[] {
+  const heights = Float64Array.from(rings.flatMap((each) => each.map(({ y }) => y))).sort();
+  const bands: Band[] = [];
+  heights.forEach((below, i) => {
+    const above = heights[i - 1] ?? below;
+    if (below > above) bands.push({ y: (above + below) / 2, high: below - above });
+  });
+  return bands;
+}
+
+/** Takes the highest band out of some, the topmost of those; mostly the first will do. */
+function takeHighest(bands: Band[]): Band | undefined {
+  const [first] = bands;
+  if (!first) return undefined;
+  const highest = bands.reduce((best, band) => (band.high > best.high ? band : best), first);
+  bands.splice(bands.indexOf(highest), 1);
+  return highest;
 }
 
 /** A point inside a ring, which is found at once where that has no dents: the middle of its corners. */

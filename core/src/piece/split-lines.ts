@@ -22,28 +22,40 @@ const strength: Record<Make, number> = { edge: 3, cut: 2, slit: 1, score: 0 };
 /** Splits all lines of a piece where they meet; where two lie on one another the stronger make stays. */
 export function splitLines(segments: readonly Segment[]): SplitLines {
   const index = new CornerIndex();
-  const runs: Run[] = [];
-  /** The runs at each corner that is the lower one of their two, by their places. */
-  const runsFrom: number[][] = [];
+  const runs = new RunIndex();
   for (const { segment, wide, high, stops } of meetings(segments)) {
     if (stops.length > 2) stops.sort((a, b) => a - b);
     const { x, y } = segment.from;
-    let from: number | undefined;
+    let from = -1;
     for (const t of stops) {
       const to = index.at(x + t * wide, y + t * high);
-      if (from !== undefined && from !== to) {
-        const [low, far] = from < to ? [from, to] : [to, from];
-        const here = (runsFrom[low] ??= []);
-        const place = here.find((each) => runs[each]?.from === far || runs[each]?.to === far);
-        const known = runs[place ?? -1];
-        if (place === undefined || !known) here.push(runs.push({ from, to, segment }) - 1);
-        else if (strength[known.segment.make] < strength[segment.make])
-          runs[place] = { from, to, segment };
-      }
+      if (from >= 0 && from !== to) runs.put({ from, to, segment });
       from = to;
     }
   }
-  return { corners: index.corners, runs };
+  return { corners: index.corners, runs: runs.runs };
+}
+
+/** The runs of a piece, each once: of those that lie on one another the strongest. */
+class RunIndex {
+  readonly runs: Run[] = [];
+  /** The place of the last run whose lower corner a corner is, and of the one before each run; below zero where none is. */
+  readonly #lastFrom: number[] = [];
+  readonly #before: number[] = [];
+
+  put(run: Run): void {
+    const low = Math.min(run.from, run.to);
+    const far = Math.max(run.from, run.to);
+    const last = this.#lastFrom[low] ?? -1;
+    for (let place = last; place >= 0; place = this.#before[place] ?? -1) {
+      const known = this.runs[place];
+      if (known?.from !== far && known?.to !== far) continue;
+      if (strength[known.segment.make] < strength[run.segment.make]) this.runs[place] = run;
+      return;
+    }
+    this.#before.push(last);
+    this.#lastFrom[low] = this.runs.push(run) - 1;
+  }
 }
 
 /** The corners of a piece, each once. */
@@ -89,6 +101,7 @@ interface Bounded {
   readonly wide: number;
   readonly high: number;
   readonly length: number;
+  readonly lengthSquared: number;
   readonly left: number;
   readonly right: number;
   readonly top: number;
@@ -98,12 +111,15 @@ interface Bounded {
 
 function withBounds(segment: Segment): Bounded {
   const { from, to } = segment;
-  const [wide, high] = [to.x - from.x, to.y - from.y];
+  const wide = to.x - from.x;
+  const high = to.y - from.y;
+  const lengthSquared = wide * wide + high * high;
   return {
     segment,
     wide,
     high,
-    length: Math.sqrt(wide * wide + high * high),
+    length: Math.sqrt(lengthSquared),
+    lengthSquared,
     left: Math.min(from.x, to.x) - same / 2,
     right: Math.max(from.x, to.x) + same / 2,
     top: Math.min(from.y, to.y) - same / 2,
@@ -153,9 +169,9 @@ function addMeetings(line: Bounded, other: Bounded): void {
     addStop(line, sideA / (sideA - sideB));
 }
 
-/** How far along a line (0–1) a point is. */
-function along({ segment: { from }, wide, high, length }: Bounded, { x, y }: Point): number {
-  return ((x - from.x) * wide + (y - from.y) * high) / (length * length);
+/** How far along a line (0–1) a point is; 0 and 1 exactly at its ends. */
+function along({ segment: { from }, wide, high, lengthSquared }: Bounded, { x, y }: Point): number {
+  return ((x - from.x) * wide + (y - from.y) * high) / lengthSquared;
 }
 
 /** Adds a stop so far along a line, if that is on it. */

@@ -105,9 +105,9 @@ function facesBetweenLines(grid: ScoreGrid): Subdivision {
     const [one, other] = [faceOf[sides.left[i] ?? -1], faceOf[sides.right[i] ?? -1]];
     const beside = one === undefined ? [] : [one];
     if (other !== undefined) beside.push(other);
-    const edge = { from, to, make, faces: beside };
     // Most runs are cuts, which belong to no line.
-    return fold || line ? { ...edge, ...(fold && { fold }), ...(line && { line }) } : edge;
+    if (line) return { from, to, make, line, faces: beside, ...(fold && { fold }) };
+    return fold ? { from, to, make, fold, faces: beside } : { from, to, make, faces: beside };
   });
   return { corners, edges, faces };
 }
@@ -135,15 +135,36 @@ function roleFinder(
   place: (point: GridPoint) => Point,
   wastes: readonly Waste[],
 ): (point: Point) => CellRole {
-  const patches = grid.patches.map(({ role, corners }) => ({ role, ring: corners.map(place) }));
+  const cutAway = wastes.map(({ ring }) => region(ring));
+  const patches = grid.patches.map(({ role, corners }) => ({
+    role,
+    isAt: region(corners.map(place)),
+  }));
   const rights = grid.columns.map((_, i) => place({ column: i + 1, row: 0 }).x);
   const bottoms = grid.rows.map((_, i) => place({ column: 0, row: i + 1 }).y);
   return (point) => {
-    if (wastes.some(({ ring }) => isInside(ring, point))) return 'waste';
-    const patch = patches.find(({ ring }) => isInside(ring, point));
+    if (cutAway.some((isAt) => isAt(point))) return 'waste';
+    const patch = patches.find(({ isAt }) => isAt(point));
     if (patch) return patch.role;
     const column = rights.findIndex((right) => point.x < right);
     const row = bottoms.findIndex((bottom) => point.y < bottom);
     return grid.roles[row]?.[column] ?? 'waste';
   };
+}
+
+/** Tells whether points lie inside a ring: of most it is known by the rectangle round that. */
+function region(ring: readonly Point[]): (point: Point) => boolean {
+  let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const { x, y } of ring) {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    top = Math.min(top, y);
+    bottom = Math.max(bottom, y);
+  }
+  return (point) =>
+    point.x >= left &&
+    point.x <= right &&
+    point.y >= top &&
+    point.y <= bottom &&
+    isInside(ring, point);
 }

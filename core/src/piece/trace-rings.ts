@@ -14,6 +14,8 @@ interface Spoke {
   /** The run that it is, and whether it leaves the corner that this begins at. */
   readonly run: number;
   readonly isForward: boolean;
+  /** What it comes after and before at its corner. */
+  readonly turn: number;
 }
 
 /** Walks every bounded face once, always taking the next run clockwise at a corner. */
@@ -49,31 +51,26 @@ export function traceRings(corners: readonly Point[], runs: readonly Run[]): Tra
   return { rings, sides: { left, right } };
 }
 
-/** Runs by the way that they leave their corner. */
-function inTurn(
-  spokes: readonly Spoke[],
-  corners: readonly Point[],
-  { x, y }: Point = { x: 0, y: 0 },
-): readonly Spoke[] {
-  const angleOf = ({ to }: Spoke) => {
-    const end = corners[to];
-    return end ? Math.atan2(end.y - y, end.x - x) : 0;
-  };
-  return spokes
-    .map((spoke) => ({ spoke, angle: angleOf(spoke) }))
-    .sort((one, other) => one.angle - other.angle)
-    .map(({ spoke }) => spoke);
+/** What grows with the angle of a way as it is turned once round, from the left by the top, without one being reckoned. */
+function turnOf(from: Point, to: Point): number {
+  const wide = to.x - from.x;
+  const high = to.y - from.y;
+  const share = wide / (Math.abs(wide) + Math.abs(high));
+  return high < 0 ? share - 1 : 1 - share;
 }
 
 /** The runs at each corner, in the order in which they leave it. */
 function spokesOf(corners: readonly Point[], runs: readonly Run[]): readonly (readonly Spoke[])[] {
   const spokes = corners.map((): Spoke[] => []);
+  const put = (from: number, to: number, run: number, isForward: boolean) => {
+    const [corner, end] = [corners[from], corners[to]];
+    if (corner && end) spokes[from]?.push({ to, run, isForward, turn: turnOf(corner, end) });
+  };
   runs.forEach(({ from, to }, run) => {
-    spokes[from]?.push({ to, run, isForward: true });
-    spokes[to]?.push({ to: from, run, isForward: false });
+    put(from, to, run, true);
+    put(to, from, run, false);
   });
   // Of two, each comes after the other.
-  return spokes.map((each, corner) =>
-    each.length > 2 ? inTurn(each, corners, corners[corner]) : each,
-  );
+  for (const each of spokes) if (each.length > 2) each.sort((one, other) => one.turn - other.turn);
+  return spokes;
 }
