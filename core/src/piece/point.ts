@@ -7,10 +7,11 @@ export interface Point {
 /** Twice the area that a ring encloses; above zero when it runs clockwise as drawn (y down). */
 export function doubleArea(ring: readonly Point[]): number {
   let total = 0;
-  ring.forEach((point, i) => {
-    const next = ring[(i + 1) % ring.length] ?? point;
-    total += point.x * next.y - next.x * point.y;
-  });
+  let before = ring.at(-1);
+  for (const point of ring) {
+    if (before) total += before.x * point.y - point.x * before.y;
+    before = point;
+  }
   return total;
 }
 
@@ -55,7 +56,10 @@ interface Band {
 }
 
 function bandsOf(rings: readonly (readonly Point[])[]): Band[] {
-  const heights = Float64Array.from(rings.flatMap((each) => each.map(({ y }) => y))).sort();
+  const heights = new Float64Array(rings.reduce((sum, { length }) => sum + length, 0));
+  let count = 0;
+  for (const ring of rings) for (const { y } of ring) heights[count++] = y;
+  heights.sort();
   const bands: Band[] = [];
   heights.forEach((below, i) => {
     const above = heights[i - 1] ?? below;

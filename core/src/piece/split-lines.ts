@@ -24,7 +24,6 @@ export function splitLines(segments: readonly Segment[]): SplitLines {
   const index = new CornerIndex();
   const runs = new RunIndex();
   for (const { segment, wide, high, stops } of meetings(segments)) {
-    if (stops.length > 2) stops.sort((a, b) => a - b);
     const { x, y } = segment.from;
     let from = -1;
     for (const t of stops) {
@@ -95,7 +94,7 @@ class CornerIndex {
   }
 }
 
-/** A line with the rectangle round it, a hair wider, and how far along it (0–1) others meet it or it ends. */
+/** A line with the rectangle round it, a hair wider, and how far along it (0–1) others meet it or it ends, in order. */
 interface Bounded {
   readonly segment: Segment;
   readonly wide: number;
@@ -178,5 +177,12 @@ function along({ segment: { from }, wide, high, lengthSquared }: Bounded, { x, y
 function addStop({ length, stops }: Bounded, t: number): void {
   const slack = same / length;
   // Most lines meet at their ends, which are stops already.
-  if (t > -slack && t < 1 + slack && t !== 0 && t !== 1) stops.push(t);
+  if (t <= -slack || t >= 1 + slack || t === 0 || t === 1) return;
+  let place = stops.length;
+  for (; place > 0; place--) {
+    const before = stops[place - 1] ?? 0;
+    if (before <= t) break;
+    stops[place] = before;
+  }
+  stops[place] = t;
 }

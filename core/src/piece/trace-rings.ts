@@ -63,14 +63,22 @@ function turnOf(from: Point, to: Point): number {
 function spokesOf(corners: readonly Point[], runs: readonly Run[]): readonly (readonly Spoke[])[] {
   const spokes = corners.map((): Spoke[] => []);
   const put = (from: number, to: number, run: number, isForward: boolean) => {
-    const [corner, end] = [corners[from], corners[to]];
-    if (corner && end) spokes[from]?.push({ to, run, isForward, turn: turnOf(corner, end) });
+    const corner = corners[from];
+    const end = corners[to];
+    const around = spokes[from];
+    if (!corner || !end || !around) return;
+    const turn = turnOf(corner, end);
+    let place = around.length;
+    for (; place > 0; place--) {
+      const before = around[place - 1];
+      if (!before || before.turn <= turn) break;
+      around[place] = before;
+    }
+    around[place] = { to, run, isForward, turn };
   };
   runs.forEach(({ from, to }, run) => {
     put(from, to, run, true);
     put(to, from, run, false);
   });
-  // Of two, each comes after the other.
-  for (const each of spokes) if (each.length > 2) each.sort((one, other) => one.turn - other.turn);
   return spokes;
 }

@@ -87,31 +87,41 @@ function towards(from: Point, to: Point, distance: number): Point {
   };
 }
 
+/** The corners along both flanks of a cell that hangs on one of its sides: at its hinge, its free end, and back. */
+function flanksAt(
+  hinge: Side,
+  { topLeft, topRight, bottomLeft, bottomRight }: ReturnType<typeof cornersOf>,
+): readonly (readonly [Point, Point, Point, Point])[] {
+  switch (hinge) {
+    case 'left':
+      return [
+        [topLeft, topRight, bottomRight, bottomLeft],
+        [bottomLeft, bottomRight, topRight, topLeft],
+      ];
+    case 'right':
+      return [
+        [topRight, topLeft, bottomLeft, bottomRight],
+        [bottomRight, bottomLeft, topLeft, topRight],
+      ];
+    case 'top':
+      return [
+        [topLeft, bottomLeft, bottomRight, topRight],
+        [topRight, bottomRight, bottomLeft, topLeft],
+      ];
+    case 'bottom':
+      return [
+        [bottomLeft, topLeft, topRight, bottomRight],
+        [bottomRight, topRight, topLeft, bottomLeft],
+      ];
+  }
+}
+
 /** The two wedges that a taper cuts away: hinge corner, free corner, drawn-in corner, shoulder. */
 function taperWaste(taper: Taper, place: (point: GridPoint) => Point): readonly Waste[] {
-  const corners = cornersOf(taper.cell, place);
   const inset = toMillimetres(taper.inset);
   const shoulder = toMillimetres(taper.shoulder ?? zero);
-  const { topLeft, topRight, bottomLeft, bottomRight } = corners;
-  const flanks: Record<Side, readonly (readonly [Point, Point, Point, Point])[]> = {
-    left: [
-      [topLeft, topRight, bottomRight, bottomLeft],
-      [bottomLeft, bottomRight, topRight, topLeft],
-    ],
-    right: [
-      [topRight, topLeft, bottomLeft, bottomRight],
-      [bottomRight, bottomLeft, topLeft, topRight],
-    ],
-    top: [
-      [topLeft, bottomLeft, bottomRight, topRight],
-      [topRight, bottomRight, bottomLeft, topLeft],
-    ],
-    bottom: [
-      [bottomLeft, topLeft, topRight, bottomRight],
-      [bottomRight, topRight, topLeft, bottomLeft],
-    ],
-  };
-  return flanks[taper.hinge].map(([hinge, free, otherFree, otherHinge]): Waste => {
+  const corners = cornersOf(taper.cell, place);
+  return flanksAt(taper.hinge, corners).map(([hinge, free, otherFree, otherHinge]): Waste => {
     const drawnIn = towards(free, otherFree, inset);
     if (shoulder === 0) return { ring: [hinge, free, drawnIn], cuts: [[hinge, drawnIn]] };
     const stand = towards(hinge, otherHinge, shoulder);
