@@ -29,11 +29,15 @@ export function choiceOf({ piece, role, faces, nth, isOnLid }: FaceName): FaceCh
   };
 }
 
-const keys = ['piece', 'role', 'faces', 'nth', 'isOnLid'] as const;
-
 /** Whether two choices pick the same face. */
 export function isSameFace(one: FaceChoice, other: FaceChoice): boolean {
-  return keys.every((key) => one[key] === other[key]);
+  return (
+    one.piece === other.piece &&
+    one.role === other.role &&
+    one.faces === other.faces &&
+    one.nth === other.nth &&
+    one.isOnLid === other.isOnLid
+  );
 }
 
 /**

@@ -143,7 +143,7 @@ export function flatFaces(
   const unseen = box.parts.flatMap((part) => {
     const names = namesOf.get(part.piece.id) ?? faceNames(box, part);
     namesOf.set(part.piece.id, names);
-    return names.map((name) => ({ name, part }));
+    return names.map((name) => ({ name, part, choice: choiceOf(name) }));
   });
   const seen = new Map<(typeof unseen)[number], FlatFace | undefined>();
   const look = (those: typeof unseen): readonly FlatFace[] => {
@@ -154,17 +154,23 @@ export function flatFaces(
     return found.filter(({ name }) => isOnAllCopies(box, found, name));
   };
   const all = () => look(unseen);
+  const choose = (choice: FaceChoice) => {
+    const same = look(unseen.filter((each) => isSameFace(each.choice, choice)));
+    if (same.length > 0) return same;
+    const whole = all();
+    const like = chosenFrom(
+      whole.map(({ name }) => choiceOf(name)),
+      choice,
+    );
+    return like ? whole.filter(({ name }) => isSameFace(choiceOf(name), like)) : [];
+  };
+  const known = new Map<FaceChoice, readonly FlatFace[]>();
   return {
     all,
     chosen: (choice) => {
-      const same = look(unseen.filter(({ name }) => isSameFace(choiceOf(name), choice)));
-      if (same.length > 0) return same;
-      const whole = all();
-      const like = chosenFrom(
-        whole.map(({ name }) => choiceOf(name)),
-        choice,
-      );
-      return like ? whole.filter(({ name }) => isSameFace(choiceOf(name), like)) : [];
+      const those = known.get(choice) ?? choose(choice);
+      known.set(choice, those);
+      return those;
     },
   };
 }

@@ -57,6 +57,8 @@ export interface ChosenAddition {
     box: Undressed,
     brief: Pick<DressBrief, 'step' | 'gift'>,
   ) => readonly LeftOff[];
+  /** Whether something may be cut out of the box’s own pieces for it. */
+  readonly mayOpen: boolean;
   readonly opens: (box: Undressed, brief: DressBrief) => OpensAnswer;
   readonly wear: (box: Undressed, brief: DressBrief) => WornAnswer;
 }
@@ -74,6 +76,7 @@ function chosen<Choice extends AdditionChoice>(
     goesUnder: addition.goesUnder?.(choice) ?? false,
     laid: (box, brief) => addition.laid?.(choice, box, brief) ?? [],
     leftOff: (box, brief) => addition.leftOff(choice, box, brief),
+    mayOpen: addition.opens !== undefined,
     opens: (box, brief) => addition.opens?.(choice, box, brief) ?? { ok: true, cutouts: [] },
     wear: (box, brief) => addition.wear(choice, box, brief),
   };

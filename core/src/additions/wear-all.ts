@@ -26,6 +26,8 @@ function openAll(
   readonly cutouts: readonly PieceCutout[];
   readonly refusal?: Refusal;
 } {
+  if (request.additions.every((choice) => !additionOf(choice).mayOpen))
+    return { box: bare, cutouts: [] };
   const cutouts: PieceCutout[] = [];
   let refusal: Refusal | undefined;
   eachInTurn(request, bare, (choice, box, brief) => {
