@@ -4,7 +4,6 @@ import {
   closedFaces,
   depthIn,
   dot,
-  faceOf,
   scale,
   type FaceRef,
   type FoldingBox,
@@ -139,23 +138,19 @@ export function flatFaces(
   pairs: readonly Over[],
 ): FlatFaces {
   const lookAt = lookingAtFaces(box, cutouts, pairs);
-  const namesOf = new Map<string, readonly FaceName[]>();
-  const unseen = box.parts.flatMap((part) => {
-    const names = namesOf.get(part.piece.id) ?? faceNames(box, part);
-    namesOf.set(part.piece.id, names);
-    return names.map((name) => ({ name, part, choice: choiceOf(name) }));
-  });
-  const seen = new Map<(typeof unseen)[number], FlatFace | undefined>();
-  const look = (those: typeof unseen): readonly FlatFace[] => {
+  const facesOf = namingFaces(box);
+  const seen = new Map<NamedFace, FlatFace | undefined>();
+  const look = (those: readonly NamedFace[]): readonly FlatFace[] => {
     const found = those.flatMap((each) => {
       if (!seen.has(each)) seen.set(each, lookAt(each.part, each.name));
       return seen.get(each) ?? [];
     });
     return found.filter(({ name }) => isOnAllCopies(box, found, name));
   };
-  const all = () => look(unseen);
+  const all = () => look(box.parts.flatMap(facesOf));
   const choose = (choice: FaceChoice) => {
-    const same = look(unseen.filter((each) => isSameFace(each.choice, choice)));
+    const parts = box.parts.filter(({ piece }) => piece.id === choice.piece);
+    const same = look(parts.flatMap(facesOf).filter((each) => isSameFace(each.choice, choice)));
     if (same.length > 0) return same;
     const whole = all();
     const like = chosenFrom(
@@ -172,6 +167,28 @@ export function flatFaces(
       known.set(choice, those);
       return those;
     },
+  };
+}
+
+/** A face by its name, whether something may be worn on it or not. */
+interface NamedFace {
+  readonly name: FaceName;
+  readonly part: FoldingPart;
+  readonly choice: FaceChoice;
+}
+
+/** What tells the faces of a part, whose names are found once for all copies of its piece. */
+function namingFaces(box: FoldingBox): (part: FoldingPart) => readonly NamedFace[] {
+  const namesOf = new Map<string, readonly FaceName[]>();
+  const known = new Map<FoldingPart, readonly NamedFace[]>();
+  return (part) => {
+    const before = known.get(part);
+    if (before) return before;
+    const names = namesOf.get(part.piece.id) ?? faceNames(box, part);
+    namesOf.set(part.piece.id, names);
+    const named = names.map((name) => ({ name, part, choice: choiceOf(name) }));
+    known.set(part, named);
+    return named;
   };
 }
 
@@ -201,7 +218,7 @@ function lookingAtFaces(
   };
   const faceAt = (ref: FaceRef) => {
     const part = partOf(ref.part);
-    return part && faceOf(ref, part.pattern);
+    return part?.pattern.faceAt(ref.spot);
   };
   const stacks = box.assembly.stacks.map((stack) => ({
     ...stack,

@@ -96,7 +96,6 @@ function patternFrom(grid: ScoreGrid): CreasePattern {
   }
   const xs = gridPositions(grid.columns).map(toMillimetres);
   const ys = gridPositions(grid.rows).map(toMillimetres);
-  let rings: readonly (readonly Vector[])[] | undefined;
   const placeOf = ({ column, row }: GridSpot) => vector(between(xs, column), -between(ys, row), 0);
   return {
     corners,
@@ -105,12 +104,29 @@ function patternFrom(grid: ScoreGrid): CreasePattern {
     around,
     stages: creases.reduce((most, { stage }) => Math.max(most, stage + 1), 0),
     placeOf,
-    faceAt: (spot) => {
-      const place = placeOf(spot);
-      rings ??= faces.map((face) => face.corners.map((corner) => corners[corner] ?? origin));
-      const at = rings.findIndex((ring) => isInside(ring, place));
-      if (at < 0) throw new RangeError(`No face at ${spot.column}, ${spot.row}`);
-      return at;
-    },
+    faceAt: faceFinder(
+      faces.map((face) => face.corners.map((corner) => corners[corner] ?? origin)),
+      placeOf,
+    ),
+  };
+}
+
+/** Finds the face at a spot; the same ones are asked for again and again. */
+function faceFinder(
+  rings: readonly (readonly Vector[])[],
+  placeOf: (spot: GridSpot) => Vector,
+): (spot: GridSpot) => number {
+  const knownByColumn = new Map<number, Map<number, number>>();
+  return (spot) => {
+    const { column, row } = spot;
+    const known = knownByColumn.get(column);
+    const before = known?.get(row);
+    if (before !== undefined) return before;
+    const place = placeOf(spot);
+    const at = rings.findIndex((ring) => isInside(ring, place));
+    if (at < 0) throw new RangeError(`No face at ${column}, ${row}`);
+    if (known) known.set(row, at);
+    else knownByColumn.set(column, new Map([[row, at]]));
+    return at;
   };
 }

@@ -1,4 +1,4 @@
-import type { FaceRef, Part } from './assembly.ts';
+import type { Part } from './assembly.ts';
 import type { Crease, CreasePattern } from './crease-pattern.ts';
 import { compose, frame, placeInto, shifted, type Frame } from './frame.ts';
 import { foldedTo, poseFaces } from './pose.ts';
@@ -51,21 +51,6 @@ function frameOf(part: Part, pattern: CreasePattern): Frame {
   const turned = frame(part.right, part.up, origin);
   const spot = placeInto(turned, pattern.placeOf(part.root));
   return shifted(turned, add(part.at, scale(spot, -1)));
-}
-
-/** Where each reference to a face led last. */
-const lastFound = new WeakMap<
-  FaceRef,
-  { readonly pattern: CreasePattern; readonly face: number }
->();
-
-/** The face of its part that a reference leads to. */
-export function faceOf(ref: FaceRef, pattern: CreasePattern): number {
-  const before = lastFound.get(ref);
-  if (before?.pattern === pattern) return before.face;
-  const face = pattern.faceAt(ref.spot);
-  lastFound.set(ref, { pattern, face });
-  return face;
 }
 
 type Places = Pick<FoldedPart, 'pattern' | 'closed' | 'faces'>;

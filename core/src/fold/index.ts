@@ -17,7 +17,6 @@ export {
   type FoldingPart,
   type PlacedFace,
 } from './folded-box.ts';
-export { faceOf } from './folded-part.ts';
 export type { FoldFault } from './fold-fault.ts';
 export {
   carriedAlong,

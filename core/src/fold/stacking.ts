@@ -1,5 +1,5 @@
 import type { Assembly, Stack } from './assembly.ts';
-import { faceOf, lyingOn, type FoldedPart, type Lying } from './folded-part.ts';
+import { lyingOn, type FoldedPart, type Lying } from './folded-part.ts';
 import { add, dot, origin, scale, type Vector } from './vector.ts';
 
 /** A part whose faces are to be stacked. */
@@ -106,8 +106,8 @@ const lastOn = new WeakMap<Stack, StackOn>();
 function stackOn(stack: Stack, upper: FoldedPart, lower: FoldedPart): StackOn {
   const before = lastOn.get(stack);
   if (before?.upper === upper && before.lower === lower) return before;
-  const face = faceOf(stack.face, upper.pattern);
-  const on = faceOf(stack.on, lower.pattern);
+  const face = upper.pattern.faceAt(stack.face.spot);
+  const on = lower.pattern.faceAt(stack.on.spot);
   const lying = lyingOn({ of: upper, face }, { of: lower, face: on }, stack.side);
   const found = { upper, lower, face, on, lying };
   lastOn.set(stack, found);
