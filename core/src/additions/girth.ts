@@ -82,6 +82,6 @@ export function overParts(
 
 /** How long a ribbon is that is drawn through all the ribbon holes of a closed box; zero where it has none. */
 export function throughHoles(box: FoldingBox): number {
-  const places = holesOf(box).flatMap(({ use, middle }) => (use === 'ribbon' ? [middle] : []));
+  const places = holesOf(box, (use) => use === 'ribbon').map(({ middle }) => middle);
   return tautRound(places.map(({ x, y }) => ({ x, y })));
 }

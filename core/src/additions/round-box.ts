@@ -137,11 +137,11 @@ function onPiece(
   return { place, rim };
 }
 
-/** Every hole and every window of the closed box, where it has come to. */
-export function holesOf(box: FoldingBox): readonly HoleAt[] {
+/** The holes and windows of the closed box that are for something, where each has come to. */
+export function holesOf(box: FoldingBox, isMeant: (use: CutoutUse) => boolean): readonly HoleAt[] {
   return box.parts.flatMap((part) =>
     part.piece.grid.cutouts.flatMap((cutout): readonly HoleAt[] => {
-      const hole = onPiece(cutout);
+      const hole = isMeant(cutout.use) ? onPiece(cutout) : undefined;
       if (!hole) return [];
       const { place, rim } = hole;
       const face = part.pattern.faces.findIndex(({ corners: ring }) =>
@@ -184,11 +184,13 @@ function seenAlong(
   const seen: Point[] = [];
   const see = (place: Vector) => seen.push({ x: dot(place, right), y: dot(place, back) });
   for (const ring of rings) {
+    const reach = reachOf(ring, along);
+    if (reach.to < from || reach.from > to) continue;
     for (const place of ring) {
       const at = dot(place, along);
       if (at >= from && at <= to) see(place);
     }
-    crossings(ring, along, edge).forEach(see);
+    if (reach.from <= edge && reach.to > edge) crossings(ring, along, edge).forEach(see);
   }
   return seen;
 }
@@ -232,7 +234,7 @@ export function roundOf(
   const middle = at === 'middle' ? (whole.from + whole.to) / 2 : whole.from + width / 2;
   const [from, to] = [middle - width / 2, middle + width / 2];
   if (way !== 'walls' && hasHandleOver(box, way, width)) return { ok: false, why: 'handle' };
-  const [covered] = holesOf(box).flatMap(({ use, rim }) => {
+  const [covered] = holesOf(box, (use) => leftOpen.has(use)).flatMap(({ use, rim }) => {
     const said = leftOpen.get(use);
     const reach = reachOf(rim, along);
     return said !== undefined && reach.to >= from && reach.from <= to ? [said] : [];
