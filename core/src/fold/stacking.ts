@@ -74,7 +74,10 @@ function restsOf(parts: readonly ToStack[], stacks: readonly Stack[]): readonly 
   const stacked = new Set<string>();
   const rests = stacks.map((stack): Rest => {
     const [upper, lower] = [partAt(stack.face.part), partAt(stack.on.part)];
-    const { face, on, lying } = stackOn(stack, upper.part.folded, lower.part.folded);
+    const [above, below] = [upper.part.folded, lower.part.folded];
+    const face = above.pattern.faceAt(stack.face.spot);
+    const on = below.pattern.faceAt(stack.on.spot);
+    const lying = lyingOn({ of: above, face }, { of: below, face: on }, stack.side);
     stacked.add(`${upper.place} ${face}`);
     return {
       face: { part: upper.place, face },
@@ -91,25 +94,4 @@ function restsOf(parts: readonly ToStack[], stacks: readonly Stack[]): readonly 
     }
   });
   return rests;
-}
-
-/** How a stack came out between two folded parts. */
-interface StackOn extends Readonly<Record<'upper' | 'lower', FoldedPart>> {
-  readonly face: number;
-  readonly on: number;
-  readonly lying: Lying;
-}
-
-/** How each stack came out last: mostly its parts are folded as they were then. */
-const lastOn = new WeakMap<Stack, StackOn>();
-
-function stackOn(stack: Stack, upper: FoldedPart, lower: FoldedPart): StackOn {
-  const before = lastOn.get(stack);
-  if (before?.upper === upper && before.lower === lower) return before;
-  const face = upper.pattern.faceAt(stack.face.spot);
-  const on = lower.pattern.faceAt(stack.on.spot);
-  const lying = lyingOn({ of: upper, face }, { of: lower, face: on }, stack.side);
-  const found = { upper, lower, face, on, lying };
-  lastOn.set(stack, found);
-  return found;
 }
