@@ -99,6 +99,18 @@ const rulers = [
   { value: 'inch', label: 'inch' },
   { value: 'mm', label: 'mm' },
 ] as const;
+/** Why the box can’t be made and what would do: on the mat, or in its place where there is none to show. */
+const refusalNote = computed(
+  () =>
+    project.refused && {
+      id: refusal,
+      tabindex: '-1',
+      refused: project.refused,
+      project: props.id,
+      onTake: waysOut.take,
+      onAnew: () => project.forgetMade(),
+    },
+);
 const hasDraft = computed(() => drafts.anyIn(project.id));
 /** After so many milliseconds without a new plan it is said that the one before is shown. */
 const untilLate = 400;
@@ -211,26 +223,10 @@ async function keepBoth(): Promise<void> {
           :request="project.shown.request"
           :stale="stale"
         >
-          <RefusalNote
-            v-if="project.refused"
-            :id="refusal"
-            tabindex="-1"
-            :refused="project.refused"
-            :project="id"
-            @take="waysOut.take"
-            @anew="project.forgetMade()"
-          />
+          <RefusalNote v-if="refusalNote" v-bind="refusalNote" />
         </CuttingMat>
         <section v-else class="mat-empty" aria-label="Pieces on the cutting mat">
-          <RefusalNote
-            v-if="project.refused"
-            :id="refusal"
-            tabindex="-1"
-            :refused="project.refused"
-            :project="id"
-            @take="waysOut.take"
-            @anew="project.forgetMade()"
-          />
+          <RefusalNote v-if="refusalNote" v-bind="refusalNote" />
         </section>
       </template>
       <CutList
